@@ -1,0 +1,10 @@
+/** The rules and computations of Half Dusk: no clock, no interface, no I/O but its own resources. */
+module org.halfdusk.core {
+    requires static org.jspecify;
+
+    exports org.halfdusk.angle;
+    exports org.halfdusk.time;
+    exports org.halfdusk.place;
+    exports org.halfdusk.ephemeris;
+    exports org.halfdusk.sky;
+}

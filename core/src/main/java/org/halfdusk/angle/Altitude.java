@@ -1,0 +1,27 @@
+package org.halfdusk.angle;
+
+/**
+ * Height above the horizon.
+ *
+ * @param degrees −90 (nadir) to 90 (zenith)
+ */
+public record Altitude(double degrees) implements Comparable<Altitude> {
+    public Altitude {
+        if (!(degrees >= -90 && degrees <= 90)) {
+            throw new IllegalArgumentException("altitude " + degrees + "° is outside −90° to 90°");
+        }
+    }
+
+    public static Altitude ofDegrees(double degrees) {
+        return new Altitude(degrees);
+    }
+
+    public double radians() {
+        return Math.toRadians(degrees);
+    }
+
+    @Override
+    public int compareTo(Altitude other) {
+        return Double.compare(degrees, other.degrees);
+    }
+}

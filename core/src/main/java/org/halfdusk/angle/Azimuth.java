@@ -1,0 +1,29 @@
+package org.halfdusk.angle;
+
+/**
+ * Direction along the horizon, from true north by east.
+ *
+ * @param degrees 0 (included) to 360 (excluded); other finite numbers are wrapped into it
+ */
+public record Azimuth(double degrees) {
+    public Azimuth {
+        if (!Double.isFinite(degrees)) {
+            throw new IllegalArgumentException("azimuth " + degrees + " is not a finite number");
+        }
+        degrees = degrees - 360 * Math.floor(degrees / 360);
+        degrees = degrees < 360 ? degrees : 0;
+    }
+
+    public static Azimuth ofDegrees(double degrees) {
+        return new Azimuth(degrees);
+    }
+
+    public double radians() {
+        return Math.toRadians(degrees);
+    }
+
+    /** Degrees to turn from here to the other, −180 to 180, positive to the right. */
+    public double turnTo(Azimuth other) {
+        return Math.toDegrees(Angle.signed(other.radians() - radians()));
+    }
+}

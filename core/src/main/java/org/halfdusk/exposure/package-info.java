@@ -1,0 +1,5 @@
+/** To come. */
+@NullMarked
+package org.halfdusk.exposure;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** To come. */
+@NullMarked
+package org.halfdusk.light;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** To come. */
+@NullMarked
+package org.halfdusk.shoot;
+
+import org.jspecify.annotations.NullMarked;

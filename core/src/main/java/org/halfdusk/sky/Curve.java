@@ -1,0 +1,222 @@
+package org.halfdusk.sky;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * A function of time, sampled once, of which crossings of any level can be asked.
+ *
+ * <p>Between samples the function must be smooth enough to have at most one extremum; a step of two hours does for
+ * altitudes. Where two neighbouring samples lie on one side of the level and an extremum between them might reach
+ * over, the extremum is refined, so that a grazing rise and set is found however short it is, and one that only comes
+ * near is not.
+ */
+public final class Curve {
+    private static final double TOLERANCE_DAYS = 1e-9;
+    private static final double GOLDEN = 0.3819660112501051;
+
+    private final DoubleUnaryOperator function;
+    private final double from;
+    private final double to;
+    private final double step;
+    private final double[] samples;
+
+    /** A crossing of a level: upwards or downwards. */
+    public record Crossing(double at, boolean rising) {}
+
+    /** An extremum of the function. */
+    public record Extremum(double at, double value) {}
+
+    private Curve(DoubleUnaryOperator function, double from, double to, double maxStep) {
+        if (!(from < to && maxStep > 0)) {
+            throw new IllegalArgumentException("curve needs from < to and a positive step: " + from + ", " + to);
+        }
+        this.function = function;
+        this.from = from;
+        this.to = to;
+        int pieces = (int) Math.ceil((to - from) / maxStep);
+        this.step = (to - from) / pieces;
+        // One sample beyond each end, so that an extremum close to an end is seen as one.
+        this.samples = new double[pieces + 3];
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] = function.applyAsDouble(time(i));
+        }
+    }
+
+    /** Samples the function over [from, to) at most a step apart. */
+    public static Curve of(DoubleUnaryOperator function, double from, double to, double maxStep) {
+        return new Curve(function, from, to, maxStep);
+    }
+
+    private double time(int i) {
+        return from + (i - 1) * step;
+    }
+
+    public double valueAt(double time) {
+        return function.applyAsDouble(time);
+    }
+
+    /** Crossings of the level in [from, to), in order. */
+    public List<Crossing> crossings(double level) {
+        List<Crossing> found = new ArrayList<>();
+        for (int i = 0; i + 1 < samples.length; i++) {
+            double a = samples[i] - level;
+            double b = samples[i + 1] - level;
+            if (above(a) != above(b)) {
+                add(found, root(time(i), a, time(i + 1), b, level), above(b));
+            } else if (i > 0 && above(samples[i - 1] - level) == above(a)) {
+                graze(i, level, above(a), found);
+            }
+        }
+        found.sort(Comparator.comparingDouble(Crossing::at));
+        return found;
+    }
+
+    private static boolean above(double x) {
+        return x >= 0;
+    }
+
+    private void add(List<Crossing> found, double at, boolean rising) {
+        if (at >= from && at < to) {
+            found.add(new Crossing(at, rising));
+        }
+    }
+
+    /** Two crossings may hide about sample i, which lies on one side of the level with both its neighbours. */
+    private void graze(int i, double level, boolean isAbove, List<Crossing> found) {
+        double sign = isAbove ? 1 : -1;
+        double before = sign * (samples[i - 1] - level);
+        double here = sign * (samples[i] - level);
+        double after = sign * (samples[i + 1] - level);
+        double bend = before - 2 * here + after;
+        // The parabola's turning point; the true one may lie deeper by a part of the bend.
+        if (here > before || here > after || here - (after - before) * (after - before) / (8 * bend) > bend / 4) {
+            return;
+        }
+        Extremum e = extremum(time(i - 1), time(i + 1), isAbove);
+        double value = e.value() - level;
+        if (above(value) != isAbove) {
+            add(found, root(time(i - 1), samples[i - 1] - level, e.at(), value, level), !isAbove);
+            add(found, root(e.at(), value, time(i + 1), samples[i + 1] - level, level), isAbove);
+        }
+    }
+
+    /** Lowest (or highest) point between two times, by golden section. */
+    private Extremum extremum(double lo, double hi, boolean lowest) {
+        double sign = lowest ? 1 : -1;
+        double a = lo;
+        double b = hi;
+        double x1 = a + GOLDEN * (b - a);
+        double x2 = b - GOLDEN * (b - a);
+        double f1 = sign * function.applyAsDouble(x1);
+        double f2 = sign * function.applyAsDouble(x2);
+        while (b - a > 1e-7) {
+            if (f1 < f2) {
+                b = x2;
+                x2 = x1;
+                f2 = f1;
+                x1 = a + GOLDEN * (b - a);
+                f1 = sign * function.applyAsDouble(x1);
+            } else {
+                a = x1;
+                x1 = x2;
+                f1 = f2;
+                x2 = b - GOLDEN * (b - a);
+                f2 = sign * function.applyAsDouble(x2);
+            }
+        }
+        double at = f1 < f2 ? x1 : x2;
+        return new Extremum(at, sign * Math.min(f1, f2));
+    }
+
+    /** Root of the function less the level between two times of opposite sign: Brent's idea in Ridders' simple form. */
+    private double root(double t1, double f1, double t2, double f2, double level) {
+        double a = t1;
+        double fa = f1;
+        double b = t2;
+        double fb = f2;
+        for (int i = 0; i < 60 && b - a > TOLERANCE_DAYS; i++) {
+            double mid = (a + b) / 2;
+            double fm = function.applyAsDouble(mid) - level;
+            double s = Math.sqrt(fm * fm - fa * fb);
+            if (s == 0) {
+                return mid;
+            }
+            double x = mid + (mid - a) * (fa >= fb ? 1 : -1) * fm / s;
+            x = Math.max(a, Math.min(b, x));
+            double fx = function.applyAsDouble(x) - level;
+            if (Math.abs(fx) < 1e-9) {
+                return x;
+            }
+            double[] bracket = narrow(a, fa, b, fb, mid, fm, x, fx);
+            a = bracket[0];
+            fa = bracket[1];
+            b = bracket[2];
+            fb = bracket[3];
+        }
+        return (a + b) / 2;
+    }
+
+    private static double[] narrow(
+            double a, double fa, double b, double fb, double mid, double fm, double x, double fx) {
+        double lo = Math.min(mid, x);
+        double flo = mid < x ? fm : fx;
+        double hi = Math.max(mid, x);
+        double fhi = mid < x ? fx : fm;
+        if (above(fa) != above(flo)) {
+            return new double[] {a, fa, lo, flo};
+        }
+        if (above(flo) != above(fhi)) {
+            return new double[] {lo, flo, hi, fhi};
+        }
+        return new double[] {hi, fhi, b, fb};
+    }
+
+    /** The highest point in [from, to]; the earliest of equals. */
+    public Extremum highest() {
+        return best(false);
+    }
+
+    /** The lowest point in [from, to]; the earliest of equals. */
+    public Extremum lowest() {
+        return best(true);
+    }
+
+    private Extremum best(boolean lowest) {
+        double sign = lowest ? 1 : -1;
+        int best = 1;
+        for (int i = 2; i < samples.length - 1; i++) {
+            if (sign * samples[i] < sign * samples[best]) {
+                best = i;
+            }
+        }
+        Extremum inside = extremum(
+                Math.max(from, time(best - 1)), Math.min(to, time(Math.min(best + 1, samples.length - 1))), lowest);
+        return sign * inside.value() < sign * samples[best] ? inside : new Extremum(time(best), samples[best]);
+    }
+
+    /** A span in which the function is at or above a level, or below it. */
+    public record Span(double start, double end) {}
+
+    /** Spans of [from, to) in which the function is at or above the level (or below it). */
+    public List<Span> spans(double level, boolean wantAbove) {
+        List<Span> spans = new ArrayList<>();
+        boolean inside = above(samples[1] - level) == wantAbove;
+        double start = from;
+        for (Crossing c : crossings(level)) {
+            boolean enters = c.rising() == wantAbove;
+            if (enters && !inside) {
+                start = c.at();
+            } else if (!enters && inside && c.at() > start) {
+                spans.add(new Span(start, c.at()));
+            }
+            inside = enters;
+        }
+        if (inside && start < to) {
+            spans.add(new Span(start, to));
+        }
+        return spans;
+    }
+}

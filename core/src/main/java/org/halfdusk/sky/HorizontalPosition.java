@@ -1,0 +1,21 @@
+package org.halfdusk.sky;
+
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.Vector;
+
+/** Where a body stands for an observer, topocentric and airless; km from the observer, 1 for directions at infinity. */
+public record HorizontalPosition(Altitude altitude, Azimuth azimuth, double distance) {
+    /** From north, east, up components. */
+    public static HorizontalPosition of(Vector northEastUp) {
+        return new HorizontalPosition(
+                Altitude.ofDegrees(Math.toDegrees(northEastUp.latitudeRad())),
+                Azimuth.ofDegrees(Math.toDegrees(Math.atan2(northEastUp.y(), northEastUp.x()))),
+                northEastUp.length());
+    }
+
+    /** The unit direction as north, east, up. */
+    public Vector direction() {
+        return Vector.ofSpherical(azimuth.radians(), altitude.radians(), 1);
+    }
+}

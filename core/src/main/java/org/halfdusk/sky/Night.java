@@ -1,0 +1,138 @@
+package org.halfdusk.sky;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
+
+/**
+ * One night over one place: from local mean solar noon for 24 hours, named by that noon's civil date in the place's
+ * zone.
+ *
+ * @param date the evening's civil date
+ * @param interval noon to noon
+ * @param sun whether and when it rises and sets
+ * @param darkness when it is under −18°
+ * @param sunUp spans with the Sun up
+ * @param dark spans with the Sun under −18°
+ * @param moonUp spans with the Moon's upper limb up
+ * @param moonPhase at the middle of the dark (or least light)
+ */
+public record Night(
+        Sky sky,
+        LocalDate date,
+        ZoneId zone,
+        Interval interval,
+        Rising sun,
+        Darkness darkness,
+        List<Interval> sunUp,
+        List<Interval> dark,
+        List<Interval> moonUp,
+        Rising moon,
+        MoonPhase moonPhase) {
+
+    /** The night of an evening's date. */
+    public static Night of(Sky sky, LocalDate date, ZoneId zone) {
+        Interval interval = interval(sky, date, zone);
+        double from = Moment.utDays(interval.start());
+        double to = Moment.utDays(interval.end());
+        Curve sun = Curve.of(t -> sky.altitudeDegrees(Body.SUN, t), from, to, SkyEvents.STEP_DAYS);
+        Curve moon = Curve.of(sky::moonUpperLimbDegrees, from, to, SkyEvents.STEP_DAYS);
+        List<Interval> dark = intervals(sun, SkyEvents.ASTRONOMICAL_ALTITUDE, false);
+        Curve.Extremum lowest = sun.lowest();
+        Instant middle = Moment.instantOf(lowest.at());
+        Darkness darkness = dark.isEmpty()
+                ? new Darkness.NeverDark(lowest.value(), middle)
+                : new Darkness.Dark(Interval.of(
+                        dark.get(0).start(), dark.get(dark.size() - 1).end()));
+        return new Night(
+                sky,
+                date,
+                zone,
+                interval,
+                rising(sun, SkyEvents.SUNRISE_ALTITUDE),
+                darkness,
+                intervals(sun, SkyEvents.SUNRISE_ALTITUDE, true),
+                dark,
+                intervals(moon, -Refraction.AT_HORIZON_DEGREES, true),
+                rising(moon, -Refraction.AT_HORIZON_DEGREES),
+                sky.moonPhase(middle));
+    }
+
+    /** The evening's date of the night that an instant belongs to. */
+    public static LocalDate dateAt(Sky sky, Instant instant, ZoneId zone) {
+        LocalDate guess = LocalDate.ofInstant(instant, ZoneOffset.UTC);
+        for (LocalDate d = guess.minusDays(2); ; d = d.plusDays(1)) {
+            if (interval(sky, d, zone).contains(instant)) {
+                return d;
+            }
+        }
+    }
+
+    private static Interval interval(Sky sky, LocalDate date, ZoneId zone) {
+        long offsetSeconds = Math.round(sky.observer().longitudeDegrees() * 240);
+        Instant noon = date.atTime(12, 0).toInstant(ZoneOffset.UTC).minusSeconds(offsetSeconds);
+        // Where the zone's date differs from the meridian's (near the date line), step to the noon of that civil date.
+        long days = date.toEpochDay() - LocalDate.ofInstant(noon, zone).toEpochDay();
+        Instant start = noon.plusSeconds(days * 86_400);
+        return Interval.of(start, start.plusSeconds(86_400));
+    }
+
+    private static List<Interval> intervals(Curve curve, double level, boolean above) {
+        return curve.spans(level, above).stream()
+                .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
+                .toList();
+    }
+
+    private static Rising rising(Curve curve, double level) {
+        List<Curve.Crossing> crossings = curve.crossings(level);
+        if (crossings.isEmpty()) {
+            Curve.Extremum lowest = curve.lowest();
+            return lowest.value() >= level
+                    ? new Rising.AlwaysUp(lowest.value())
+                    : new Rising.AlwaysDown(curve.highest().value());
+        }
+        return new Rising.Crosses(first(crossings, true), first(crossings, false));
+    }
+
+    private static Optional<Instant> first(List<Curve.Crossing> crossings, boolean rising) {
+        return crossings.stream().filter(c -> c.rising() == rising).findFirst().map(c -> Moment.instantOf(c.at()));
+    }
+
+    /** Spans of the night with a body at or above an airless altitude in degrees. */
+    public List<Interval> above(Body body, double degrees) {
+        return intervals(curve(body, interval), degrees, true);
+    }
+
+    /** Spans of the night with the Sun under an altitude in degrees. */
+    public List<Interval> sunUnder(double degrees) {
+        return intervals(curve(Body.SUN, interval), degrees, false);
+    }
+
+    /** The moment of an interval at which a body stands highest, and where. */
+    public Sighting highest(Body body, Interval within) {
+        Instant at = Moment.instantOf(curve(body, within).highest().at());
+        return new Sighting(at, sky.at(body, at));
+    }
+
+    private Curve curve(Body body, Interval within) {
+        return Curve.of(
+                t -> sky.altitudeDegrees(body, t),
+                Moment.utDays(within.start()),
+                Moment.utDays(within.end()),
+                SkyEvents.STEP_DAYS);
+    }
+
+    /** Dark spans with the Moon down. */
+    public List<Interval> moonlessDark() {
+        return dark.stream().flatMap(d -> d.without(moonUp).stream()).toList();
+    }
+
+    /** A place in the sky at a time. */
+    public record Sighting(Instant at, HorizontalPosition position) {}
+}

@@ -1,0 +1,177 @@
+package org.halfdusk.sky;
+
+import java.time.Instant;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.EarthMotion;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.place.Observer;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Moment;
+import org.halfdusk.time.SiderealTime;
+
+/** The sky over one observer. Positions within 0.5″ of JPL-based references, 2015–2045. */
+public final class Sky {
+    /** Radius of the Sun, km: 959.63″ at 1 au, the eclipse tables' value. */
+    public static final double SUN_RADIUS_KM = 696_000;
+
+    /** Mean radius of the Moon, km. */
+    public static final double MOON_RADIUS_KM = 1737.4;
+
+    private static final double LIGHT_KM_PER_SECOND = 299_792.458;
+
+    private final Observer observer;
+    private final Ephemeris ephemeris;
+    private final DeltaT deltaT;
+    private final double sinLatitude;
+    private final double cosLatitude;
+    private final double longitudeRad;
+    private final double axisKm;
+    private final double equatorKm;
+    private final double eastwardOverLight;
+
+    private Sky(Observer observer, Ephemeris ephemeris, DeltaT deltaT) {
+        this.observer = observer;
+        this.ephemeris = ephemeris;
+        this.deltaT = deltaT;
+        double lat = Math.toRadians(observer.latitudeDegrees());
+        sinLatitude = Math.sin(lat);
+        cosLatitude = Math.cos(lat);
+        longitudeRad = Math.toRadians(observer.longitudeDegrees());
+        axisKm = observer.axisDistanceKm();
+        equatorKm = observer.equatorDistanceKm();
+        eastwardOverLight = SiderealTime.EARTH_RATE_RAD_PER_SECOND * axisKm / LIGHT_KM_PER_SECOND;
+    }
+
+    public static Sky over(Observer observer, Ephemeris ephemeris, DeltaT deltaT) {
+        return new Sky(observer, ephemeris, deltaT);
+    }
+
+    public Observer observer() {
+        return observer;
+    }
+
+    public Moment moment(Instant instant) {
+        return Moment.of(instant, deltaT);
+    }
+
+    public Moment moment(double utDays) {
+        return Moment.ofUtDays(utDays, deltaT);
+    }
+
+    /** Local apparent sidereal time, radians, not wrapped. */
+    public double siderealTimeRad(Moment m) {
+        return SiderealTime.greenwichMeanRad(m.utDays(), m.ttDays())
+                + ephemeris.equationOfEquinoxesRad(m.ttDays())
+                + longitudeRad;
+    }
+
+    /**
+     * Topocentric place in the turning equatorial frame: x in the meridian above the south point of the equator, y to
+     * the east, z to the celestial north pole; km, or a direction for bodies at infinity.
+     */
+    public Vector meridian(Body body, Moment m) {
+        return meridian(body, m, siderealTimeRad(m));
+    }
+
+    private Vector meridian(Body body, Moment m, double siderealRad) {
+        Vector v = ephemeris.apparent(body, m.ttDays());
+        boolean near = body == Body.SUN || body == Body.MOON;
+        return turned(v, siderealRad, near);
+    }
+
+    /** A direction or place in the true equator of date, turned to the meridian and seen from the tripod. */
+    private Vector turned(Vector v, double siderealRad, boolean near) {
+        double sin = Math.sin(siderealRad);
+        double cos = Math.cos(siderealRad);
+        double x = cos * v.x() + sin * v.y();
+        double y = cos * v.y() - sin * v.x();
+        double z = v.z();
+        if (near) {
+            x -= axisKm;
+            z -= equatorKm;
+        }
+        double length = Math.sqrt(x * x + y * y + z * z);
+        return new Vector(x, y + eastwardOverLight * length, z);
+    }
+
+    /** Topocentric place as north, east, up; km, or a direction for bodies at infinity. */
+    public Vector northEastUp(Body body, Moment m) {
+        return horizon(meridian(body, m));
+    }
+
+    /** An apparent direction in the true equator and equinox of date, as north, east, up from here. */
+    public Vector northEastUp(Vector apparentDirection, Moment m) {
+        return horizon(turned(apparentDirection, siderealTimeRad(m), false));
+    }
+
+    private Vector horizon(Vector v) {
+        return new Vector(cosLatitude * v.z() - sinLatitude * v.x(), v.y(), cosLatitude * v.x() + sinLatitude * v.z());
+    }
+
+    /** Sun and Moon at one moment, sharing the sidereal time. */
+    public record Pair(Vector sun, Vector moon) {}
+
+    /** Both as north, east, up in km. */
+    public Pair sunAndMoon(Moment m) {
+        double sidereal = siderealTimeRad(m);
+        double sin = Math.sin(sidereal);
+        double cos = Math.cos(sidereal);
+        return new Pair(
+                horizonNear(ephemeris.apparent(Body.SUN, m.ttDays()), sin, cos),
+                horizonNear(ephemeris.apparent(Body.MOON, m.ttDays()), sin, cos));
+    }
+
+    private Vector horizonNear(Vector v, double sin, double cos) {
+        double x = cos * v.x() + sin * v.y() - axisKm;
+        double y = cos * v.y() - sin * v.x();
+        double z = v.z() - equatorKm;
+        y += eastwardOverLight * Math.sqrt(x * x + y * y + z * z);
+        return new Vector(cosLatitude * z - sinLatitude * x, y, cosLatitude * x + sinLatitude * z);
+    }
+
+    public HorizontalPosition at(Body body, Instant instant) {
+        return HorizontalPosition.of(northEastUp(body, moment(instant)));
+    }
+
+    /** Airless topocentric altitude, degrees. */
+    public double altitudeDegrees(Body body, double utDays) {
+        Vector v = meridian(body, moment(utDays));
+        double up = cosLatitude * v.x() + sinLatitude * v.z();
+        return Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, up / v.length()))));
+    }
+
+    /** Airless altitude of the Moon's upper limb, degrees, seen from here. */
+    public double moonUpperLimbDegrees(double utDays) {
+        Vector v = meridian(Body.MOON, moment(utDays));
+        double r = v.length();
+        double up = cosLatitude * v.x() + sinLatitude * v.z();
+        return Math.toDegrees(Math.asin(up / r) + Math.asin(MOON_RADIUS_KM / r));
+    }
+
+    /** Apparent diameter from here, degrees; Sun and Moon only. */
+    public double diameterDegrees(Body body, Instant instant) {
+        double radius = switch (body) {
+            case SUN -> SUN_RADIUS_KM;
+            case MOON -> MOON_RADIUS_KM;
+            default -> throw new IllegalArgumentException(body + " has no diameter");
+        };
+        return Math.toDegrees(
+                2 * Math.asin(radius / meridian(body, moment(instant)).length()));
+    }
+
+    /** Apparent geocentric place, true equator of date; km or a direction. */
+    public Vector geocentric(Body body, Instant instant) {
+        return ephemeris.apparent(body, moment(instant).ttDays());
+    }
+
+    public EarthMotion earth(Instant instant) {
+        return ephemeris.earth(moment(instant).ttDays());
+    }
+
+    /** How the Moon is lit, seen from the Earth's centre. */
+    public MoonPhase moonPhase(Instant instant) {
+        double tt = moment(instant).ttDays();
+        return MoonPhase.of(ephemeris.apparent(Body.SUN, tt), ephemeris.apparent(Body.MOON, tt));
+    }
+}

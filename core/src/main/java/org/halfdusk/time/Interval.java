@@ -1,0 +1,74 @@
+package org.halfdusk.time;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** A span of time, half-open: its start belongs to it, its end does not. Never empty. */
+public record Interval(Instant start, Instant end) {
+    public Interval {
+        if (!start.isBefore(end)) {
+            throw new IllegalArgumentException("interval must end after it starts: " + start + " to " + end);
+        }
+    }
+
+    public static Interval of(Instant start, Instant end) {
+        return new Interval(start, end);
+    }
+
+    /** The interval, or nothing where the end is not after the start. */
+    public static Optional<Interval> between(Instant start, Instant end) {
+        return start.isBefore(end) ? Optional.of(new Interval(start, end)) : Optional.empty();
+    }
+
+    public Duration duration() {
+        return Duration.between(start, end);
+    }
+
+    /** Length in hours. */
+    public double hours() {
+        return duration().toMillis() / 3_600_000.0;
+    }
+
+    public boolean contains(Instant instant) {
+        return !instant.isBefore(start) && instant.isBefore(end);
+    }
+
+    public Instant middle() {
+        return start.plus(duration().dividedBy(2));
+    }
+
+    public Optional<Interval> intersect(Interval other) {
+        return between(start.isAfter(other.start) ? start : other.start, end.isBefore(other.end) ? end : other.end);
+    }
+
+    /** What both lists have in common; each list is in order and without overlap, and so is the answer. */
+    public static List<Interval> intersect(List<Interval> a, List<Interval> b) {
+        List<Interval> common = new ArrayList<>();
+        for (Interval x : a) {
+            for (Interval y : b) {
+                x.intersect(y).ifPresent(common::add);
+            }
+        }
+        return List.copyOf(common);
+    }
+
+    /** What of this interval the list leaves uncovered; the list is in order and without overlap. */
+    public List<Interval> without(List<Interval> taken) {
+        List<Interval> rest = new ArrayList<>();
+        Instant from = start;
+        for (Interval t : taken) {
+            between(from, t.start.isBefore(end) ? t.start : end).ifPresent(rest::add);
+            from = t.end.isAfter(from) ? t.end : from;
+        }
+        between(from, end).ifPresent(rest::add);
+        return List.copyOf(rest);
+    }
+
+    /** Hours of all together. */
+    public static double hours(List<Interval> intervals) {
+        return intervals.stream().mapToDouble(Interval::hours).sum();
+    }
+}
