@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
@@ -118,6 +119,20 @@ public record Night(
     public Sighting highest(Body body, Interval within) {
         Instant at = Moment.instantOf(curve(body, within).highest().at());
         return new Sighting(at, sky.at(body, at));
+    }
+
+    /** The moment of an interval at which the core's azimuth comes nearest to a wished one, to half a minute. */
+    public Sighting nearestTo(Azimuth wished, Interval within) {
+        Instant best = within.start();
+        double least = Double.MAX_VALUE;
+        for (Instant t = within.start(); t.isBefore(within.end()); t = t.plusSeconds(30)) {
+            double off = Math.abs(sky.at(Body.GALACTIC_CENTRE, t).azimuth().turnTo(wished));
+            if (off < least) {
+                least = off;
+                best = t;
+            }
+        }
+        return new Sighting(best, sky.at(Body.GALACTIC_CENTRE, best));
     }
 
     private Curve curve(Body body, Interval within) {

@@ -1,10 +1,12 @@
 package org.halfdusk.sky;
 
 import java.time.Instant;
+import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.EarthMotion;
 import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.place.Observer;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Moment;
@@ -173,5 +175,24 @@ public final class Sky {
     public MoonPhase moonPhase(Instant instant) {
         double tt = moment(instant).ttDays();
         return MoonPhase.of(ephemeris.apparent(Body.SUN, tt), ephemeris.apparent(Body.MOON, tt));
+    }
+
+    /**
+     * How the Milky Way's band lies at its centre: degrees from the vertical, −90 to 90, negative where its upper part
+     * leans left as seen, ±90 flat. Uses the plane's direction 10° of galactic longitude away; mean places serve.
+     */
+    public double bandLeanDegrees(Instant instant) {
+        Moment m = moment(instant);
+        Rotation toDate = ephemeris.earth(m.ttDays()).fromJ2000();
+        Rotation fromGalaxy = Galaxy.fromEquatorJ2000().inverse();
+        Vector core = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(0, 0, 1))), m);
+        Vector along = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(Math.toRadians(10), 0, 1))), m);
+        double azimuth = Math.atan2(core.y(), core.x());
+        double altitude = core.latitudeRad();
+        Vector right = new Vector(-Math.sin(azimuth), Math.cos(azimuth), 0);
+        Vector up = new Vector(
+                -Math.sin(altitude) * Math.cos(azimuth), -Math.sin(altitude) * Math.sin(azimuth), Math.cos(altitude));
+        double sign = along.dot(up) < 0 ? -1 : 1;
+        return Math.toDegrees(Math.atan2(sign * along.dot(right), sign * along.dot(up)));
     }
 }

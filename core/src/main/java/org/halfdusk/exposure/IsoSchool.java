@@ -1,0 +1,19 @@
+package org.halfdusk.exposure;
+
+/** Where people want the sky on the histogram. */
+public enum IsoSchool {
+    /** Lower ISO, lifted later from raw: star colours do not clip. A seventh of the way across. */
+    PROTECT_COLOURS(0.14),
+    /** Lifted at the camera: dark frames are noisier when lifted later. A quarter of the way across. */
+    LIFT_AT_CAMERA(0.25);
+
+    private final double histogramPosition;
+
+    IsoSchool(double histogramPosition) {
+        this.histogramPosition = histogramPosition;
+    }
+
+    public double histogramPosition() {
+        return histogramPosition;
+    }
+}

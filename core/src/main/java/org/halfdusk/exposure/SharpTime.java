@@ -1,0 +1,33 @@
+package org.halfdusk.exposure;
+
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * One school's answer for a kit and frame, and what it really trails.
+ *
+ * @param seconds what the rule gives
+ * @param dial the mark it is rounded down to; the shortest mark where even that is too long
+ * @param middlePx trail in the middle at the mark's real time
+ * @param cornerPx trail in the worst corner
+ * @param elongation length-to-width of the star in the middle
+ */
+public record SharpTime(
+        School school, double seconds, ShutterTime dial, double middlePx, double cornerPx, double elongation) {
+
+    /** All schools in their order. */
+    public static List<SharpTime> all(School.Setup setup, List<ShutterTime> longestFirst) {
+        return Arrays.stream(School.values())
+                .map(s -> of(s, setup, longestFirst))
+                .toList();
+    }
+
+    public static SharpTime of(School school, School.Setup setup, List<ShutterTime> longestFirst) {
+        double seconds = school.seconds(setup);
+        ShutterTime dial =
+                ShutterTime.roundDown(seconds, longestFirst).orElseGet(() -> longestFirst.get(longestFirst.size() - 1));
+        double middle = setup.trailing().middlePx(dial.realSeconds());
+        double corner = setup.trailing().cornerPx(setup.diagonalMm(), dial.realSeconds());
+        return new SharpTime(school, seconds, dial, middle, corner, Trailing.elongation(middle));
+    }
+}

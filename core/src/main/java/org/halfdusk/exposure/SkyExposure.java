@@ -1,0 +1,55 @@
+package org.halfdusk.exposure;
+
+/**
+ * How bright an even sky comes out, after ISO 12232 saturation-based speed.
+ *
+ * <p>L = 10.8·10⁴ × 10^(−0.4 m) cd/m²; H = 0.65 L t/N² lux·s in the focal plane; clipped at 78/ISO. Real cameras and
+ * their picture curves differ by up to a stop.
+ *
+ * @param skyBrightness mag/arcsec², −5 (day) to 25
+ * @param fNumber above 0
+ * @param seconds real exposure, above 0
+ * @param iso above 0
+ */
+public record SkyExposure(double skyBrightness, double fNumber, double seconds, double iso) {
+    private static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
+    private static final double FOCAL_PLANE = 0.65;
+    private static final double SATURATION = 78;
+    private static final double GAMMA = 2.2;
+
+    public SkyExposure {
+        if (!(skyBrightness >= -5 && skyBrightness <= 25)) {
+            throw new IllegalArgumentException("sky brightness " + skyBrightness + " mag/arcsec² is outside −5 to 25");
+        }
+        if (!(fNumber > 0 && seconds > 0 && iso > 0)) {
+            throw new IllegalArgumentException(
+                    "aperture " + fNumber + ", time " + seconds + " s and ISO " + iso + " must be above 0");
+        }
+    }
+
+    /** Focal-plane exposure, lux·s. */
+    public double exposureLuxSeconds() {
+        double luminance = ZERO_POINT_CD_PER_M2 * Math.pow(10, -0.4 * skyBrightness);
+        return FOCAL_PLANE * luminance * seconds / (fNumber * fNumber);
+    }
+
+    /** Stops below clipping; negative where it clips. */
+    public double stopsUnderClipping() {
+        return Stops.between(SATURATION / iso, exposureLuxSeconds());
+    }
+
+    /** Place of the sky's peak across a gamma-2.2 histogram, 0 black to 1 clipped. */
+    public double histogramPosition() {
+        return Math.min(1, Math.pow(exposureLuxSeconds() * iso / SATURATION, 1 / GAMMA));
+    }
+
+    /** The ISO that puts this sky at a place across the histogram, at the same time and aperture. */
+    public double isoFor(double histogramPosition) {
+        return SATURATION * Math.pow(histogramPosition, GAMMA) / exposureLuxSeconds();
+    }
+
+    /** Stops from here to a place across the histogram: positive where the sky would come out brighter than that. */
+    public double stopsOver(double histogramPosition) {
+        return Stops.between(iso, isoFor(histogramPosition));
+    }
+}

@@ -1,5 +1,0 @@
-/** To come. */
-@NullMarked
-package org.halfdusk.light;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,13 @@
+package org.halfdusk.optics;
+
+/** A teleconverter: multiplies focal length and f-number by its factor. */
+public record Converter(String name, double factor) {
+    public Converter {
+        Figures.within("converter factor", factor, 1.01, 4, "×");
+    }
+
+    /** Light it costs, stops: 1.4× one, 2× two. */
+    public double stops() {
+        return 2 * Math.log(factor) / Math.log(2);
+    }
+}

@@ -1,0 +1,46 @@
+package org.halfdusk.optics;
+
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.sky.HorizontalPosition;
+
+/**
+ * Where the camera points and how it is turned.
+ *
+ * @param rollDegrees 0 level (long side along the horizon), 90 upright; −180 to 180
+ */
+public record Framing(Azimuth azimuth, Altitude altitude, double rollDegrees) {
+    public Framing {
+        Figures.within("roll", rollDegrees, -180, 180, "°");
+    }
+
+    public boolean upright() {
+        double r = Math.abs(rollDegrees) % 180;
+        return r > 45 && r < 135;
+    }
+
+    /** Unit direction of the frame's centre as north, east, up. */
+    public Vector direction() {
+        return new HorizontalPosition(altitude, azimuth, 1).direction();
+    }
+
+    /** Declination of the frame's centre from a latitude, degrees: it sets how fast the stars in it move. */
+    public double declinationDegrees(double latitudeDegrees) {
+        double lat = Math.toRadians(latitudeDegrees);
+        double alt = altitude.radians();
+        double sin = Math.sin(lat) * Math.sin(alt) + Math.cos(lat) * Math.cos(alt) * Math.cos(azimuth.radians());
+        return Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, sin))));
+    }
+
+    /**
+     * An upright frame that holds a body on its vertical middle line, a third of the way up from the lower edge, as
+     * long as that does not point it over the zenith.
+     */
+    public static Framing uprightWithBodyAThirdUp(HorizontalPosition body, Rig rig) {
+        double half = Math.tan(Math.toRadians(rig.longFieldDegrees() / 2));
+        double above = Math.toDegrees(Math.atan(half / 3));
+        double altitude = Math.min(90, body.altitude().degrees() + above);
+        return new Framing(body.azimuth(), Altitude.ofDegrees(altitude), 90);
+    }
+}

@@ -1,0 +1,40 @@
+package org.halfdusk.optics;
+
+/**
+ * A lens by its figures; a fixed focal length has the same value at both ends.
+ *
+ * @param widestAtShortest f-number wide open at the shortest focal length
+ * @param widestAtLongest f-number wide open at the longest
+ * @param smallestAperture largest f-number
+ * @param sharpestAperture f-number at which the middle and corners are best
+ */
+public record Lens(
+        String name,
+        double shortestMm,
+        double longestMm,
+        double widestAtShortest,
+        double widestAtLongest,
+        double smallestAperture,
+        double sharpestAperture) {
+    public Lens {
+        Figures.within("shortest focal length", shortestMm, 1, 5000, "mm");
+        Figures.within("longest focal length", longestMm, shortestMm, 5000, "mm");
+        Figures.within("widest aperture f/", widestAtShortest, 0.5, 64, "");
+        Figures.within("widest aperture at the long end f/", widestAtLongest, widestAtShortest, 64, "");
+        Figures.within("smallest aperture f/", smallestAperture, widestAtLongest, 128, "");
+        Figures.within("sharpest aperture f/", sharpestAperture, widestAtShortest, smallestAperture, "");
+    }
+
+    public boolean zoom() {
+        return longestMm > shortestMm;
+    }
+
+    /** Widest f-number at a focal length; between the ends by the focal length's share, which lenses roughly follow. */
+    public double widestAt(double focalMm) {
+        if (!zoom()) {
+            return widestAtShortest;
+        }
+        double share = Math.max(0, Math.min(1, (focalMm - shortestMm) / (longestMm - shortestMm)));
+        return widestAtShortest + share * (widestAtLongest - widestAtShortest);
+    }
+}

@@ -1,0 +1,71 @@
+package org.halfdusk.optics;
+
+import java.util.Optional;
+
+/**
+ * Camera, lens at a focal length and perhaps a converter.
+ *
+ * @param lensFocalMm the focal length set on the lens, inside its range
+ */
+public record Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm) {
+    private static final double ARCSEC_PER_MICROMETRE_PER_MM = 206.264806;
+
+    public Rig {
+        Figures.within("focal length", lensFocalMm, lens.shortestMm(), lens.longestMm(), "mm");
+    }
+
+    /** The nearest focal length that the lens can be set to. */
+    public static Rig of(Camera camera, Lens lens, Optional<Converter> converter, double wishedFocalMm) {
+        double focal = Math.max(lens.shortestMm(), Math.min(lens.longestMm(), wishedFocalMm));
+        return new Rig(camera, lens, converter, focal);
+    }
+
+    private double factor() {
+        return converter.map(Converter::factor).orElse(1.0);
+    }
+
+    /** Focal length that reaches the sensor, mm. */
+    public double focalMm() {
+        return lensFocalMm * factor();
+    }
+
+    /** Widest f-number that reaches the sensor. */
+    public double widestAperture() {
+        return lens.widestAt(lensFocalMm) * factor();
+    }
+
+    /** Largest f-number that reaches the sensor. */
+    public double smallestAperture() {
+        return lens.smallestAperture() * factor();
+    }
+
+    /** Arcseconds on one pixel in the middle of the frame. */
+    public double pixelScaleArcsec() {
+        return ARCSEC_PER_MICROMETRE_PER_MM * camera.sensor().pixelPitchMicrometres() / focalMm();
+    }
+
+    /** Field of view along the sensor's long side, degrees. */
+    public double longFieldDegrees() {
+        return field(camera.sensor().widthMm());
+    }
+
+    /** Field of view along the sensor's short side, degrees. */
+    public double shortFieldDegrees() {
+        return field(camera.sensor().heightMm());
+    }
+
+    private double field(double sideMm) {
+        return Math.toDegrees(2 * Math.atan(sideMm / 2 / focalMm()));
+    }
+
+    /** Angle from the axis to a corner, degrees. */
+    public double cornerDegrees() {
+        return field(camera.sensor().diagonalMm()) / 2;
+    }
+
+    /** Hyperfocal distance at an f-number, m: f²/(N·c) + f. */
+    public double hyperfocalMetres(double fNumber) {
+        double f = focalMm();
+        return (f * f / (fNumber * camera.sensor().circleOfConfusionMm()) + f) / 1000;
+    }
+}

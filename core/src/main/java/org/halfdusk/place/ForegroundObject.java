@@ -1,0 +1,56 @@
+package org.halfdusk.place;
+
+import org.halfdusk.angle.Azimuth;
+
+/**
+ * Something that stands before the sky: a tower, a tree, a ridge.
+ *
+ * @param heightMetres of its top above its foot, 0 to 5000
+ * @param widthMetres 0 to 5000
+ * @param azimuth from the tripod
+ * @param distanceMetres from the tripod, 1 to 100,000
+ * @param baseMetres its foot's height above the tripod's ground, −5000 to 5000
+ */
+public record ForegroundObject(
+        String name,
+        double heightMetres,
+        double widthMetres,
+        Azimuth azimuth,
+        double distanceMetres,
+        double baseMetres) {
+    /** Height of a tripod's camera above the ground, m. */
+    public static final double EYE_METRES = 1.5;
+
+    /** Usual share of the earth's curve that refraction gives back. */
+    private static final double TERRESTRIAL_REFRACTION = 0.13;
+
+    private static final double EARTH_RADIUS_METRES = 6_371_000;
+
+    public ForegroundObject {
+        if (name.isBlank() || name.length() > 80) {
+            throw new IllegalArgumentException("name of an object must have 1 to 80 characters");
+        }
+        within("height", heightMetres, 0, 5000);
+        within("width", widthMetres, 0, 5000);
+        within("distance", distanceMetres, 1, 100_000);
+        within("foot", baseMetres, -5000, 5000);
+    }
+
+    private static void within(String what, double value, double least, double most) {
+        if (!(value >= least && value <= most)) {
+            throw new IllegalArgumentException(what + " of an object " + value + " m is outside " + Math.round(least)
+                    + " to " + Math.round(most) + " m");
+        }
+    }
+
+    /** Altitude of the top, degrees: atan(height above the eye over distance), the earth's curve counted. */
+    public double topDegrees() {
+        double drop = distanceMetres * distanceMetres * (1 - TERRESTRIAL_REFRACTION) / (2 * EARTH_RADIUS_METRES);
+        return Math.toDegrees(Math.atan2(baseMetres + heightMetres - EYE_METRES - drop, distanceMetres));
+    }
+
+    /** Angle between its sides, degrees. */
+    public double widthDegrees() {
+        return Math.toDegrees(2 * Math.atan(widthMetres / 2 / distanceMetres));
+    }
+}

@@ -1,0 +1,72 @@
+package org.halfdusk.place;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Towns of 15,000 people and more (GeoNames), read on first use. */
+public final class Gazetteer {
+    private final List<Town> towns;
+
+    private Gazetteer(List<Town> towns) {
+        this.towns = towns;
+    }
+
+    public static Gazetteer instance() {
+        return Holder.INSTANCE;
+    }
+
+    private static final class Holder {
+        static final Gazetteer INSTANCE = read();
+    }
+
+    public List<Town> towns() {
+        return towns;
+    }
+
+    /** The town nearest to a point, which lends it its time zone. */
+    public Town nearest(double latitude, double longitude) {
+        return towns.stream()
+                .min(Comparator.comparingDouble(t -> t.distanceKm(latitude, longitude)))
+                .orElseThrow();
+    }
+
+    private static Gazetteer read() {
+        try (InputStream in = Gazetteer.class.getResourceAsStream("towns.tsv")) {
+            if (in == null) {
+                throw new IllegalStateException("the gazetteer is missing from the core");
+            }
+            Map<String, ZoneId> zones = new HashMap<>();
+            List<Town> towns = new ArrayList<>(27_000);
+            BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
+            for (String line = reader.readLine(); line != null; line = reader.readLine()) {
+                if (!line.startsWith("#")) {
+                    towns.add(town(line.split("\t", -1), zones));
+                }
+            }
+            return new Gazetteer(List.copyOf(towns));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the gazetteer cannot be read", e);
+        }
+    }
+
+    private static Town town(String[] cells, Map<String, ZoneId> zones) {
+        return new Town(
+                cells[0],
+                cells[1],
+                Double.parseDouble(cells[2]),
+                Double.parseDouble(cells[3]),
+                Integer.parseInt(cells[4]),
+                Double.parseDouble(cells[5]),
+                zones.computeIfAbsent(cells[6], ZoneId::of));
+    }
+}

@@ -1,0 +1,19 @@
+package org.halfdusk.shoot;
+
+/** What decided the aperture. */
+public sealed interface ApertureReason {
+    /**
+     * Wide open, since light is scarce; what stopping down to the lens's sharpest would cost.
+     *
+     * @param sharpest f-number at which the lens is best, on the sensor
+     * @param stops light lost there
+     * @param isoThere ISO that would make up for it
+     */
+    record Widest(double sharpest, double stops, int isoThere) implements ApertureReason {}
+
+    /** Fixed by the person; stops of light given up against wide open. */
+    record Pinned(double widest, double stops) implements ApertureReason {}
+
+    /** Fixed outside what the lens can do; the nearest was taken. */
+    record OutOfReach(double wished, double widest, double smallest) implements ApertureReason {}
+}

@@ -1,0 +1,216 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.School;
+import org.halfdusk.exposure.SharpTime;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
+
+/**
+ * Time, aperture and ISO for an untracked sky, with what decided each.
+ *
+ * @param sharp the schools' answers for this rig and frame
+ * @param chosen the trail budget's answer at the chosen time
+ * @param sky how the sky comes out
+ */
+public record ExposurePlan(
+        Rig rig,
+        Trailing trailing,
+        double skyBrightness,
+        Wishes wishes,
+        ShutterTime shutter,
+        ShutterReason shutterReason,
+        double aperture,
+        ApertureReason apertureReason,
+        int iso,
+        IsoReason isoReason,
+        List<SharpTime> sharp,
+        double middlePx,
+        double cornerPx,
+        SkyExposure sky) {
+
+    /** Starting point between cold and copper tones for a sky with the Milky Way, K. */
+    public static final int WHITE_BALANCE_KELVIN = 3900;
+
+    /**
+     * Plans for a rig, the declination of the frame's centre and a sky of the given brightness.
+     *
+     * @param skyBrightness mag/arcsec² in the frame's direction
+     */
+    public static ExposurePlan of(Rig rig, double declinationDegrees, double skyBrightness, Wishes wishes) {
+        return new Planner(rig, declinationDegrees, skyBrightness, wishes).plan();
+    }
+
+    /** Stops from the school's target to where the sky comes out: positive brighter. */
+    public double stopsOverTarget() {
+        return sky.stopsOver(wishes.isoSchool().histogramPosition());
+    }
+
+    public double elongationMiddle() {
+        return Trailing.elongation(middlePx);
+    }
+
+    public double elongationCorner() {
+        return Trailing.elongation(cornerPx);
+    }
+
+    /** A setting that gives the same light. */
+    public record Equivalent(ShutterTime shutter, int iso) {}
+
+    /** Double time and half ISO, half time and double ISO, where the camera has them. */
+    public List<Equivalent> equivalents() {
+        return List.of(2.0, 0.5).stream()
+                .flatMap(k -> equivalent(shutter.realSeconds() * k).stream())
+                .toList();
+    }
+
+    private Optional<Equivalent> equivalent(double seconds) {
+        List<ShutterTime> times = Planner.times(rig.camera());
+        ShutterTime time = ShutterTime.nearest(seconds, times);
+        double wished = iso * shutter.realSeconds() / time.realSeconds();
+        int nearest = Iso.nearest(
+                wished, Iso.available(rig.camera().lowestIso(), rig.camera().highestIso()));
+        boolean same = Math.abs(Stops.between(nearest, wished)) < 0.2
+                && Math.abs(Stops.between(time.realSeconds(), seconds)) < 0.2;
+        return same ? Optional.of(new Equivalent(time, nearest)) : Optional.empty();
+    }
+
+    /** For composing in the dark: the highest ISO and the shortest time that still shows the same sky. */
+    public Equivalent testFrame() {
+        List<Integer> isos =
+                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        int highest = isos.get(isos.size() - 1);
+        ShutterTime time = ShutterTime.nearest(shutter.realSeconds() * iso / highest, Planner.times(rig.camera()));
+        return new Equivalent(time, highest);
+    }
+
+    /** The steps of the plan, each using what the one before decided. */
+    private static final class Planner {
+        private final Rig rig;
+        private final Trailing trailing;
+        private final double skyBrightness;
+        private final Wishes wishes;
+        private final List<ShutterTime> times;
+        private final List<Integer> isos;
+
+        Planner(Rig rig, double declinationDegrees, double skyBrightness, Wishes wishes) {
+            this.rig = rig;
+            this.trailing =
+                    new Trailing(rig.focalMm(), rig.camera().sensor().pixelPitchMicrometres(), declinationDegrees);
+            this.skyBrightness = skyBrightness;
+            this.wishes = wishes;
+            this.times = times(rig.camera());
+            this.isos = Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        }
+
+        static List<ShutterTime> times(Camera camera) {
+            return ShutterTime.available(camera.shortestSeconds(), camera.longestTimedSeconds(), camera.bulb());
+        }
+
+        ExposurePlan plan() {
+            double aperture = aperture();
+            double diagonal = rig.camera().sensor().diagonalMm();
+            School.Setup setup = new School.Setup(
+                    trailing, aperture, rig.camera().sensor().cropFactor(), diagonal, wishes.budgetPx());
+            List<SharpTime> sharp = SharpTime.all(setup, times);
+            double limit = School.PIXEL_BUDGET.seconds(setup);
+            ShutterTime shutter = shutter(limit);
+            double exactIso = exactIso(aperture, shutter, wishes.isoSchool());
+            int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exactIso, isos));
+            return new ExposurePlan(
+                    rig,
+                    trailing,
+                    skyBrightness,
+                    wishes,
+                    shutter,
+                    shutterReason(limit, shutter),
+                    aperture,
+                    apertureReason(aperture, shutter),
+                    iso,
+                    isoReason(exactIso, iso),
+                    sharp,
+                    trailing.middlePx(shutter.realSeconds()),
+                    trailing.cornerPx(diagonal, shutter.realSeconds()),
+                    new SkyExposure(skyBrightness, aperture, shutter.realSeconds(), iso));
+        }
+
+        private double aperture() {
+            double wished = wishes.pinnedAperture().orElse(rig.widestAperture());
+            return Math.max(rig.widestAperture(), Math.min(rig.smallestAperture(), wished));
+        }
+
+        private ShutterTime shutter(double limit) {
+            if (wishes.pinnedSeconds().isPresent()) {
+                double wished = wishes.pinnedSeconds().getAsDouble();
+                return times.stream()
+                        .min((a, b) -> Double.compare(
+                                Math.abs(a.nominalSeconds() - wished), Math.abs(b.nominalSeconds() - wished)))
+                        .orElseThrow();
+            }
+            return ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
+        }
+
+        private ShutterReason shutterReason(double limit, ShutterTime shutter) {
+            if (wishes.pinnedSeconds().isPresent()) {
+                return new ShutterReason.Pinned(limit);
+            }
+            if (shutter.realSeconds() > limit * (1 + ShutterTime.FORGIVEN)) {
+                return new ShutterReason.ShortestOfCamera(limit);
+            }
+            boolean longest = shutter.equals(times.get(0)) && limit > shutter.realSeconds() * Math.cbrt(2);
+            return longest ? new ShutterReason.LongestOfCamera(limit) : new ShutterReason.RoundedDown(limit);
+        }
+
+        private ApertureReason apertureReason(double aperture, ShutterTime shutter) {
+            double widest = rig.widestAperture();
+            if (wishes.pinnedAperture().isPresent()) {
+                double wished = wishes.pinnedAperture().getAsDouble();
+                return Math.abs(wished - aperture) > 0.01
+                        ? new ApertureReason.OutOfReach(wished, widest, rig.smallestAperture())
+                        : new ApertureReason.Pinned(widest, 2 * Stops.between(aperture, widest));
+            }
+            double sharpest = Math.max(
+                    widest, rig.lens().sharpestAperture() * widest / rig.lens().widestAt(rig.lensFocalMm()));
+            int isoThere = Iso.nearest(exactIso(sharpest, shutter, wishes.isoSchool()), isos);
+            return new ApertureReason.Widest(sharpest, 2 * Stops.between(sharpest, widest), isoThere);
+        }
+
+        private double exactIso(double aperture, ShutterTime shutter, IsoSchool school) {
+            return new SkyExposure(skyBrightness, aperture, shutter.realSeconds(), 100)
+                    .isoFor(school.histogramPosition());
+        }
+
+        private IsoReason isoReason(double exact, int iso) {
+            IsoSchool school = wishes.isoSchool();
+            double over = Stops.between(iso, exact);
+            if (wishes.pinnedIso().isPresent()) {
+                return new IsoReason.Pinned(school, exact, over);
+            }
+            double third = 1.0 / 3;
+            if (over < -third) {
+                return new IsoReason.HighestOfCamera(school, exact, -over);
+            }
+            return over > third
+                    ? new IsoReason.LowestOfCamera(school, exact, over)
+                    : new IsoReason.SkyPlaced(school, exact);
+        }
+    }
+
+    /** Marks of the aperture ring that this rig has, on the sensor. */
+    public static List<Double> apertures(Rig rig) {
+        return FNumber.available(rig.widestAperture(), rig.smallestAperture());
+    }
+
+    /** Times that this rig's camera has, longest first. */
+    public static List<ShutterTime> times(Rig rig) {
+        return Planner.times(rig.camera());
+    }
+}

@@ -1,0 +1,46 @@
+package org.halfdusk.shoot;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Place;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Sky;
+
+/** A Milky Way shoot answered: the night's window, where the camera points, how to expose. */
+public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing framing, ExposurePlan exposure) {
+
+    /**
+     * @param framing where the person has aimed; otherwise upright with the core a third up at its best moment
+     */
+    public static MilkyWayPlan of(
+            Sky sky,
+            Place place,
+            LocalDate date,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            double lowestCore) {
+        MilkyWayNight night = MilkyWayNight.of(sky, date, place.zone(), lowestCore);
+        Framing aim = framing.orElseGet(
+                () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
+        double declination = aim.declinationDegrees(place.observer().latitudeDegrees());
+        ExposurePlan exposure = ExposurePlan.of(rig, declination, place.skyBrightness(), wishes);
+        return new MilkyWayPlan(place, night, rig, aim, exposure);
+    }
+
+    /** When the core stands straight over an object in the main window, and how far above its top, degrees. */
+    public record Clearance(ForegroundObject object, Instant at, double degrees) {}
+
+    /** The moment in the main window at which the core's azimuth is nearest to an object's. */
+    public Optional<Clearance> over(ForegroundObject object) {
+        return night.main().map(window -> {
+            Night.Sighting nearest = night.night().nearestTo(object.azimuth(), window);
+            return new Clearance(
+                    object, nearest.at(), nearest.position().altitude().degrees() - object.topDegrees());
+        });
+    }
+}

@@ -1,0 +1,33 @@
+package org.halfdusk.shoot;
+
+/**
+ * How good a night is, 0 to 100, and why.
+ *
+ * <p>Hours of window: up to 4 h give 50. Best altitude of the subject in it: 30° and more give 25, since above two air
+ * masses little is gained. Moon: the share of the dark that is moonless gives 15. Weather: 10 where a forecast is
+ * known; where it is not, the other parts are scaled to 100. A night without a window scores 0.
+ */
+public record NightScore(double hours, double altitude, double moon) {
+    public static final double MOST_HOURS = 50;
+    public static final double MOST_ALTITUDE = 25;
+    public static final double MOST_MOON = 15;
+    private static final double FULL_HOURS = 4;
+    private static final double FULL_ALTITUDE_DEGREES = 30;
+
+    public static final NightScore NONE = new NightScore(0, 0, 0);
+
+    public static NightScore of(double windowHours, double bestAltitudeDegrees, double moonlessShareOfDark) {
+        if (windowHours <= 0) {
+            return NONE;
+        }
+        return new NightScore(
+                MOST_HOURS * Math.min(1, windowHours / FULL_HOURS),
+                MOST_ALTITUDE * Math.max(0, Math.min(1, bestAltitudeDegrees / FULL_ALTITUDE_DEGREES)),
+                MOST_MOON * Math.max(0, Math.min(1, moonlessShareOfDark)));
+    }
+
+    /** 0 to 100, whole. */
+    public int total() {
+        return (int) Math.round(100 * (hours + altitude + moon) / (MOST_HOURS + MOST_ALTITUDE + MOST_MOON));
+    }
+}

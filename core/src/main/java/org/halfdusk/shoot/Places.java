@@ -1,0 +1,25 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.place.Place;
+
+/** Where places are kept. */
+public interface Places {
+    /** Places that are not deleted, by name. */
+    List<Kept<Place>> list();
+
+    /** Also finds a deleted one, since shoots may still stand on it. */
+    Optional<Kept<Place>> find(long id);
+
+    long add(Place place);
+
+    boolean update(long id, Place place);
+
+    /** Titles of shoots that stand on it. */
+    List<String> usedBy(long id);
+
+    boolean delete(long id);
+
+    boolean restore(long id);
+}

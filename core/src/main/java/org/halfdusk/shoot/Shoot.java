@@ -1,0 +1,32 @@
+package org.halfdusk.shoot;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.halfdusk.optics.Framing;
+
+/**
+ * What a person has decided about one shoot; all that can be computed from it is not in it.
+ *
+ * @param night the evening's date
+ * @param title as shown; named by the app until a person renames it
+ */
+public record Shoot(
+        Subject subject, long placeId, LocalDate night, String title, ShootRig rig, String notes, Instant savedAt) {
+    public static final int LONGEST_TITLE = 120;
+    public static final int LONGEST_NOTES = 10_000;
+
+    /**
+     * The kit of a shoot.
+     *
+     * @param focalMm set on the lens
+     * @param framing where the person has aimed, otherwise computed
+     */
+    public record ShootRig(
+            long cameraId,
+            long lensId,
+            Optional<Long> converterId,
+            double focalMm,
+            Optional<Framing> framing,
+            Wishes wishes) {}
+}

@@ -1,0 +1,125 @@
+package org.halfdusk.shoot;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.function.UnaryOperator;
+import org.halfdusk.exposure.IsoSchool;
+
+/** What of a shoot a person can change by itself; each knows what may stand in it. An empty text unpins. */
+public enum ShootField {
+    TITLE(ShootField::title),
+    NOTES(text -> atMost(text, Shoot.LONGEST_NOTES, "notes")),
+    PLACE(text -> Long.toString(number("place", text))),
+    NIGHT(ShootField::night),
+    CAMERA(text -> Long.toString(number("camera", text))),
+    LENS(text -> Long.toString(number("lens", text))),
+    CONVERTER(text -> text.isBlank() ? "" : Long.toString(number("converter", text))),
+    FOCAL(text -> decimal("focal length", text, 1, 5000, "mm")),
+    BUDGET(text -> decimal("trail budget", text, 0.3, 50, "px")),
+    ISO_SCHOOL(ShootField::school),
+    SHUTTER(text -> text.isBlank() ? "" : decimal("shutter time", text, 1.0 / 64_000, 3600, "s")),
+    APERTURE(text -> text.isBlank() ? "" : decimal("aperture f/", text, 0.5, 128, "")),
+    ISO(text -> text.isBlank() ? "" : Long.toString(iso(text)));
+
+    /** First and last evening that can be planned. */
+    public static final LocalDate FIRST_NIGHT = LocalDate.of(1950, 1, 1);
+
+    public static final LocalDate LAST_NIGHT = LocalDate.of(2100, 12, 30);
+
+    private final UnaryOperator<String> normal;
+
+    ShootField(UnaryOperator<String> normal) {
+        this.normal = normal;
+    }
+
+    /**
+     * The text in its one written form.
+     *
+     * @throws IllegalArgumentException naming the value and what is allowed
+     */
+    public String normal(String text) {
+        return normal.apply(text.trim());
+    }
+
+    private static String title(String text) {
+        if (text.isBlank()) {
+            throw new IllegalArgumentException(
+                    "title is empty; 1 to " + Shoot.LONGEST_TITLE + " characters are allowed");
+        }
+        return atMost(text, Shoot.LONGEST_TITLE, "title");
+    }
+
+    private static String atMost(String text, int most, String what) {
+        if (text.length() > most) {
+            throw new IllegalArgumentException(
+                    what + " has " + text.length() + " characters; at most " + most + " are allowed");
+        }
+        return text;
+    }
+
+    private static String night(String text) {
+        try {
+            LocalDate date = LocalDate.parse(text);
+            if (date.isBefore(FIRST_NIGHT) || date.isAfter(LAST_NIGHT)) {
+                throw new IllegalArgumentException(
+                        "night " + text + " is outside " + FIRST_NIGHT + " to " + LAST_NIGHT);
+            }
+            return date.toString();
+        } catch (DateTimeParseException e) {
+            throw new IllegalArgumentException(
+                    "night \u201c" + text + "\u201d is not a date; write it as 2027-06-04", e);
+        }
+    }
+
+    private static String school(String text) {
+        for (IsoSchool s : IsoSchool.values()) {
+            if (s.name().equals(text)) {
+                return text;
+            }
+        }
+        throw new IllegalArgumentException("sky placement \u201c" + text + "\u201d is not known");
+    }
+
+    private static long number(String what, String text) {
+        try {
+            return Long.parseLong(text);
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException(what + " \u201c" + text + "\u201d is not known", e);
+        }
+    }
+
+    private static long iso(String text) {
+        String allowed = "; a whole number from 6 to 3276800 is allowed";
+        try {
+            long iso = Long.parseLong(text);
+            if (iso < 6 || iso > 3_276_800) {
+                throw new IllegalArgumentException("ISO " + text + " is outside 6 to 3276800");
+            }
+            return iso;
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("ISO \u201c" + text + "\u201d is not a number" + allowed, e);
+        }
+    }
+
+    private static String decimal(String what, String text, double least, double most, String unit) {
+        String u = unit.isEmpty() ? "" : " " + unit;
+        String range = plain(least) + " to " + plain(most) + u;
+        if (text.isBlank()) {
+            throw new IllegalArgumentException(what + " is empty; " + range + " is allowed");
+        }
+        try {
+            double value = Double.parseDouble(text.replace(',', '.'));
+            if (!(value >= least && value <= most)) {
+                throw new IllegalArgumentException(what + " " + text + u + " is outside " + range);
+            }
+            return plain(value);
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException(
+                    what + " \u201c" + text + "\u201d is not a number; " + range + " is allowed", e);
+        }
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+    }
+}

@@ -1,0 +1,50 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Where shoots are kept. Every call is a transaction of its own. */
+public interface Shoots {
+    /** Shoots that are not deleted, the latest night first, whose title or place holds the text (any case). */
+    List<Kept<Shoot>> list(String search);
+
+    Optional<Kept<Shoot>> find(long id);
+
+    long add(Shoot shoot);
+
+    /** A wish to change one field, with what the person saw in it before. */
+    record Edit(String was, String value) {}
+
+    /** What became of a change. */
+    sealed interface Outcome {
+        record Saved() implements Outcome {}
+
+        /** Somebody else changed the field meanwhile: what stands there now and what was wished. Nothing was saved. */
+        record Conflict(ShootField field, String theirs, String yours) implements Outcome {}
+
+        record Unknown() implements Outcome {}
+    }
+
+    /**
+     * Changes fields whose new value differs from what was seen. Fields that others have changed meanwhile stay theirs
+     * unless this edit changes them too: then nothing is saved and the answer is the conflict. Values are normal texts.
+     */
+    Outcome change(long id, Map<ShootField, Edit> edits);
+
+    /** The fields' current texts. */
+    Map<ShootField, String> fields(long id);
+
+    /** Takes the last change back; says whether there was one. */
+    boolean undo(long id);
+
+    /** How many changes can be taken back, at most 50. */
+    int undoable(long id);
+
+    Optional<Long> duplicate(long id);
+
+    /** Hides the shoot; restorable for 30 days. */
+    boolean delete(long id);
+
+    boolean restore(long id);
+}
