@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -69,7 +70,8 @@ class MilkyWayPlanTest {
         assertEquals("23:49", minute(window.start()));
         assertEquals("05:08", minute(window.end()));
         assertEquals(25.0, night.best().position().altitude().degrees(), 0.1);
-        assertEquals("03:06", minute(night.bestMoment()));
+        Instant culmination = Instant.parse("2027-06-05T01:06:30Z");
+        assertEquals(0, Duration.between(culmination, night.bestMoment()).toSeconds(), 30);
         assertEquals(WindowLimit.Cause.CORE, night.beginsWith().orElseThrow().cause());
         assertEquals(WindowLimit.Cause.DARK, night.endsWith().orElseThrow().cause());
     }

@@ -1,0 +1,29 @@
+package org.halfdusk.store;
+
+import static org.halfdusk.store.jooq.Tables.FACT;
+
+import java.util.Optional;
+import org.jooq.DSLContext;
+
+/** Small facts about the file itself. */
+public final class Facts {
+    private final DSLContext dsl;
+
+    public Facts(Database database) {
+        this.dsl = database.dsl();
+    }
+
+    public Optional<String> get(String name) {
+        return dsl.select(FACT.VALUE).from(FACT).where(FACT.NAME.eq(name)).fetchOptional(FACT.VALUE);
+    }
+
+    public void put(String name, String value) {
+        dsl.insertInto(FACT)
+                .set(FACT.NAME, name)
+                .set(FACT.VALUE, value)
+                .onConflict(FACT.NAME)
+                .doUpdate()
+                .set(FACT.VALUE, value)
+                .execute();
+    }
+}

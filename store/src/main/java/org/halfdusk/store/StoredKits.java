@@ -1,0 +1,244 @@
+package org.halfdusk.store;
+
+import static org.halfdusk.store.jooq.Tables.CAMERA;
+import static org.halfdusk.store.jooq.Tables.CONVERTER;
+import static org.halfdusk.store.jooq.Tables.LENS;
+import static org.halfdusk.store.jooq.Tables.SHOOT;
+import static org.halfdusk.store.jooq.Tables.SHOOT_RIG;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Kits;
+import org.halfdusk.store.jooq.tables.records.CameraRecord;
+import org.halfdusk.store.jooq.tables.records.ConverterRecord;
+import org.halfdusk.store.jooq.tables.records.LensRecord;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.Table;
+import org.jooq.TableField;
+import org.jspecify.annotations.Nullable;
+
+/** Kit in the file. */
+public final class StoredKits implements Kits {
+    private final DSLContext dsl;
+    private final Clock clock;
+
+    public StoredKits(Database database, Clock clock) {
+        this.dsl = database.dsl();
+        this.clock = clock;
+    }
+
+    @Override
+    public List<Kept<Camera>> cameras() {
+        return dsl.selectFrom(CAMERA)
+                .where(CAMERA.DELETED_AT.isNull())
+                .orderBy(CAMERA.NAME.collate("NOCASE"), CAMERA.ID)
+                .fetch(StoredKits::camera);
+    }
+
+    @Override
+    public List<Kept<Lens>> lenses() {
+        return dsl.selectFrom(LENS)
+                .where(LENS.DELETED_AT.isNull())
+                .orderBy(LENS.SHORTEST_MM, LENS.LONGEST_MM, LENS.ID)
+                .fetch(StoredKits::lens);
+    }
+
+    @Override
+    public List<Kept<Converter>> converters() {
+        return dsl.selectFrom(CONVERTER)
+                .where(CONVERTER.DELETED_AT.isNull())
+                .orderBy(CONVERTER.FACTOR, CONVERTER.ID)
+                .fetch(StoredKits::converter);
+    }
+
+    @Override
+    public Optional<Kept<Camera>> camera(long id) {
+        return dsl.selectFrom(CAMERA).where(CAMERA.ID.eq(id)).fetchOptional().map(StoredKits::camera);
+    }
+
+    @Override
+    public Optional<Kept<Lens>> lens(long id) {
+        return dsl.selectFrom(LENS).where(LENS.ID.eq(id)).fetchOptional().map(StoredKits::lens);
+    }
+
+    @Override
+    public Optional<Kept<Converter>> converter(long id) {
+        return dsl.selectFrom(CONVERTER)
+                .where(CONVERTER.ID.eq(id))
+                .fetchOptional()
+                .map(StoredKits::converter);
+    }
+
+    @Override
+    public long add(Camera camera) {
+        CameraRecord r = dsl.newRecord(CAMERA);
+        fill(r, camera);
+        r.insert();
+        return r.getId();
+    }
+
+    @Override
+    public long add(Lens lens) {
+        LensRecord r = dsl.newRecord(LENS);
+        fill(r, lens);
+        r.insert();
+        return r.getId();
+    }
+
+    @Override
+    public long add(Converter converter) {
+        ConverterRecord r = dsl.newRecord(CONVERTER);
+        r.setName(converter.name());
+        r.setFactor(converter.factor());
+        r.insert();
+        return r.getId();
+    }
+
+    @Override
+    public boolean update(long id, Camera camera) {
+        CameraRecord r = dsl.newRecord(CAMERA);
+        fill(r, camera);
+        return dsl.update(CAMERA).set(r).where(CAMERA.ID.eq(id)).execute() == 1;
+    }
+
+    @Override
+    public boolean update(long id, Lens lens) {
+        LensRecord r = dsl.newRecord(LENS);
+        fill(r, lens);
+        return dsl.update(LENS).set(r).where(LENS.ID.eq(id)).execute() == 1;
+    }
+
+    @Override
+    public boolean update(long id, Converter converter) {
+        return dsl.update(CONVERTER)
+                        .set(CONVERTER.NAME, converter.name())
+                        .set(CONVERTER.FACTOR, converter.factor())
+                        .where(CONVERTER.ID.eq(id))
+                        .execute()
+                == 1;
+    }
+
+    @Override
+    public List<String> usedBy(Kind kind, long id) {
+        Condition uses = switch (kind) {
+            case CAMERA -> SHOOT_RIG.CAMERA_ID.eq(id);
+            case LENS -> SHOOT_RIG.LENS_ID.eq(id);
+            case CONVERTER -> SHOOT_RIG.CONVERTER_ID.eq(id);
+        };
+        return dsl.selectDistinct(SHOOT.TITLE)
+                .from(SHOOT)
+                .join(SHOOT_RIG)
+                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID))
+                .where(uses, SHOOT.DELETED_AT.isNull())
+                .orderBy(SHOOT.TITLE)
+                .fetch(SHOOT.TITLE);
+    }
+
+    @Override
+    public boolean delete(Kind kind, long id) {
+        return mark(kind, id, clock.instant().toString());
+    }
+
+    @Override
+    public boolean restore(Kind kind, long id) {
+        return mark(kind, id, null);
+    }
+
+    private boolean mark(Kind kind, long id, @Nullable String deletedAt) {
+        return switch (kind) {
+            case CAMERA -> mark(CAMERA, CAMERA.ID, CAMERA.DELETED_AT, id, deletedAt);
+            case LENS -> mark(LENS, LENS.ID, LENS.DELETED_AT, id, deletedAt);
+            case CONVERTER -> mark(CONVERTER, CONVERTER.ID, CONVERTER.DELETED_AT, id, deletedAt);
+        };
+    }
+
+    private <R extends Record> boolean mark(
+            Table<R> table,
+            TableField<R, Long> idField,
+            TableField<R, String> deletedField,
+            long id,
+            @Nullable String deletedAt) {
+        return dsl.update(table)
+                        .set(deletedField, deletedAt)
+                        .where(idField.eq(id))
+                        .execute()
+                == 1;
+    }
+
+    private static void fill(CameraRecord r, Camera c) {
+        r.setName(c.name());
+        r.setSensorWidthMm(c.sensor().widthMm());
+        r.setSensorHeightMm(c.sensor().heightMm());
+        r.setPixelsAcross((long) c.sensor().widthPx());
+        r.setPixelsDown((long) c.sensor().heightPx());
+        r.setLowestIso((long) c.lowestIso());
+        r.setHighestIso((long) c.highestIso());
+        r.setShortestS(c.shortestSeconds());
+        r.setLongestTimedS(c.longestTimedSeconds());
+        r.setBulb(c.bulb() ? 1L : 0L);
+        r.setRawMb(c.rawMegabytes());
+        r.setJpegMb(c.jpegMegabytes());
+        r.setBufferFrames((long) c.bufferFrames());
+        r.setWriteMbPerS(c.writeMegabytesPerSecond());
+        r.setBatteryFrames((long) c.batteryFrames());
+        r.setBatteryMinutes((long) c.batteryMinutes());
+    }
+
+    private static Kept<Camera> camera(CameraRecord r) {
+        Sensor sensor = new Sensor(
+                r.getSensorWidthMm(),
+                r.getSensorHeightMm(),
+                r.getPixelsAcross().intValue(),
+                r.getPixelsDown().intValue());
+        Camera camera = new Camera(
+                r.getName(),
+                sensor,
+                r.getLowestIso().intValue(),
+                r.getHighestIso().intValue(),
+                r.getShortestS(),
+                r.getLongestTimedS(),
+                r.getBulb() == 1,
+                r.getRawMb(),
+                r.getJpegMb(),
+                r.getBufferFrames().intValue(),
+                r.getWriteMbPerS(),
+                r.getBatteryFrames().intValue(),
+                r.getBatteryMinutes().intValue());
+        return new Kept<>(r.getId(), camera);
+    }
+
+    private static void fill(LensRecord r, Lens l) {
+        r.setName(l.name());
+        r.setShortestMm(l.shortestMm());
+        r.setLongestMm(l.longestMm());
+        r.setWidestAtShortest(l.widestAtShortest());
+        r.setWidestAtLongest(l.widestAtLongest());
+        r.setSmallestAperture(l.smallestAperture());
+        r.setSharpestAperture(l.sharpestAperture());
+    }
+
+    private static Kept<Lens> lens(LensRecord r) {
+        return new Kept<>(
+                r.getId(),
+                new Lens(
+                        r.getName(),
+                        r.getShortestMm(),
+                        r.getLongestMm(),
+                        r.getWidestAtShortest(),
+                        r.getWidestAtLongest(),
+                        r.getSmallestAperture(),
+                        r.getSharpestAperture()));
+    }
+
+    private static Kept<Converter> converter(ConverterRecord r) {
+        return new Kept<>(r.getId(), new Converter(r.getName(), r.getFactor()));
+    }
+}
