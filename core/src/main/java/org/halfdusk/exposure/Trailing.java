@@ -49,10 +49,15 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
 
     /** Longest trail of a star at an angle from the axis, over all rolls of the frame, px. */
     public double worstPx(double offAxisRad, double seconds) {
-        double worst = 0;
-        for (int i = 0; i < ROLLS; i++) {
-            worst = Math.max(
-                    worst, path(offAxisRad, 2 * Math.PI * i / ROLLS, seconds).length());
+        return worstPath(offAxisRad, seconds).length();
+    }
+
+    /** The way that is the longest trail at an angle from the axis, over all rolls of the frame. */
+    public Path worstPath(double offAxisRad, double seconds) {
+        Path worst = path(offAxisRad, 0, seconds);
+        for (int i = 1; i < ROLLS; i++) {
+            Path p = path(offAxisRad, 2 * Math.PI * i / ROLLS, seconds);
+            worst = p.length() > worst.length() ? p : worst;
         }
         return worst;
     }

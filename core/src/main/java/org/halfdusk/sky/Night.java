@@ -1,9 +1,12 @@
 package org.halfdusk.sky;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
@@ -141,6 +144,35 @@ public record Night(
                 Moment.utDays(within.start()),
                 Moment.utDays(within.end()),
                 SkyEvents.STEP_DAYS);
+    }
+
+    /** Airless altitudes at a moment, degrees. */
+    public record Course(Instant at, double sun, double moon, double core) {}
+
+    /** Altitudes through an interval, a step apart, both ends included. */
+    public List<Course> course(Interval within, Duration step) {
+        List<Course> course = new ArrayList<>();
+        for (Instant t = within.start(); t.isBefore(within.end()); t = t.plus(step)) {
+            course.add(courseAt(t));
+        }
+        course.add(courseAt(within.end()));
+        return course;
+    }
+
+    private Course courseAt(Instant at) {
+        double ut = Moment.utDays(at);
+        return new Course(
+                at,
+                sky.altitudeDegrees(Body.SUN, ut),
+                sky.altitudeDegrees(Body.MOON, ut),
+                sky.altitudeDegrees(Body.GALACTIC_CENTRE, ut));
+    }
+
+    /** From sunset to sunrise; the whole 24 hours where the Sun does not cross the horizon twice. */
+    public Interval sunsetToSunrise() {
+        return interval.without(sunUp).stream()
+                .max(Comparator.comparing(Interval::duration))
+                .orElse(interval);
     }
 
     /** Dark spans with the Moon down. */

@@ -1,0 +1,114 @@
+package org.halfdusk.shoot;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+
+/** Plans from what is kept: looks places and kit up and puts the rooms together. */
+public final class Planner {
+    private final Places places;
+    private final Kits kits;
+    private final Ephemeris ephemeris;
+
+    public Planner(Places places, Kits kits, Ephemeris ephemeris) {
+        this.places = places;
+        this.kits = kits;
+        this.ephemeris = ephemeris;
+    }
+
+    public Sky sky(Place place) {
+        return Sky.over(place.observer(), ephemeris, DeltaT.model());
+    }
+
+    public MilkyWayNight night(Place place, LocalDate date) {
+        return MilkyWayNight.of(sky(place), date, place.zone(), MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
+    }
+
+    /** The nights of a place from a date on, in order; fewer where the last night that can be planned comes before. */
+    public List<MilkyWayNight> nights(Place place, LocalDate from, int count) {
+        return Stream.iterate(from, d -> d.plusDays(1))
+                .limit(count)
+                .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
+                .map(d -> night(place, d))
+                .toList();
+    }
+
+    /** The best of some nights, the earliest of equals; nothing where none has a window. */
+    public static Optional<MilkyWayNight> best(List<MilkyWayNight> nights) {
+        return nights.stream()
+                .filter(n -> n.main().isPresent())
+                .max(Comparator.comparingInt((MilkyWayNight n) -> n.score().total())
+                        .thenComparing(n -> n.night().date(), Comparator.reverseOrder()));
+    }
+
+    /** The rig of a shoot, from the kit as it is now. */
+    public Rig rig(Shoot.ShootRig rig) {
+        Camera camera =
+                kits.camera(rig.cameraId()).orElseThrow(() -> missing("camera")).it();
+        Lens lens = kits.lens(rig.lensId()).orElseThrow(() -> missing("lens")).it();
+        Optional<Converter> converter =
+                rig.converterId().flatMap(kits::converter).map(Kept::it);
+        return Rig.of(camera, lens, converter, rig.focalMm());
+    }
+
+    private static IllegalArgumentException missing(String what) {
+        return new IllegalArgumentException(what + " of this shoot is not in the kit any more");
+    }
+
+    public MilkyWayPlan plan(Shoot shoot) {
+        Place place = places.find(shoot.placeId())
+                .orElseThrow(() -> new IllegalArgumentException("place of this shoot is not known any more"))
+                .it();
+        return MilkyWayPlan.of(
+                sky(place),
+                place,
+                shoot.night(),
+                rig(shoot.rig()),
+                shoot.rig().framing(),
+                shoot.rig().wishes(),
+                MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
+    }
+
+    /** A new shoot for a night, with the first camera and the widest lens of the kit, named after what is to be seen. */
+    public Shoot newShoot(Kept<Place> place, LocalDate night, Instant now) {
+        Kept<Camera> camera = kits.cameras().stream()
+                .max(Comparator.comparingDouble(c -> c.it().sensor().diagonalMm()))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "there is no camera in the kit yet; add one before planning a shoot"));
+        Kept<Lens> lens = kits.lenses().stream()
+                .min(Comparator.comparingDouble((Kept<Lens> l) -> speed(l.it())).thenComparing(Kept::id))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "there is no lens in the kit yet; add one before planning a shoot"));
+        Shoot.ShootRig rig = new Shoot.ShootRig(
+                camera.id(), lens.id(), Optional.empty(), lens.it().shortestMm(), Optional.empty(), Wishes.DEFAULT);
+        return new Shoot(Subject.MILKY_WAY, place.id(), night, title(place.it()), rig, "", now);
+    }
+
+    /** Night skies want short and fast: focal length times f-number, smallest first. */
+    private static double speed(Lens lens) {
+        return lens.shortestMm() * lens.widestAtShortest();
+    }
+
+    private static String title(Place place) {
+        String over = place.objects().isEmpty()
+                ? place.name().split(",", 2)[0]
+                : "the " + lowerFirst(place.objects().get(0).name());
+        String title = "Core over " + over;
+        return title.substring(0, Math.min(title.length(), Shoot.LONGEST_TITLE));
+    }
+
+    private static String lowerFirst(String name) {
+        return Character.toLowerCase(name.charAt(0)) + name.substring(1);
+    }
+}

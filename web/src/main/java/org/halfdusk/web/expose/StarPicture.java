@@ -1,0 +1,37 @@
+package org.halfdusk.web.expose;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.halfdusk.exposure.StarImage;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.web.layout.Theme;
+
+/** A star at 100 % as squares of grey: only pixels that differ from the ground are listed. */
+record StarPicture(List<Pixel> pixels) {
+    /** Pixels across and down. */
+    static final int SIZE = 15;
+
+    /** Side of a drawn pixel. */
+    static final int SIDE = 9;
+
+    /** Brightness of the ground that the picture's background has already. */
+    private static final double GROUND = 0.02;
+
+    record Pixel(int x, int y, String colour) {}
+
+    static StarPicture of(Trailing.Path path, Theme theme) {
+        double[][] light = StarImage.of(path, SIZE);
+        List<Pixel> pixels = new ArrayList<>();
+        for (int row = 0; row < SIZE; row++) {
+            for (int column = 0; column < SIZE; column++) {
+                if (light[row][column] > GROUND) {
+                    int grey = (int) Math.round(255 * Math.pow(Math.min(1, light[row][column]), 1 / 2.2));
+                    String colour = String.format(Locale.ROOT, "#%02x%02x%02x", grey, grey, grey);
+                    pixels.add(new Pixel(column * SIDE, row * SIDE, theme.colour(colour)));
+                }
+            }
+        }
+        return new StarPicture(pixels);
+    }
+}

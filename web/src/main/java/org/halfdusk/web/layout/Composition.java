@@ -1,0 +1,76 @@
+package org.halfdusk.web.layout;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import org.halfdusk.ephemeris.ChebyshevEphemeris;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.ephemeris.SeriesEphemeris;
+import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.store.Database;
+import org.halfdusk.store.Facts;
+import org.halfdusk.store.StoredKits;
+import org.halfdusk.store.StoredPlaces;
+import org.halfdusk.store.StoredShoots;
+import org.halfdusk.web.standin.DemoClock;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Profile;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.Profiles;
+
+/** The wiring of the house: which clock, which file, which sky. */
+@Configuration(proxyBeanMethods = false)
+class Composition {
+    @Bean
+    @Profile("!demo")
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+    @Bean
+    @Profile("demo")
+    Clock demoClock() {
+        return DemoClock.startingNow(Clock.systemUTC());
+    }
+
+    @Bean
+    Ephemeris ephemeris() {
+        return new ChebyshevEphemeris(new SeriesEphemeris());
+    }
+
+    @Bean(destroyMethod = "close")
+    Database database(@Value("${halfdusk.data:}") String folder, Environment environment, Clock clock) {
+        boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
+        Path data = folder.isBlank() ? DataFolder.usual(demo) : Path.of(folder);
+        return Database.open(data, clock);
+    }
+
+    @Bean
+    Places places(Database database, Clock clock) {
+        return new StoredPlaces(database, clock);
+    }
+
+    @Bean
+    Kits kits(Database database, Clock clock) {
+        return new StoredKits(database, clock);
+    }
+
+    @Bean
+    Shoots shoots(Database database, Clock clock) {
+        return new StoredShoots(database, clock);
+    }
+
+    @Bean
+    Planner planner(Places places, Kits kits, Ephemeris ephemeris) {
+        return new Planner(places, kits, ephemeris);
+    }
+
+    @Bean
+    Facts facts(Database database) {
+        return new Facts(database);
+    }
+}

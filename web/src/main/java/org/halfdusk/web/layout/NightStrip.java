@@ -1,0 +1,204 @@
+package org.halfdusk.web.layout;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Rising;
+import org.halfdusk.time.Interval;
+
+/**
+ * One night drawn along its time: the light of the sky, core and moon, the usable window, a playhead. Positions along
+ * the strip are shares of its width, 0 to 100, so that it fits any screen.
+ */
+public record NightStrip(
+        Interval axis,
+        ZoneId zone,
+        List<Stop> sky,
+        String core,
+        String moon,
+        List<Piece> windows,
+        List<Tick> ticks,
+        List<Label> labels,
+        Optional<Playhead> playhead,
+        String words) {
+    /** Height of the drawing of altitudes; 60° up is its top. */
+    public static final int HEIGHT = 60;
+
+    private static final double WIDTH = 1000;
+    private static final Duration STEP = Duration.ofMinutes(10);
+
+    public record Stop(String offset, String colour) {}
+
+    public record Piece(String x, String width) {}
+
+    public record Tick(String x, String text, boolean often) {}
+
+    public record Label(String x, String text, String anchor) {}
+
+    public record Playhead(String x, String text, String iso) {}
+
+    /** The axis of a night by itself: an hour before sunset to an hour after sunrise, on half hours. */
+    public static Interval axisOf(Night night) {
+        Interval dark = night.sunsetToSunrise();
+        Instant start = halfHour(dark.start().minusSeconds(3600), night.zone(), false);
+        Instant end = halfHour(dark.end().plusSeconds(3600), night.zone(), true);
+        Instant from =
+                start.isBefore(night.interval().start()) ? night.interval().start() : start;
+        Instant to = end.isAfter(night.interval().end()) ? night.interval().end() : end;
+        return Interval.of(from, to);
+    }
+
+    private static Instant halfHour(Instant at, ZoneId zone, boolean up) {
+        ZonedDateTime z = at.atZone(zone);
+        int minutes = z.getMinute() % 30;
+        ZonedDateTime down = z.truncatedTo(ChronoUnit.MINUTES).minusMinutes(minutes);
+        return (up && minutes > 0 ? down.plusMinutes(30) : down).toInstant();
+    }
+
+    /** A small strip for a list: no words on it. */
+    public static NightStrip small(MilkyWayNight m, Interval axis, Theme theme) {
+        return of(m, axis, theme, Optional.empty(), false);
+    }
+
+    /** The strip of a shoot's pages. */
+    public static NightStrip large(MilkyWayNight m, Theme theme, Instant playhead) {
+        return of(m, axisOf(m.night()), theme, Optional.of(playhead), true);
+    }
+
+    private static NightStrip of(
+            MilkyWayNight m, Interval axis, Theme theme, Optional<Instant> playhead, boolean labelled) {
+        Night night = m.night();
+        ZoneId zone = night.zone();
+        Scale scale = new Scale(axis);
+        List<Night.Course> course = night.course(axis, STEP);
+        double fraction = night.moonPhase().illuminatedFraction();
+        List<Stop> sky = course.stream()
+                .map(c -> new Stop(
+                        scale.percent(c.at()),
+                        theme.colour(SkyColours.of(c.sun(), c.moon() > 0 ? moonlight(fraction, c.moon()) : 0))))
+                .toList();
+        List<Piece> windows = m.windows().stream()
+                .flatMap(w -> w.intersect(axis).stream())
+                .map(w -> new Piece(scale.percent(w.start()), scale.width(w)))
+                .toList();
+        return new NightStrip(
+                axis,
+                zone,
+                sky,
+                line(course, scale, Night.Course::core),
+                line(course, scale, Night.Course::moon),
+                windows,
+                labelled ? ticks(axis, zone, scale) : List.of(),
+                labelled ? labels(night, axis, scale) : List.of(),
+                playhead.map(p -> new Playhead(scale.percent(p), Words.clock(p, zone), p.toString())),
+                words(m));
+    }
+
+    /** How much of the wash a Moon gives: by its lit share and height, for the eye; the exposure has its own figures. */
+    private static double moonlight(double fraction, double altitude) {
+        return fraction * Math.min(1, 0.35 + altitude / 40);
+    }
+
+    private static String words(MilkyWayNight m) {
+        Night night = m.night();
+        String window =
+                m.main().map(w -> "usable " + Words.span(w, night.zone())).orElse("no usable window");
+        return "Night of " + Words.longDate(night.date()) + ": " + window + ", moon "
+                + Words.percent(night.moonPhase().illuminatedFraction()) + " lit";
+    }
+
+    /** A path of the parts above the horizon. */
+    private static String line(List<Night.Course> course, Scale scale, ToDoubleFunction<Night.Course> altitude) {
+        StringBuilder path = new StringBuilder();
+        Night.Course before = null;
+        boolean drawing = false;
+        for (Night.Course c : course) {
+            double a = altitude.applyAsDouble(c);
+            if (before != null) {
+                double b = altitude.applyAsDouble(before);
+                if ((a > 0) != (b > 0)) {
+                    double share = b / (b - a);
+                    double x = scale.x(before.at()) + share * (scale.x(c.at()) - scale.x(before.at()));
+                    point(path, drawing, x, 0);
+                    drawing = a > 0;
+                }
+            }
+            if (a > 0) {
+                point(path, drawing, scale.x(c.at()), a);
+                drawing = true;
+            }
+            before = c;
+        }
+        return path.toString();
+    }
+
+    private static void point(StringBuilder path, boolean drawing, double x, double altitude) {
+        double y = HEIGHT - Math.min(60, altitude) / 60 * (HEIGHT - 4);
+        path.append(String.format(Locale.ROOT, "%s%.1f %.1f", drawing ? "L" : "M", x, y));
+    }
+
+    private static List<Tick> ticks(Interval axis, ZoneId zone, Scale scale) {
+        List<Tick> ticks = new ArrayList<>();
+        ZonedDateTime hour = axis.start().atZone(zone).truncatedTo(ChronoUnit.HOURS);
+        boolean longAxis = axis.hours() > 16;
+        for (ZonedDateTime z = hour.plusHours(1); z.toInstant().isBefore(axis.end()); z = z.plusHours(1)) {
+            boolean often = z.getHour() % 3 != 0;
+            double share = scale.x(z.toInstant()) / WIDTH;
+            if (share > 0.02 && share < 0.98 && !(longAxis && z.getHour() % 2 != 0)) {
+                ticks.add(new Tick(scale.percent(z.toInstant()), Words.clock(z.toInstant(), zone), often));
+            }
+        }
+        return ticks;
+    }
+
+    private static List<Label> labels(Night night, Interval axis, Scale scale) {
+        List<Label> labels = new ArrayList<>();
+        if (night.sun() instanceof Rising.Crosses sun) {
+            sun.sets().ifPresent(t -> label(labels, axis, scale, t, "sunset", night.zone(), "middle"));
+        }
+        if (night.darkness() instanceof Darkness.Dark dark) {
+            label(labels, axis, scale, dark.interval().start(), "dark", night.zone(), "middle");
+            label(labels, axis, scale, dark.interval().end(), "dawn begins", night.zone(), "middle");
+        } else if (night.darkness() instanceof Darkness.NeverDark never) {
+            label(labels, axis, scale, never.at(), "least light", night.zone(), "middle");
+        }
+        if (night.sun() instanceof Rising.Crosses sun) {
+            sun.rises().ifPresent(t -> label(labels, axis, scale, t, "sunrise", night.zone(), "middle"));
+        }
+        return labels;
+    }
+
+    private static void label(
+            List<Label> labels, Interval axis, Scale scale, Instant at, String what, ZoneId zone, String anchor) {
+        if (axis.contains(at)) {
+            labels.add(new Label(scale.percent(at), what + " " + Words.clock(at, zone), anchor));
+        }
+    }
+
+    /** From times to places along the strip. */
+    private record Scale(Interval axis) {
+        double x(Instant at) {
+            return WIDTH
+                    * Duration.between(axis.start(), at).toMillis()
+                    / axis.duration().toMillis();
+        }
+
+        String percent(Instant at) {
+            return String.format(Locale.ROOT, "%.2f%%", Math.max(0, Math.min(WIDTH, x(at))) / WIDTH * 100);
+        }
+
+        String width(Interval i) {
+            return String.format(Locale.ROOT, "%.2f%%", (x(i.end()) - x(i.start())) / WIDTH * 100);
+        }
+    }
+}

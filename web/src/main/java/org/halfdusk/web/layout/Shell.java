@@ -1,0 +1,46 @@
+package org.halfdusk.web.layout;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.time.ZoneId;
+import org.halfdusk.web.standin.DemoClock;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.Profiles;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.CookieValue;
+import org.springframework.web.bind.annotation.ModelAttribute;
+
+/** What every page's frame needs to know. */
+@ControllerAdvice
+public class Shell {
+    private final Clock clock;
+    private final boolean demo;
+
+    Shell(Clock clock, Environment environment) {
+        this.clock = clock;
+        this.demo = environment.acceptsProfiles(Profiles.of("demo"));
+    }
+
+    /**
+     * @param demoClock what the demo's clock shows, empty outside the demo
+     * @param keys whether single-letter shortcuts are on
+     * @param here this page's path with its query, for forms that come back to it
+     */
+    public record Frame(Theme theme, String demoClock, boolean keys, String here) {}
+
+    @ModelAttribute("frame")
+    Frame frame(
+            HttpServletRequest request,
+            @CookieValue(name = "theme", defaultValue = "desk") String theme,
+            @CookieValue(name = "keys", defaultValue = "on") String keys) {
+        ZoneId madrid = ZoneId.of("Europe/Madrid");
+        String clockWords = "";
+        if (demo) {
+            var now = clock.instant();
+            clockWords = "Demo clock: " + Words.longDate(now.atZone(madrid).toLocalDate()) + ", "
+                    + Words.clock(now.isBefore(DemoClock.START) ? DemoClock.START : now, madrid);
+        }
+        String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
+        return new Frame(Theme.of(theme), clockWords, !"off".equals(keys), request.getRequestURI() + query);
+    }
+}

@@ -1,0 +1,42 @@
+package org.halfdusk.web.layout;
+
+import java.util.Locale;
+
+/** Colours of the sky's own light by the Sun's altitude: the design's scale, interpolated. */
+public final class SkyColours {
+    private static final double[] ALTITUDES = {-18, -12, -8, -4, 0, 10};
+    private static final int[] COLOURS = {0x0f1220, 0x2a2e50, 0x56486a, 0xb26e60, 0xe9b27a, 0x86a8c0};
+    private static final int MOONLIT = 0x5d6b84;
+
+    private SkyColours() {}
+
+    /** #rrggbb for the Sun's altitude in degrees and the share of full moonlight, 0 to 1, that washes the dark. */
+    public static String of(double sunAltitude, double moonlight) {
+        int base = bySun(sunAltitude);
+        double dark = Math.max(0, Math.min(1, (-6 - sunAltitude) / 8));
+        return String.format(Locale.ROOT, "#%06x", mix(base, MOONLIT, 0.8 * dark * moonlight));
+    }
+
+    private static int bySun(double altitude) {
+        if (altitude <= ALTITUDES[0]) {
+            return COLOURS[0];
+        }
+        for (int i = 1; i < ALTITUDES.length; i++) {
+            if (altitude <= ALTITUDES[i]) {
+                double share = (altitude - ALTITUDES[i - 1]) / (ALTITUDES[i] - ALTITUDES[i - 1]);
+                return mix(COLOURS[i - 1], COLOURS[i], share);
+            }
+        }
+        return COLOURS[COLOURS.length - 1];
+    }
+
+    private static int mix(int a, int b, double share) {
+        int colour = 0;
+        for (int shift = 16; shift >= 0; shift -= 8) {
+            int x = a >> shift & 255;
+            int y = b >> shift & 255;
+            colour |= (int) Math.round(x + share * (y - x)) << shift;
+        }
+        return colour;
+    }
+}

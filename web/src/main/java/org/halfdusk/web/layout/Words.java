@@ -1,0 +1,142 @@
+package org.halfdusk.web.layout;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import org.halfdusk.place.Observer;
+import org.halfdusk.time.Interval;
+
+/** Numbers and times as the pages say them. */
+public final class Words {
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter CLOCK_SECONDS = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
+    private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter LONG = DateTimeFormatter.ofPattern("EEE d MMMM yyyy", Locale.ENGLISH);
+
+    private Words() {}
+
+    /** 00:20, to the nearest minute. */
+    public static String clock(Instant at, ZoneId zone) {
+        return CLOCK.format(at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
+    }
+
+    /** 00:20:14. */
+    public static String clockSeconds(Instant at, ZoneId zone) {
+        return CLOCK_SECONDS.format(at.atZone(zone));
+    }
+
+    /** 23:49 to 05:08. */
+    public static String span(Interval i, ZoneId zone) {
+        return clock(i.start(), zone) + " to " + clock(i.end(), zone);
+    }
+
+    /** Fri 4 Jun. */
+    public static String shortDate(LocalDate date) {
+        return SHORT.format(date);
+    }
+
+    /** Fri 4 June. */
+    public static String day(LocalDate date) {
+        return DAY.format(date);
+    }
+
+    /** Fri 4 June 2027. */
+    public static String longDate(LocalDate date) {
+        return LONG.format(date);
+    }
+
+    /** 5 h 18 m, 48 m. */
+    public static String duration(double hours) {
+        long minutes = Math.round(hours * 60);
+        return minutes < 60 ? minutes + " m" : String.format(Locale.ROOT, "%d h %02d m", minutes / 60, minutes % 60);
+    }
+
+    public static String duration(Duration d) {
+        return duration(d.toMillis() / 3_600_000.0);
+    }
+
+    /** 24.6°, with a true minus. */
+    public static String degrees(double degrees) {
+        return minus(String.format(Locale.ROOT, "%.1f°", degrees));
+    }
+
+    /** 176°. */
+    public static String wholeDegrees(double degrees) {
+        return minus(String.format(Locale.ROOT, "%d°", Math.round(degrees)));
+    }
+
+    /** 176°, never 360°. */
+    public static String azimuth(double degrees) {
+        return Math.floorMod(Math.round(degrees), 360L) + "°";
+    }
+
+    /** One decimal, with a true minus. */
+    public static String tenths(double value) {
+        return minus(String.format(Locale.ROOT, "%.1f", value));
+    }
+
+    /** No more decimals than needed, at most two. */
+    public static String plain(double value) {
+        String s = String.format(Locale.ROOT, "%.2f", value);
+        return minus(s.contains(".") ? s.replaceAll("0+$", "").replaceAll("\\.$", "") : s);
+    }
+
+    /** 27.8 s, 0.13 s; two figures that matter below a second. */
+    public static String seconds(double seconds) {
+        if (seconds >= 600) {
+            return duration(seconds / 3600);
+        }
+        if (seconds >= 99.95) {
+            return Math.round(seconds) + " s";
+        }
+        return seconds >= 1 ? tenths(seconds) + " s" : String.format(Locale.ROOT, "%.2g s", seconds);
+    }
+
+    /** 62 %. */
+    public static String percent(double share) {
+        return Math.round(share * 100) + " %";
+    }
+
+    /** 1.3 stops, 1 stop. */
+    public static String stops(double stops) {
+        String number = tenths(Math.abs(stops)).replaceAll("\\.0$", "");
+        return number + (number.equals("1") ? " stop" : " stops");
+    }
+
+    /** 43° left, upright, flat. */
+    public static String lean(double degrees) {
+        long whole = Math.round(Math.abs(degrees));
+        if (whole < 3) {
+            return "upright";
+        }
+        return whole > 87 ? "flat" : whole + "° " + (degrees < 0 ? "left" : "right");
+    }
+
+    /** 35.9500° N, 3.0500° W. */
+    public static String position(Observer o) {
+        return String.format(
+                Locale.ROOT,
+                "%.4f° %s, %.4f° %s",
+                Math.abs(o.latitudeDegrees()),
+                o.latitudeDegrees() < 0 ? "S" : "N",
+                Math.abs(o.longitudeDegrees()),
+                o.longitudeDegrees() < 0 ? "W" : "E");
+    }
+
+    /** CEST, with its hours from UTC. */
+    public static String zone(ZoneId zone, Instant at) {
+        ZonedDateTime z = at.atZone(zone);
+        return zone.getId() + " (UTC"
+                + (z.getOffset().getTotalSeconds() == 0 ? "" : z.getOffset().getId()) + ")";
+    }
+
+    private static String minus(String s) {
+        return s.startsWith("-") ? "−" + s.substring(1) : s;
+    }
+}

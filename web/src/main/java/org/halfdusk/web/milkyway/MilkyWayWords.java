@@ -1,0 +1,145 @@
+package org.halfdusk.web.milkyway;
+
+import static org.halfdusk.web.layout.Words.clock;
+import static org.halfdusk.web.layout.Words.degrees;
+import static org.halfdusk.web.layout.Words.duration;
+import static org.halfdusk.web.layout.Words.lean;
+import static org.halfdusk.web.layout.Words.percent;
+import static org.halfdusk.web.layout.Words.plain;
+import static org.halfdusk.web.layout.Words.span;
+
+import java.time.Duration;
+import java.time.ZoneId;
+import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.shoot.NoWindow;
+import org.halfdusk.shoot.WindowLimit;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.time.Interval;
+
+/** A Milky Way night in words. */
+public final class MilkyWayWords {
+    private MilkyWayWords() {}
+
+    /** "5 h 18 m dark, no moon", or that there is none: the step's answer. */
+    public static String answer(MilkyWayNight m) {
+        if (m.main().isPresent()) {
+            return duration(m.windowHours()) + " dark, no moon";
+        }
+        return m.noWindow().map(MilkyWayWords::shortly).orElse("no window");
+    }
+
+    private static String shortly(NoWindow none) {
+        if (none instanceof NoWindow.NeverDark) {
+            return "never dark";
+        }
+        if (none instanceof NoWindow.MoonUp) {
+            return "moon up all night";
+        }
+        return none instanceof NoWindow.CoreLow ? "core too low" : "no window";
+    }
+
+    /** The window as a sentence with what made it. */
+    public static String sentence(MilkyWayNight m) {
+        ZoneId zone = m.night().zone();
+        return m.main()
+                .map(w -> duration(w.duration()) + " dark with the core "
+                        + coreRange(m, w) + " up and the moon " + moonState(m) + ". Highest at "
+                        + clock(m.bestMoment(), zone) + ", band "
+                        + leaning(m.night().sky().bandLeanDegrees(m.bestMoment())) + ".")
+                .orElseGet(() -> m.noWindow().map(n -> why(n, m)).orElse(""));
+    }
+
+    private static String leaning(double degrees) {
+        String words = lean(degrees);
+        return words.equals("upright") || words.equals("flat") ? words : "leaning " + words;
+    }
+
+    private static String coreRange(MilkyWayNight m, Interval w) {
+        double start = m.night().course(w, w.duration()).get(0).core();
+        double end = m.night().course(w, w.duration()).get(1).core();
+        double top = m.best().position().altitude().degrees();
+        return Math.round(Math.min(start, end)) + "\u2013" + Math.round(top) + "°";
+    }
+
+    private static String moonState(MilkyWayNight m) {
+        double lit = m.night().moonPhase().illuminatedFraction();
+        return "down (" + percent(lit) + " lit)";
+    }
+
+    /** Why a night has no window, in a sentence. */
+    public static String why(NoWindow none, MilkyWayNight m) {
+        ZoneId zone = m.night().zone();
+        if (none instanceof NoWindow.NeverDark never) {
+            return "Never dark: the sun only sinks to " + degrees(never.sunLowestDegrees()) + ", the least light is at "
+                    + clock(never.leastLight(), zone) + ".";
+        }
+        if (none instanceof NoWindow.MoonUp moon) {
+            return "The moon, " + percent(moon.illuminatedFraction()) + " lit, is up for all of the dark.";
+        }
+        if (none instanceof NoWindow.CoreLow low) {
+            return "The core gets no higher than " + degrees(low.highestWhileDarkDegrees()) + " while it is dark; "
+                    + plain(m.lowestCoreDegrees()) + "° is wished.";
+        }
+        return "Dark, moonless and core above " + plain(m.lowestCoreDegrees()) + "° never come together.";
+    }
+
+    /** The one thing that costs the night most, in a few words; for lists. */
+    public static String whyNotMore(MilkyWayNight m) {
+        if (m.main().isEmpty() || !(m.night().darkness() instanceof Darkness.Dark dark)) {
+            return m.noWindow().map(n -> why(n, m)).orElse("");
+        }
+        Interval window = m.main().get();
+        ZoneId zone = m.night().zone();
+        Duration lostBefore = Duration.between(dark.interval().start(), window.start());
+        Duration lostAfter = Duration.between(window.end(), dark.interval().end());
+        if (lostBefore.toMinutes() < 5 && lostAfter.toMinutes() < 5) {
+            return "all of the dark is usable";
+        }
+        boolean before = lostBefore.compareTo(lostAfter) >= 0;
+        WindowLimit limit = (before ? m.beginsWith() : m.endsWith()).orElseThrow();
+        return limit(limit, before, m, zone);
+    }
+
+    private static String limit(WindowLimit limit, boolean before, MilkyWayNight m, ZoneId zone) {
+        String at = clock(limit.at(), zone);
+        return switch (limit.cause()) {
+            case MOON -> before ? "moon up until " + at : "moonrise at " + at;
+            case CORE -> "core under " + plain(m.lowestCoreDegrees()) + "° " + (before ? "until " : "from ") + at;
+            case DARK -> before ? "dark only from " + at : "dawn at " + at;
+        };
+    }
+
+    /** What opens and what closes the window, each with its time. */
+    public static String edges(MilkyWayNight m) {
+        ZoneId zone = m.night().zone();
+        return m.main()
+                .map(w -> "Opens when " + opens(m.beginsWith().orElseThrow(), m) + " (" + clock(w.start(), zone)
+                        + "), closes when " + closes(m.endsWith().orElseThrow(), m) + " (" + clock(w.end(), zone)
+                        + ").")
+                .orElse("");
+    }
+
+    private static String opens(WindowLimit l, MilkyWayNight m) {
+        return switch (l.cause()) {
+            case DARK -> "the sun is 18° down";
+            case MOON -> "the moon has set";
+            case CORE -> "the core has climbed to " + plain(m.lowestCoreDegrees()) + "°";
+        };
+    }
+
+    private static String closes(WindowLimit l, MilkyWayNight m) {
+        return switch (l.cause()) {
+            case DARK -> "dawn begins";
+            case MOON -> "the moon rises";
+            case CORE -> "the core sinks under " + plain(m.lowestCoreDegrees()) + "°";
+        };
+    }
+
+    /** Window or the reason that there is none, for a heading. */
+    public static String heading(MilkyWayNight m) {
+        return m.main().map(w -> span(w, m.night().zone())).orElseGet(() -> {
+            String s = m.noWindow().map(MilkyWayWords::shortly).orElse("no window");
+            return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+        });
+    }
+}

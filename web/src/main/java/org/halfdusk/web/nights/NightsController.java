@@ -1,0 +1,75 @@
+package org.halfdusk.web.nights;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.sky.Night;
+import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.layout.Shell;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The coming nights at one place. */
+@Controller
+class NightsController {
+    private static final int COUNT = 60;
+
+    private final Places places;
+    private final Shoots shoots;
+    private final Planner planner;
+    private final Clock clock;
+
+    NightsController(Places places, Shoots shoots, Planner planner, Clock clock) {
+        this.places = places;
+        this.shoots = shoots;
+        this.planner = planner;
+        this.clock = clock;
+    }
+
+    @GetMapping("/")
+    String home() {
+        return "redirect:/nights";
+    }
+
+    @GetMapping("/nights")
+    String nights(
+            @RequestParam(name = "place") Optional<Long> placeId,
+            @RequestParam Optional<String> from,
+            @ModelAttribute("frame") Shell.Frame frame,
+            Model model) {
+        List<Kept<Place>> all = places.list();
+        if (all.isEmpty()) {
+            return "nights/empty";
+        }
+        Kept<Place> place = placeId.map(this::place).orElse(all.get(0));
+        LocalDate start = from.filter(f -> !f.isBlank())
+                .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
+                .orElseGet(() -> Night.dateAt(
+                        planner.sky(place.it()), clock.instant(), place.it().zone()));
+        model.addAttribute(
+                "page", NightsPage.of(place, all, planner.nights(place.it(), start, COUNT), frame.theme(), start));
+        return "nights/nights";
+    }
+
+    @PostMapping("/nights/plan")
+    String plan(@RequestParam(name = "place") long placeId, @RequestParam String night) {
+        LocalDate date = LocalDate.parse(ShootField.NIGHT.normal(night));
+        long id = shoots.add(planner.newShoot(place(placeId), date, clock.instant()));
+        return "redirect:/shoots/" + id + "/night";
+    }
+
+    private Kept<Place> place(long id) {
+        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+    }
+}

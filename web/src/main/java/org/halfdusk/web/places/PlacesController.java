@@ -1,0 +1,111 @@
+package org.halfdusk.web.places;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.NotFound;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Places as a list, added and edited. */
+@Controller
+class PlacesController {
+    private final Places places;
+
+    PlacesController(Places places) {
+        this.places = places;
+    }
+
+    @GetMapping("/places")
+    String list(@RequestParam(defaultValue = "0") long deleted, Model model) {
+        model.addAttribute("places", places.list().stream().map(PlaceLine::of).toList());
+        model.addAttribute("deleted", deleted);
+        return "places/places";
+    }
+
+    @GetMapping("/places/new")
+    String fresh(Model model) {
+        return form(model, PlaceForm.fresh(), 0);
+    }
+
+    @GetMapping("/places/{id}")
+    String open(@PathVariable long id, Model model) {
+        return form(model, PlaceForm.of(place(id).it()), id);
+    }
+
+    @PostMapping("/places")
+    String add(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        return save(0, typed, model, response);
+    }
+
+    @PostMapping("/places/{id}")
+    String update(
+            @PathVariable long id, @RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        place(id);
+        return save(id, typed, model, response);
+    }
+
+    private String save(long id, Map<String, String> typed, Model model, HttpServletResponse response) {
+        PlaceForm form = new PlaceForm(typed, new FormErrors(typed));
+        Place place = form.read();
+        if (place == null) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            return form(model, form, id);
+        }
+        if (id == 0) {
+            places.add(place);
+        } else {
+            places.update(id, place);
+        }
+        return "redirect:/places";
+    }
+
+    @PostMapping("/places/{id}/delete")
+    String delete(@PathVariable long id, Model model, HttpServletResponse response) {
+        Kept<Place> place = place(id);
+        if (!places.usedBy(id).isEmpty()) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            PlaceForm form = PlaceForm.of(place.it());
+            form.errors()
+                    .add(
+                            "form",
+                            "this place cannot be deleted: used by " + String.join(", ", places.usedBy(id))
+                                    + ". Move or delete these shoots first");
+            return form(model, form, id);
+        }
+        places.delete(id);
+        return "redirect:/places?deleted=" + id;
+    }
+
+    @PostMapping("/places/{id}/restore")
+    String restore(@PathVariable long id) {
+        if (!places.restore(id)) {
+            throw unknown(id);
+        }
+        return "redirect:/places";
+    }
+
+    private String form(Model model, PlaceForm form, long id) {
+        model.addAttribute("form", form);
+        model.addAttribute("id", id);
+        model.addAttribute("usedBy", id == 0 ? List.of() : places.usedBy(id));
+        return "places/place";
+    }
+
+    private Kept<Place> place(long id) {
+        return places.find(id).orElseThrow(() -> unknown(id));
+    }
+
+    private static NotFound unknown(long id) {
+        return new NotFound("There is no place number " + id + ".");
+    }
+}

@@ -1,0 +1,109 @@
+package org.halfdusk.web.shoot;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.web.layout.NotFound;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Shoots as a list. */
+@Controller
+class ShootsController {
+    private final Shoots shoots;
+    private final Places places;
+    private final Planner planner;
+    private final ShootEditing editing;
+
+    ShootsController(Shoots shoots, Places places, Planner planner, ShootEditing editing) {
+        this.shoots = shoots;
+        this.places = places;
+        this.planner = planner;
+        this.editing = editing;
+    }
+
+    @GetMapping("/shoots")
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "0") long deleted,
+            @RequestParam(defaultValue = "0") long moved,
+            Model model) {
+        model.addAttribute("page", page(q, deleted, moved, ShootEditing.untouched(), 0));
+        return "shoot/shoots";
+    }
+
+    private ShootsPage page(String q, long deleted, long moved, ShootEditing.Result result, long tried) {
+        List<Kept<Shoot>> found = shoots.list(q);
+        return ShootsPage.of(
+                q, deleted, moved, found, id -> places.find(id).orElseThrow().it(), planner, result, tried);
+    }
+
+    @GetMapping("/shoots/{id}")
+    String open(@PathVariable long id) {
+        return "redirect:/shoots/" + id + "/night";
+    }
+
+    @PostMapping("/shoots/{id}/duplicate")
+    String duplicate(@PathVariable long id) {
+        long copy = shoots.duplicate(id).orElseThrow(() -> unknown(id));
+        return "redirect:/shoots/" + copy + "/night";
+    }
+
+    @PostMapping("/shoots/{id}/move")
+    String move(
+            @PathVariable long id, @RequestParam Map<String, String> form, Model model, HttpServletResponse response) {
+        Map<String, String> only = Map.of(
+                ShootField.NIGHT.name(),
+                form.getOrDefault("NIGHT", ""),
+                "was.NIGHT",
+                form.getOrDefault("was.NIGHT", ""));
+        ShootEditing.Result result = editing.apply(id, only);
+        if (result.saved()) {
+            return "redirect:/shoots?moved=" + id;
+        }
+        response.setStatus(result.clash().isPresent() ? HttpStatus.CONFLICT.value() : HttpStatus.BAD_REQUEST.value());
+        model.addAttribute("page", page("", 0, 0, result, id));
+        return "shoot/shoots";
+    }
+
+    @PostMapping("/shoots/{id}/delete")
+    String delete(@PathVariable long id) {
+        if (!shoots.delete(id)) {
+            throw unknown(id);
+        }
+        return "redirect:/shoots?deleted=" + id;
+    }
+
+    @PostMapping("/shoots/{id}/restore")
+    String restore(@PathVariable long id) {
+        if (!shoots.restore(id)) {
+            throw unknown(id);
+        }
+        return "redirect:/shoots";
+    }
+
+    @PostMapping("/shoots/{id}/undo")
+    String undo(@PathVariable long id, @RequestParam(defaultValue = "night") String step) {
+        if (shoots.find(id).isEmpty()) {
+            throw unknown(id);
+        }
+        shoots.undo(id);
+        String safe = step.equals("expose") || step.equals("list") ? step : "night";
+        return safe.equals("list") ? "redirect:/shoots" : "redirect:/shoots/" + id + "/" + safe;
+    }
+
+    private static NotFound unknown(long id) {
+        return new NotFound("There is no shoot number " + id + ", or it was deleted.");
+    }
+}
