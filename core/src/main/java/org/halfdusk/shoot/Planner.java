@@ -44,11 +44,12 @@ public final class Planner {
                 .toList();
     }
 
-    /** The best of some nights, the earliest of equals; nothing where none has a window. */
+    /** The best of some nights, of equals that with more hours, then the earliest; nothing where none has a window. */
     public static Optional<MilkyWayNight> best(List<MilkyWayNight> nights) {
         return nights.stream()
                 .filter(n -> n.main().isPresent())
                 .max(Comparator.comparingInt((MilkyWayNight n) -> n.score().total())
+                        .thenComparingDouble(MilkyWayNight::windowHours)
                         .thenComparing(n -> n.night().date(), Comparator.reverseOrder()));
     }
 

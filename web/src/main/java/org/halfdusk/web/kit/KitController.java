@@ -143,6 +143,7 @@ class KitController {
     private String form(Model model, KitForm form, long id) {
         model.addAttribute("form", form);
         model.addAttribute("id", id);
+        model.addAttribute("heading", id == 0 ? "New " + form.what() : form.text("name"));
         model.addAttribute("usedBy", id == 0 ? List.of() : kits.usedBy(form.kind(), id));
         return "kit/item";
     }

@@ -45,7 +45,8 @@ public record NightStrip(
 
     public record Label(String x, String text, String anchor) {}
 
-    public record Playhead(String x, String text, String iso) {}
+    /** @param minutes from the strip's start */
+    public record Playhead(String x, String text, long minutes) {}
 
     /** The axis of a night by itself: an hour before sunset to an hour after sunrise, on half hours. */
     public static Interval axisOf(Night night) {
@@ -94,14 +95,32 @@ public record NightStrip(
         return new NightStrip(
                 axis,
                 zone,
-                sky,
+                changes(sky),
                 line(course, scale, Night.Course::core),
                 line(course, scale, Night.Course::moon),
                 windows,
                 labelled ? ticks(axis, zone, scale) : List.of(),
                 labelled ? labels(night, axis, scale) : List.of(),
-                playhead.map(p -> new Playhead(scale.percent(p), Words.clock(p, zone), p.toString())),
+                playhead.map(p -> new Playhead(
+                        scale.percent(p),
+                        Words.clock(p, zone),
+                        Duration.between(axis.start(), p).toMinutes())),
                 words(m));
+    }
+
+    /** The stops without those inside a run of one colour. */
+    private static List<Stop> changes(List<Stop> stops) {
+        List<Stop> kept = new ArrayList<>();
+        for (int i = 0; i < stops.size(); i++) {
+            boolean inside = i > 0
+                    && i + 1 < stops.size()
+                    && stops.get(i - 1).colour().equals(stops.get(i).colour())
+                    && stops.get(i + 1).colour().equals(stops.get(i).colour());
+            if (!inside) {
+                kept.add(stops.get(i));
+            }
+        }
+        return kept;
     }
 
     /** How much of the wash a Moon gives: by its lit share and height, for the eye; the exposure has its own figures. */

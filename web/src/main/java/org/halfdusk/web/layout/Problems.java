@@ -14,7 +14,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Errors as pages: what is wrong, what is allowed, where to go. Never a stack trace. */
-@ControllerAdvice(basePackages = "org.halfdusk.web")
+@ControllerAdvice
 class Problems {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 

@@ -37,8 +37,8 @@ public record CoreArc(
     private static final int GROUND = 222;
     private static final double LEFT = 44;
 
-    /** A moment on the way. */
-    public record Dot(String x, String y, String text, String textX, String textY) {}
+    /** A moment on the way; often: an odd hour, left out where there is little room. */
+    public record Dot(String x, String y, String text, String textX, String textY, boolean often) {}
 
     /** Something before the sky, to scale. */
     public record Shape(String x, String y, String width, String height, String name, String nameX) {}
@@ -137,7 +137,7 @@ public record CoreArc(
         Dot dot(HorizontalPosition p, String text) {
             double x = x(p.azimuth());
             double y = y(p.altitude().degrees());
-            return new Dot(number(x), number(y), text, number(x), number(y - 10));
+            return new Dot(number(x), number(y), text, number(x), number(y - 10), text.charAt(1) % 2 != 0);
         }
 
         Shape shape(ForegroundObject o) {

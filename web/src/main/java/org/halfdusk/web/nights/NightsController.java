@@ -2,6 +2,7 @@ package org.halfdusk.web.nights;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.place.Place;
@@ -52,7 +53,7 @@ class NightsController {
         if (all.isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place = placeId.map(this::place).orElse(all.get(0));
+        Kept<Place> place = placeId.map(this::place).orElseGet(() -> usual(all));
         LocalDate start = from.filter(f -> !f.isBlank())
                 .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
                 .orElseGet(() -> Night.dateAt(
@@ -67,6 +68,15 @@ class NightsController {
         LocalDate date = LocalDate.parse(ShootField.NIGHT.normal(night));
         long id = shoots.add(planner.newShoot(place(placeId), date, clock.instant()));
         return "redirect:/shoots/" + id + "/night";
+    }
+
+    /** Where the person last planned to be; the first of the list before any shoot. */
+    private Kept<Place> usual(List<Kept<Place>> all) {
+        return shoots.list("").stream()
+                .max(Comparator.comparing(s -> s.it().savedAt()))
+                .flatMap(s ->
+                        all.stream().filter(p -> p.id() == s.it().placeId()).findFirst())
+                .orElse(all.get(0));
     }
 
     private Kept<Place> place(long id) {

@@ -97,6 +97,7 @@ class PlacesController {
     private String form(Model model, PlaceForm form, long id) {
         model.addAttribute("form", form);
         model.addAttribute("id", id);
+        model.addAttribute("heading", id == 0 ? "New place" : form.text("name"));
         model.addAttribute("usedBy", id == 0 ? List.of() : places.usedBy(id));
         return "places/place";
     }

@@ -1,0 +1,136 @@
+package org.halfdusk.web.api;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.place.Observer;
+import org.halfdusk.sky.EventType;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.MoonPhase;
+import org.halfdusk.sky.Refraction;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.SkyEvents;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Where bodies stand and when they cross the horizon. */
+@RestController
+@RequestMapping("/api/v1")
+class SkyApi {
+    private final Ephemeris ephemeris;
+
+    SkyApi(Ephemeris ephemeris) {
+        this.ephemeris = ephemeris;
+    }
+
+    record Place(double altitude, double azimuth) {}
+
+    record SunPlace(
+            double altitude,
+            double azimuth,
+            double refractedAltitude,
+            double rightAscension,
+            double declination,
+            double distanceKm,
+            double diameter) {}
+
+    record MoonPlace(
+            double altitude,
+            double azimuth,
+            double refractedAltitude,
+            double rightAscension,
+            double declination,
+            double distanceKm,
+            double diameter,
+            double illuminatedFraction,
+            double phaseAngle) {}
+
+    record SkyAnswer(SunPlace sun, MoonPlace moon, Place galacticCentre, Place galacticNorthPole) {}
+
+    record EventAnswer(EventType type, Instant at, double azimuth, double altitude) {}
+
+    @GetMapping("/sky")
+    SkyAnswer sky(@RequestParam Map<String, String> parameters) {
+        Query query = new Query(parameters);
+        var observer = query.observer();
+        Instant at = query.instant("at");
+        DeltaT deltaT = query.deltaT();
+        query.check();
+        Sky sky = Sky.over(observer.orElseThrow(), ephemeris, deltaT);
+        return new SkyAnswer(
+                sun(sky, at),
+                moon(sky, at),
+                place(sky, Body.GALACTIC_CENTRE, at),
+                place(sky, Body.GALACTIC_NORTH_POLE, at));
+    }
+
+    private static SunPlace sun(Sky sky, Instant at) {
+        HorizontalPosition p = sky.at(Body.SUN, at);
+        Vector v = sky.geocentric(Body.SUN, at);
+        return new SunPlace(
+                p.altitude().degrees(),
+                p.azimuth().degrees(),
+                Refraction.STANDARD.apparent(p.altitude().degrees()),
+                Math.toDegrees(v.longitudeRad()),
+                Math.toDegrees(v.latitudeRad()),
+                v.length(),
+                sky.diameterDegrees(Body.SUN, at));
+    }
+
+    private static MoonPlace moon(Sky sky, Instant at) {
+        HorizontalPosition p = sky.at(Body.MOON, at);
+        Vector v = sky.geocentric(Body.MOON, at);
+        MoonPhase phase = sky.moonPhase(at);
+        return new MoonPlace(
+                p.altitude().degrees(),
+                p.azimuth().degrees(),
+                Refraction.STANDARD.apparent(p.altitude().degrees()),
+                Math.toDegrees(v.longitudeRad()),
+                Math.toDegrees(v.latitudeRad()),
+                v.length(),
+                sky.diameterDegrees(Body.MOON, at),
+                phase.illuminatedFraction(),
+                phase.phaseAngleDegrees());
+    }
+
+    private static Place place(Sky sky, Body body, Instant at) {
+        HorizontalPosition p = sky.at(body, at);
+        return new Place(p.altitude().degrees(), p.azimuth().degrees());
+    }
+
+    @GetMapping("/events")
+    Map<String, List<EventAnswer>> events(@RequestParam Map<String, String> parameters) {
+        Query query = new Query(parameters);
+        var observer = query.observer();
+        Instant from = query.instant("from");
+        Instant to = query.instant("to");
+        DeltaT deltaT = query.deltaT();
+        List<EventType> types = query.list("types", EventType.class);
+        query.refuseIf(
+                !from.isBefore(to) || Duration.between(from, to).compareTo(Duration.ofDays(SkyEvents.LONGEST_DAYS)) > 0,
+                "to",
+                "after from, at most " + SkyEvents.LONGEST_DAYS + " days");
+        query.check();
+        Observer place = observer.orElseThrow();
+        Sky sky = Sky.over(place, ephemeris, deltaT);
+        EnumSet<EventType> wanted = EnumSet.noneOf(EventType.class);
+        wanted.addAll(types);
+        List<EventAnswer> events = SkyEvents.find(sky, Interval.of(from, to), wanted).stream()
+                .map(e -> new EventAnswer(
+                        e.type(),
+                        e.at(),
+                        e.position().azimuth().degrees(),
+                        e.position().altitude().degrees()))
+                .toList();
+        return Map.of("events", events);
+    }
+}
