@@ -91,8 +91,13 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
         Vector close = star.aboutZ(half);
         double scale = focalMm * 1000 / pixelPitchMicrometres;
         return new Path(
-                scale * (close.dot(east) / close.dot(axis) - open.dot(east) / open.dot(axis)),
-                scale * (close.dot(north) / close.dot(axis) - open.dot(north) / open.dot(axis)));
+                scale * (across(close, east, axis) - across(open, east, axis)),
+                scale * (across(close, north, axis) - across(open, north, axis)));
+    }
+
+    /** Tangent-plane coordinate; beyond 89.9° from the axis no rectilinear frame reaches, so it stops there. */
+    private static double across(Vector star, Vector side, Vector axis) {
+        return star.dot(side) / Math.max(star.dot(axis), 0.0017);
     }
 
     /** Length-to-width of a recorded star with a trail of the given length: √(1 + L²/(12 σ²)). */

@@ -1,0 +1,85 @@
+package org.halfdusk;
+
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
+
+/** The rooms of the core: what may lean on what. */
+class HouseTest {
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("org.halfdusk");
+
+    private static void holds(ArchRule rule) {
+        rule.check(CORE);
+    }
+
+    @Test
+    void onlyTheJdkAndAnnotations() {
+        holds(classes()
+                .should()
+                .onlyDependOnClassesThat(resideInAnyPackage("org.halfdusk..", "java..", "org.jspecify.annotations..")));
+    }
+
+    @Test
+    void noClockNoFilesNoNetwork() {
+        holds(noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.nio.file..", "java.net..", "java.sql..", "javax.."));
+        holds(noClasses().should().callMethod(java.time.Instant.class, "now"));
+        holds(noClasses().should().callMethod(java.time.LocalDate.class, "now"));
+        holds(noClasses().should().callMethod(System.class, "currentTimeMillis"));
+    }
+
+    @Test
+    void roomsLeanOneWay() {
+        holds(layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("angle")
+                .definedBy("org.halfdusk.angle..")
+                .layer("time")
+                .definedBy("org.halfdusk.time..")
+                .layer("place")
+                .definedBy("org.halfdusk.place..")
+                .layer("ephemeris")
+                .definedBy("org.halfdusk.ephemeris..")
+                .layer("sky")
+                .definedBy("org.halfdusk.sky..")
+                .layer("optics")
+                .definedBy("org.halfdusk.optics..")
+                .layer("exposure")
+                .definedBy("org.halfdusk.exposure..")
+                .layer("shoot")
+                .definedBy("org.halfdusk.shoot..")
+                .whereLayer("shoot")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("exposure")
+                .mayOnlyBeAccessedByLayers("shoot")
+                .whereLayer("optics")
+                .mayOnlyBeAccessedByLayers("exposure", "shoot")
+                .whereLayer("sky")
+                .mayOnlyBeAccessedByLayers("optics", "exposure", "shoot")
+                .whereLayer("ephemeris")
+                .mayOnlyBeAccessedByLayers("sky", "shoot")
+                .whereLayer("place")
+                .mayOnlyBeAccessedByLayers("sky", "optics", "shoot")
+                .whereLayer("time")
+                .mayOnlyBeAccessedByLayers("place", "ephemeris", "sky", "exposure", "shoot"));
+    }
+
+    @Test
+    void namesAreNotionsOfTheJob() {
+        holds(noClasses().should().haveSimpleNameEndingWith("Util"));
+        holds(noClasses().should().haveSimpleNameEndingWith("Helper"));
+        holds(noClasses().should().haveSimpleNameEndingWith("Manager"));
+        holds(noClasses().should().haveSimpleNameEndingWith("Service"));
+    }
+}

@@ -1,0 +1,257 @@
+package org.halfdusk.store;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.Wishes;
+import org.jooq.exception.IntegrityConstraintViolationException;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The file as people rely on it: what was saved comes back, is merged, is undone. */
+class StoreTest {
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2027-05-24T18:00:00Z"), ZoneOffset.UTC);
+    private static final Place TOWER = new Place(
+            "Old Watchtower",
+            Observer.of(35.952, -3.048, 62),
+            ZoneId.of("Europe/Madrid"),
+            21.4,
+            List.of(new ForegroundObject("Watchtower", 18, 7, Azimuth.ofDegrees(171.2), 64, 1)),
+            "south car park");
+    private static final Camera CAMERA = new Camera(
+            "full frame",
+            new Sensor(35.9, 23.9, 7008, 4672),
+            100,
+            25600,
+            1 / 8000.0,
+            30,
+            true,
+            35,
+            10,
+            30,
+            100,
+            400,
+            150);
+    private static final Lens LENS = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);
+
+    @TempDir
+    Path folder;
+
+    private Database database;
+    private StoredPlaces places;
+    private StoredKits kits;
+    private StoredShoots shoots;
+
+    @BeforeEach
+    void open() {
+        database = Database.open(folder, CLOCK);
+        places = new StoredPlaces(database, CLOCK);
+        kits = new StoredKits(database, CLOCK);
+        shoots = new StoredShoots(database, CLOCK);
+    }
+
+    @AfterEach
+    void close() {
+        database.close();
+    }
+
+    private long shoot() {
+        long place = places.add(TOWER);
+        Shoot.ShootRig rig = new Shoot.ShootRig(
+                kits.add(CAMERA), kits.add(LENS), Optional.empty(), 18, Optional.empty(), Wishes.DEFAULT);
+        return shoots.add(new Shoot(
+                Subject.MILKY_WAY, place, LocalDate.of(2027, 6, 4), "Core over the tower", rig, "", CLOCK.instant()));
+    }
+
+    private Shoots.Outcome change(long id, ShootField field, String was, String value) {
+        return shoots.change(id, Map.of(field, new Shoots.Edit(was, value)));
+    }
+
+    @Test
+    void everythingIsThereAfterReopening() {
+        long id = shoot();
+        change(id, ShootField.APERTURE, "", "2.8");
+        Shoot before = shoots.find(id).orElseThrow().it();
+        close();
+        open();
+        assertEquals(before, shoots.find(id).orElseThrow().it());
+        assertEquals(TOWER, places.find(before.placeId()).orElseThrow().it());
+        assertEquals(CAMERA, kits.camera(before.rig().cameraId()).orElseThrow().it());
+        assertEquals(LENS, kits.lens(before.rig().lensId()).orElseThrow().it());
+        assertEquals(2.8, before.rig().wishes().pinnedAperture().orElseThrow());
+    }
+
+    @Test
+    void changesOfDifferentFieldsMerge() {
+        long id = shoot();
+        // Two tabs have seen the same state; each changes another field.
+        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, ShootField.TITLE, "Core over the tower", "Mine"));
+        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, ShootField.NIGHT, "2027-06-04", "2027-06-05"));
+        Shoot s = shoots.find(id).orElseThrow().it();
+        assertEquals("Mine", s.title());
+        assertEquals(LocalDate.of(2027, 6, 5), s.night());
+    }
+
+    @Test
+    void changesOfTheSameFieldClashAndOverwriteNothing() {
+        long id = shoot();
+        change(id, ShootField.TITLE, "Core over the tower", "First");
+        Shoots.Outcome.Conflict c = assertInstanceOf(
+                Shoots.Outcome.Conflict.class, change(id, ShootField.TITLE, "Core over the tower", "Second"));
+        assertEquals("First", c.theirs());
+        assertEquals("Second", c.yours());
+        assertEquals("First", shoots.find(id).orElseThrow().it().title());
+        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, ShootField.TITLE, "First", "Second"));
+    }
+
+    @Test
+    void undoTakesBackOneSaveAtATime() {
+        long id = shoot();
+        shoots.change(
+                id,
+                Map.of(
+                        ShootField.TITLE, new Shoots.Edit("Core over the tower", "A"),
+                        ShootField.ISO, new Shoots.Edit("", "3200")));
+        change(id, ShootField.TITLE, "A", "B");
+        assertEquals(2, shoots.undoable(id));
+        assertTrue(shoots.undo(id));
+        assertEquals("A", shoots.find(id).orElseThrow().it().title());
+        assertTrue(shoots.undo(id));
+        assertEquals("Core over the tower", shoots.find(id).orElseThrow().it().title());
+        assertTrue(shoots.find(id).orElseThrow().it().rig().wishes().pinnedIso().isEmpty());
+        assertFalse(shoots.undo(id));
+    }
+
+    @Test
+    void fiftyChangesCanBeUndone() {
+        long id = shoot();
+        String was = "Core over the tower";
+        for (int i = 0; i < 60; i++) {
+            change(id, ShootField.TITLE, was, "title " + i);
+            was = "title " + i;
+        }
+        assertEquals(50, shoots.undoable(id));
+    }
+
+    @Test
+    void deletedThingsHideAndComeBack() {
+        long id = shoot();
+        assertTrue(shoots.delete(id));
+        assertTrue(shoots.find(id).isEmpty());
+        assertEquals(List.of(), shoots.list(""));
+        assertTrue(shoots.restore(id));
+        assertEquals(1, shoots.list("").size());
+
+        long place = shoots.find(id).orElseThrow().it().placeId();
+        assertEquals(List.of("Core over the tower"), places.usedBy(place));
+        places.delete(place);
+        assertEquals(List.of(), places.list());
+        assertTrue(places.find(place).isPresent(), "shoots may still stand on it");
+        assertTrue(places.restore(place));
+    }
+
+    @Test
+    void searchFindsByTitleAndPlaceAndTakesSignsLiterally() {
+        long id = shoot();
+        change(id, ShootField.TITLE, "Core over the tower", "100%_sure");
+        assertEquals(1, shoots.list("WATCH").size());
+        assertEquals(1, shoots.list("100%").size());
+        assertEquals(1, shoots.list("%_s").size());
+        assertEquals(0, shoots.list("%x").size());
+    }
+
+    @Test
+    void aCopyStandsAlone() {
+        long id = shoot();
+        long copy = shoots.duplicate(id).orElseThrow();
+        change(copy, ShootField.TITLE, "Core over the tower (copy)", "Other");
+        assertEquals("Core over the tower", shoots.find(id).orElseThrow().it().title());
+        assertEquals(Optional.empty(), shoots.duplicate(9999));
+    }
+
+    @Test
+    void aShootWithoutItsPlaceCannotBeWritten() {
+        long id = shoot();
+        assertThrows(
+                IntegrityConstraintViolationException.class,
+                () -> change(id, ShootField.PLACE, shoots.fields(id).getOrDefault(ShootField.PLACE, ""), "4711"));
+        assertEquals(0, shoots.undoable(id), "the refused change left no trace");
+    }
+
+    @Test
+    void kitIsUpdatedInPlace() {
+        long lens = kits.add(LENS);
+        long converter = kits.add(new Converter("1.4×", 1.4));
+        assertTrue(kits.update(lens, new Lens("20 mm f/1.8", 20, 20, 1.8, 1.8, 16, 2.8)));
+        assertTrue(kits.update(converter, new Converter("2×", 2)));
+        assertEquals("20 mm f/1.8", kits.lens(lens).orElseThrow().it().name());
+        assertEquals(2, kits.converter(converter).orElseThrow().it().factor());
+        assertFalse(kits.update(999, CAMERA));
+        kits.delete(Kits.Kind.LENS, lens);
+        assertEquals(List.of(), kits.lenses());
+        kits.restore(Kits.Kind.LENS, lens);
+        assertEquals(1, kits.lenses().size());
+    }
+
+    /** Reading and then writing by many at once: every save counts, none fails for a locked file. */
+    @Test
+    void manyWritersTakeTurns() throws Exception {
+        long id = shoot();
+        ExecutorService threads = Executors.newFixedThreadPool(8);
+        try {
+            List<Callable<Boolean>> saves = IntStream.range(0, 80)
+                    .<Callable<Boolean>>mapToObj(i -> () -> {
+                        String seen = shoots.fields(id).getOrDefault(ShootField.NOTES, "");
+                        return change(id, ShootField.NOTES, seen, "note " + i) instanceof Shoots.Outcome.Unknown;
+                    })
+                    .toList();
+            for (Future<Boolean> f : threads.invokeAll(saves)) {
+                assertFalse(f.get());
+            }
+        } finally {
+            threads.shutdown();
+        }
+        assertTrue(shoots.find(id).orElseThrow().it().notes().startsWith("note "));
+    }
+
+    @Test
+    void factsAreOverwritten() {
+        Facts facts = new Facts(database);
+        assertEquals(Optional.empty(), facts.get("x"));
+        facts.put("x", "1");
+        facts.put("x", "2");
+        assertEquals(Optional.of("2"), facts.get("x"));
+    }
+}

@@ -1,0 +1,85 @@
+package org.halfdusk.web;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The whole application on a port of its own, with a data folder of its own, to be asked over HTTP. */
+public final class App implements AutoCloseable {
+    private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
+
+    private final ConfigurableApplicationContext context;
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+
+    private App(ConfigurableApplicationContext context) {
+        this.context = context;
+    }
+
+    public static App demo(Path data) {
+        return start(data, "demo");
+    }
+
+    /** Without the demo's world and clock. */
+    public static App empty(Path data) {
+        return start(data);
+    }
+
+    private static App start(Path data, String... profiles) {
+        return new App(new SpringApplicationBuilder(HalfDusk.class)
+                .profiles(profiles)
+                .run("--server.port=0", "--halfdusk.data=" + data, "--spring.main.register-shutdown-hook=false"));
+    }
+
+    public String url(String path) {
+        return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + path;
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    public HttpResponse<String> get(String path) throws IOException, InterruptedException {
+        return http.send(HttpRequest.newBuilder(URI.create(url(path))).build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** Sends a form as a page would, with its token; redirects are not followed. */
+    public HttpResponse<String> post(String path, Map<String, String> form) throws IOException, InterruptedException {
+        Matcher token = TOKEN.matcher(get("/keys").body());
+        String csrf = token.find() ? token.group(1) : "";
+        return send(path, form, csrf);
+    }
+
+    public HttpResponse<String> send(String path, Map<String, String> form, String csrf)
+            throws IOException, InterruptedException {
+        String body = form.entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&"));
+        HttpRequest request = HttpRequest.newBuilder(URI.create(url(path)))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + encode(csrf) + (body.isEmpty() ? "" : "&" + body)))
+                .build();
+        return http.send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private static String encode(String s) {
+        return URLEncoder.encode(s, StandardCharsets.UTF_8);
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,149 @@
+package org.halfdusk.web.api;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.util.Set;
+import java.util.TreeSet;
+import org.halfdusk.web.App;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The JSON contract over HTTP. */
+class ApiTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    @TempDir
+    static Path data;
+
+    private static App app;
+
+    @BeforeAll
+    static void start() {
+        app = App.demo(data);
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    private static JsonNode get(String path) throws Exception {
+        HttpResponse<String> r = app.get("/api/v1" + path);
+        assertEquals(200, r.statusCode(), r.body());
+        assertTrue(r.headers().firstValue("Content-Type").orElse("").startsWith("application/json"));
+        return JSON.readTree(r.body());
+    }
+
+    private static JsonNode refused(String path) throws Exception {
+        HttpResponse<String> r = app.get("/api/v1" + path);
+        assertEquals(400, r.statusCode(), r.body());
+        assertEquals(
+                "application/problem+json",
+                r.headers().firstValue("Content-Type").orElse(""));
+        return JSON.readTree(r.body());
+    }
+
+    @Test
+    void workedExposure() throws Exception {
+        JsonNode e = get("/exposure/sky?skyBrightness=21.4&aperture=2&seconds=20&iso=2500");
+        assertEquals(5.01, e.get("stopsUnderClipping").asDouble(), 0.005);
+        assertEquals(0.206, e.get("histogramPosition").asDouble(), 0.0005);
+    }
+
+    @Test
+    void workedSharpness() throws Exception {
+        JsonNode s = get("/sharpness?focalLength=18&aperture=2&pixelPitch=5.12&crop=1&declination=0")
+                .get("schools");
+        assertEquals("NPF_1", s.get(2).get("name").asString());
+        assertEquals(5.87, s.get(2).get("seconds").asDouble(), 0.005);
+        assertEquals(25, s.get(0).get("dial").asDouble());
+        assertEquals(25.4, s.get(0).get("realSeconds").asDouble(), 0.01);
+    }
+
+    /** The first row of the reference positions: Lisbon, 2026-04-09. */
+    @Test
+    void sunOfTheReference() throws Exception {
+        JsonNode sun = get("/sky?lat=38.72&lon=-9.14&at=2026-04-09T13:58:52.081Z&deltaT=68.8678")
+                .get("sun");
+        assertEquals(54.0539705, sun.get("altitude").asDouble(), 0.5 / 3600);
+        assertEquals(215.6497848, sun.get("azimuth").asDouble(), 0.5 / 3600);
+        assertEquals(18.2100177, sun.get("rightAscension").asDouble(), 0.5 / 3600);
+        assertTrue(sun.get("refractedAltitude").asDouble() > sun.get("altitude").asDouble());
+    }
+
+    @Test
+    void eventsOfOneDayInOrderAndByType() throws Exception {
+        String day = "/events?lat=35.95&lon=-3.05&from=2027-06-04T12:00:00Z&to=2027-06-05T12:00:00Z";
+        JsonNode all = get(day).get("events");
+        String before = "";
+        for (JsonNode e : all) {
+            assertTrue(before.compareTo(e.get("at").asString()) <= 0);
+            before = e.get("at").asString();
+        }
+        assertEquals(14, all.size());
+        JsonNode two = get(day + "&types=SUNSET,SUNRISE").get("events");
+        assertEquals(2, two.size());
+        assertEquals(-50 / 60.0, two.get(0).get("altitude").asDouble(), 0.5 / 3600);
+    }
+
+    @Test
+    void everyWrongParameterIsNamed() throws Exception {
+        JsonNode p = refused("/sky?lat=97&lon=x&at=2200&deltaT=999").get("parameters");
+        Set<String> names = new TreeSet<>();
+        p.forEach(w -> names.add(w.get("name").asString() + "=" + w.get("value").asString()));
+        assertEquals(Set.of("lat=97", "lon=x", "at=2200", "deltaT=999"), names);
+        refused("/events?lat=1&lon=1&from=2027-01-01T00:00:00Z&to=2029-01-01T00:00:00Z");
+        refused("/events?lat=1&lon=1&from=2027-01-01T00:00:00Z&to=2027-02-01T00:00:00Z&types=BREAKFAST");
+        refused("/sharpness?focalLength=18&aperture=0&pixelPitch=5&crop=1&declination=NaN");
+        refused("/exposure/sky?skyBrightness=21&aperture=2&seconds=1&iso=-100");
+    }
+
+    @Test
+    void answersAtThePoleAreNumbers() throws Exception {
+        String body = get("/sharpness?focalLength=8&aperture=2&pixelPitch=5&crop=1&declination=90")
+                        .toString()
+                + get("/sky?lat=90&lon=0&at=2027-06-04T00:00:00Z");
+        assertTrue(!body.contains("NaN") && !body.contains("Infinity"), body);
+    }
+
+    @Test
+    void theDescriptionHasEveryPathAndNoOther() throws Exception {
+        Set<String> described = new TreeSet<>(get("/openapi.json").get("paths").propertyNames());
+        Set<String> mapped = new TreeSet<>();
+        app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((info, method) -> {
+            for (String pattern : info.getPatternValues()) {
+                if (pattern.startsWith("/api/v1/") && !pattern.endsWith("openapi.json")) {
+                    mapped.add(pattern.substring("/api/v1".length()));
+                }
+            }
+        });
+        assertEquals(mapped, described);
+    }
+
+    /** Required parameters of the description are those whose absence is refused. */
+    @Test
+    void theDescriptionsRequiredParametersAreRequired() throws Exception {
+        JsonNode paths = get("/openapi.json").get("paths");
+        for (String path : paths.propertyNames()) {
+            Set<String> required = new TreeSet<>();
+            for (JsonNode p : paths.get(path).get("get").get("parameters")) {
+                if (p.get("required").asBoolean()) {
+                    required.add(p.get("name").asString());
+                }
+            }
+            Set<String> missed = new TreeSet<>();
+            refused(path)
+                    .get("parameters")
+                    .forEach(w -> missed.add(w.get("name").asString()));
+            assertTrue(missed.containsAll(required), path + " refuses " + missed + ", described " + required);
+        }
+    }
+}

@@ -1,0 +1,315 @@
+package org.halfdusk.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.SelectOption;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.halfdusk.web.App;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The main paths in a real browser. */
+class BrowserPathTest {
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    @TempDir
+    static Path data;
+
+    private static Playwright playwright;
+    private static Browser browser;
+    private static App app;
+
+    private BrowserContext context;
+    private Page page;
+    private final List<String> console = new ArrayList<>();
+
+    @BeforeAll
+    static void start() {
+        app = App.demo(data);
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(FLAGS));
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        playwright.close();
+        app.close();
+    }
+
+    @BeforeEach
+    void open() {
+        fresh(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    }
+
+    private void fresh(Browser.NewContextOptions options) {
+        if (context != null) {
+            context.close();
+        }
+        context = browser.newContext(options);
+        context.setDefaultTimeout(20_000);
+        page = context.newPage();
+        page.onConsoleMessage(m -> console.add(m.type() + ": " + m.text()));
+        page.onPageError(console::add);
+    }
+
+    @AfterEach
+    void quiet() {
+        context.close();
+        assertEquals(List.of(), console, "the console stays empty");
+    }
+
+    private void go(String path) {
+        page.navigate(app.url(path));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator caption() {
+        return page.locator("footer.caption");
+    }
+
+    @Test
+    void fromTheBestNightToASavedShootThatOutlivesARestart() {
+        go("/");
+        page.getByText("Plan this night").first().click();
+        page.waitForURL(Pattern.compile(".*/shoots/\\d+/night.*"));
+        String id = page.url().replaceAll(".*/shoots/(\\d+)/.*", "$1");
+        assertThat(page.locator("#title")).hasValue("Core over the watchtower");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Expose")))
+                .click();
+        assertThat(caption()).containsText("f/2");
+        assertThat(caption()).containsText("18 mm upright");
+        page.locator("#LENS").selectOption(new SelectOption().setLabel("14–30 mm f/4"));
+        assertThat(caption()).containsText("f/4");
+        assertThat(page.locator("aside")).containsText("Why f/4");
+
+        app.close();
+        app = App.demo(data);
+        go("/shoots/" + id + "/expose");
+        assertThat(caption()).containsText("f/4");
+        go("/shoots");
+        assertThat(page.locator("main li")).hasCount(2);
+    }
+
+    @Test
+    void undoBringsTheLensBack() {
+        go("/shoots/1/expose");
+        String before = caption().innerText();
+        page.locator("#APERTURE").selectOption("4");
+        assertThat(caption()).containsText("f/4");
+        button("Undo").click();
+        assertThat(caption()).containsText("f/2");
+        assertEquals(before, caption().innerText());
+    }
+
+    @Test
+    void renamingKeepsThePage() {
+        go("/shoots/1/night");
+        page.locator("#title")
+                .fill("A very long name for one night among many, which has to be cut or wrapped somewhere");
+        page.keyboard().press("Enter");
+        assertThat(button("Undo")).isVisible();
+        page.reload();
+        assertThat(page.locator("#title")).hasValue(Pattern.compile("A very long name.*"));
+        assertFits();
+        button("Undo").click();
+        assertThat(page.locator("#title")).hasValue("Core over the watchtower");
+    }
+
+    @Test
+    void aBadLatitudeIsSaidByItsFieldAndNothingIsLost() {
+        go("/places/new");
+        page.locator("#name").fill("Cove of the Long Shadow");
+        page.locator("#latitude").fill("97");
+        page.locator("#longitude").fill("-3.1");
+        button("Save").click();
+        assertThat(page.locator("#latitude-wrong")).hasText("Latitude 97 ° is outside −90 to 90 °.");
+        assertThat(page.locator("#name")).hasValue("Cove of the Long Shadow");
+        assertThat(page.locator("#latitude")).hasValue("97");
+        console.removeIf(m -> m.contains("400"));
+    }
+
+    @Test
+    void arrowsMoveTheTimeAndTheAddressFollows() {
+        go("/shoots/1/night?at=02:30");
+        assertThat(page.locator("[data-head-text]")).hasText("02:30");
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Shift+ArrowLeft");
+        assertThat(page.locator("[data-head-text]")).hasText("02:39");
+        assertThat(page.locator("aside h2").first()).hasText("At 02:39");
+        assertThat(page).hasURL(Pattern.compile(".*at=2027-06-05T00:39.*"));
+    }
+
+    @Test
+    void draggingTheStripMovesThePage() {
+        go("/shoots/1/night?at=02:30");
+        var box = page.locator("[data-strip]").boundingBox();
+        page.mouse().move(box.x + box.width * 0.58, box.y + 40);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width * 0.75, box.y + 40);
+        page.mouse().up();
+        assertThat(page.locator("aside h2").first()).hasText(Pattern.compile("At 05:\\d\\d"));
+    }
+
+    @Test
+    void keyNGoesToTheNextGoodNight() {
+        go("/shoots/1/night");
+        page.keyboard().press("n");
+        assertThat(page.locator("header")).containsText("Sat 5 June 2027");
+        button("Undo").click();
+        assertThat(page.locator("header")).containsText("Fri 4 June 2027");
+    }
+
+    @Test
+    void theWholePathWorksByKeyboard() {
+        go("/nights");
+        for (int i = 0; i < 40 && !focused().contains("Plan this night"); i++) {
+            page.keyboard().press("Tab");
+        }
+        page.keyboard().press("Enter");
+        page.waitForURL(Pattern.compile(".*/shoots/\\d+/night.*"));
+        for (int i = 0; i < 40 && !focused().startsWith("Expose"); i++) {
+            page.keyboard().press("Tab");
+        }
+        page.keyboard().press("Enter");
+        page.waitForURL(Pattern.compile(".*/expose.*"));
+        page.locator("#LENS").focus();
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Tab");
+        assertThat(button("Undo")).isVisible();
+        String id = page.url().replaceAll(".*/shoots/(\\d+)/.*", "$1");
+        go("/shoots");
+        page.locator("form[action='/shoots/" + id + "/delete'] button").press("Enter");
+        assertThat(page.getByText("The shoot was deleted.")).isVisible();
+    }
+
+    private String focused() {
+        return String.valueOf(page.evaluate("document.activeElement.innerText || ''"));
+    }
+
+    @Test
+    void theWholePathWorksWithoutScript() {
+        fresh(new Browser.NewContextOptions().setJavaScriptEnabled(false).setViewportSize(1280, 800));
+        go("/nights");
+        page.getByText("Plan this night").first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Expose")))
+                .click();
+        page.locator("#LENS").selectOption(new SelectOption().setLabel("14–30 mm f/4"));
+        button("Apply").click();
+        assertThat(caption()).containsText("f/4");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Night")))
+                .first()
+                .click();
+        String id = page.url().replaceAll(".*/shoots/(\\d+)/.*", "$1");
+        go("/shoots/" + id + "/night");
+        page.locator("#at").fill("01:30");
+        button("Show").click();
+        assertThat(page.locator("aside h2").first()).hasText("At 01:30");
+        go("/shoots");
+        page.locator("form[action='/shoots/" + id + "/delete'] button").click();
+        assertThat(page.getByText("The shoot was deleted.")).isVisible();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/nights",
+                "/shoots",
+                "/shoots/1/night",
+                "/shoots/1/expose",
+                "/places",
+                "/places/1",
+                "/kit",
+                "/kit/cameras/1",
+                "/kit/lenses/new",
+                "/keys",
+                "/shoots/999/night"
+            })
+    void pagesHaveNoAccessibilityFaultsAndFitAPhone(String path) {
+        go(path);
+        List<Rule> faults = new AxeBuilder(page).analyze().getViolations();
+        assertEquals(
+                List.of(),
+                faults.stream().map(r -> r.getId() + " " + r.getNodes()).toList(),
+                path);
+        page.setViewportSize(390, 844);
+        assertFits();
+        assertEquals(
+                List.of(),
+                new AxeBuilder(page)
+                        .analyze().getViolations().stream().map(Rule::getId).toList(),
+                path + " on a phone");
+        console.removeIf(m -> m.contains("404"));
+    }
+
+    private void assertFits() {
+        Object over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertEquals(0, over, "pixels too wide");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/nights", "/shoots/1/night", "/shoots/1/expose", "/shoots", "/places/1", "/kit/cameras/1"})
+    void fieldStaysWithinTheRedChannel(String path) throws IOException {
+        context.addCookies(List.of(new Cookie("theme", "field").setUrl(app.url("/"))));
+        for (int[] size : new int[][] {{390, 844}, {1280, 800}}) {
+            page.setViewportSize(size[0], size[1]);
+            go(path);
+            page.keyboard().press("Tab");
+            byte[] shot = page.screenshot(new Page.ScreenshotOptions().setFullPage(true));
+            BufferedImage image = ImageIO.read(new ByteArrayInputStream(shot));
+            int green = 0;
+            int red = 0;
+            for (int y = 0; y < image.getHeight(); y++) {
+                for (int x = 0; x < image.getWidth(); x++) {
+                    int rgb = image.getRGB(x, y);
+                    green = Math.max(green, Math.max(rgb >> 8 & 255, rgb & 255));
+                    red = Math.max(red, rgb >> 16 & 255);
+                }
+            }
+            assertEquals(0, green, path + " shows green or blue at " + size[0]);
+            assertTrue(red > 150, path + " shows nothing at " + size[0]);
+        }
+    }
+}

@@ -1,0 +1,68 @@
+package org.halfdusk.web.layout;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class WordsTest {
+    private static final ZoneId MADRID = ZoneId.of("Europe/Madrid");
+
+    @Test
+    void timesRoundToTheNearestMinuteInThePlacesZone() {
+        assertEquals("23:49", Words.clock(Instant.parse("2027-06-04T21:48:31Z"), MADRID));
+        assertEquals("00:00", Words.clock(Instant.parse("2027-06-04T21:59:45Z"), MADRID));
+        // The hour that the clocks skip and the one they repeat.
+        assertEquals("03:00", Words.clock(Instant.parse("2027-03-28T01:00:00Z"), MADRID));
+        assertEquals("02:30", Words.clock(Instant.parse("2027-10-31T00:30:00Z"), MADRID));
+        assertEquals("02:30", Words.clock(Instant.parse("2027-10-31T01:30:00Z"), MADRID));
+    }
+
+    @Test
+    void numbersAsThePagesSayThem() {
+        assertEquals("5 h 18 m", Words.duration(5.3));
+        assertEquals("48 m", Words.duration(0.8));
+        assertEquals("−23.0°", Words.degrees(-23));
+        assertEquals("0°", Words.azimuth(359.7));
+        assertEquals("27.8 s", Words.seconds(27.78));
+        assertEquals("0.13 s", Words.seconds(0.1251));
+        assertEquals("120 s", Words.seconds(120.2));
+        assertEquals("1 stop", Words.stops(-0.98));
+        assertEquals("6.3 stops", Words.stops(6.33));
+        assertEquals("43° left", Words.lean(-43.2));
+        assertEquals("upright", Words.lean(2.1));
+        assertEquals("flat", Words.lean(88.9));
+        assertEquals("Fri 4 June 2027", Words.longDate(LocalDate.of(2027, 6, 4)));
+        assertEquals("21.4", Words.plain(21.40));
+        assertEquals("18", Words.plain(18));
+    }
+
+    @Test
+    void skyColoursAreTheDesignsAtItsMarks() {
+        assertEquals("#0f1220", SkyColours.of(-30, 0));
+        assertEquals("#e9b27a", SkyColours.of(0, 0));
+        assertEquals("#86a8c0", SkyColours.of(40, 1));
+        assertEquals("#56486a", SkyColours.of(-8, 0));
+    }
+
+    @Test
+    void fieldKeepsToTheRedChannel() {
+        assertEquals("#86a8c0", Theme.DESK.colour("#86a8c0"));
+        assertEquals("0000", Theme.FIELD.colour("#86a8c0").substring(3));
+    }
+
+    @Test
+    void dataFoldersOfThePlatforms() {
+        assertEquals(Path.of("/h", ".local", "share", "half-dusk"), DataFolder.usual("Linux", "/h", Map.of(), false));
+        assertEquals(
+                Path.of("/x", "half-dusk-demo"), DataFolder.usual("Linux", "/h", Map.of("XDG_DATA_HOME", "/x"), true));
+        assertEquals(
+                Path.of("/h", "Library", "Application Support", "Half Dusk"),
+                DataFolder.usual("Mac OS X", "/h", Map.of(), false));
+        assertEquals(Path.of("/a", "Half Dusk"), DataFolder.usual("Windows 11", "/h", Map.of("APPDATA", "/a"), false));
+    }
+}
