@@ -2,24 +2,32 @@ package org.halfdusk.shoot;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 
 /** Plans from what is kept: looks places and kit up and puts the rooms together. */
 public final class Planner {
+    /** Nights kept for being asked again, some 3 kB each; then all are forgotten. */
+    private static final int MOST_NIGHTS = 2000;
+
     private final Places places;
     private final Kits kits;
     private final Ephemeris ephemeris;
+    private final Map<NightKey, MilkyWayNight> nights = new ConcurrentHashMap<>();
 
     public Planner(Places places, Kits kits, Ephemeris ephemeris) {
         this.places = places;
@@ -31,9 +39,18 @@ public final class Planner {
         return Sky.over(place.observer(), ephemeris, DeltaT.model());
     }
 
+    /** A night of a place; asked again for the same place and date, the one computed before. */
     public MilkyWayNight night(Place place, LocalDate date) {
-        return MilkyWayNight.of(sky(place), date, place.zone(), MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
+        if (nights.size() > MOST_NIGHTS) {
+            nights.clear();
+        }
+        return nights.computeIfAbsent(
+                new NightKey(place.observer(), place.zone(), date),
+                k -> MilkyWayNight.of(sky(place), date, k.zone(), MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES));
     }
+
+    /** What a night follows from, apart from the sky itself. */
+    private record NightKey(Observer observer, ZoneId zone, LocalDate date) {}
 
     /** The nights of a place from a date on, in order; fewer where the last night that can be planned comes before. */
     public List<MilkyWayNight> nights(Place place, LocalDate from, int count) {

@@ -7,7 +7,6 @@ import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.halfdusk.shoot.MilkyWayNight;
@@ -19,11 +18,13 @@ import org.halfdusk.time.Interval;
 /**
  * One night drawn along its time: the light of the sky, core and moon, the usable window, a playhead. Positions along
  * the strip are shares of its width, 0 to 100, so that it fits any screen.
+ *
+ * @param sky the stops of a gradient along the strip, SVG
  */
 public record NightStrip(
         Interval axis,
         ZoneId zone,
-        List<Stop> sky,
+        String sky,
         String core,
         String moon,
         List<Piece> windows,
@@ -35,7 +36,11 @@ public record NightStrip(
     public static final int HEIGHT = 60;
 
     private static final double WIDTH = 1000;
-    private static final Duration STEP = Duration.ofMinutes(10);
+    /** Levels of 255 in a channel. */
+    private static final int TOLERANCE = 6;
+
+    private static final Duration FINE = Duration.ofMinutes(10);
+    private static final Duration COARSE = Duration.ofMinutes(20);
 
     public record Stop(String offset, String colour) {}
 
@@ -81,7 +86,7 @@ public record NightStrip(
         Night night = m.night();
         ZoneId zone = night.zone();
         Scale scale = new Scale(axis);
-        List<Night.Course> course = night.course(axis, STEP);
+        List<Night.Course> course = night.course(axis, labelled ? FINE : COARSE);
         double fraction = night.moonPhase().illuminatedFraction();
         List<Stop> sky = course.stream()
                 .map(c -> new Stop(
@@ -95,7 +100,7 @@ public record NightStrip(
         return new NightStrip(
                 axis,
                 zone,
-                changes(sky),
+                markup(changes(sky)),
                 line(course, scale, Night.Course::core),
                 line(course, scale, Night.Course::moon),
                 windows,
@@ -108,19 +113,48 @@ public record NightStrip(
                 words(m));
     }
 
-    /** The stops without those inside a run of one colour. */
+    /**
+     * The gradient's stops as SVG. Sixty strips hold a thousand of them, which costs a template engine more than all the
+     * astronomy of the page; offsets and colours are our own numbers, so nothing needs escaping.
+     */
+    private static String markup(List<Stop> stops) {
+        StringBuilder svg = new StringBuilder();
+        for (Stop s : stops) {
+            svg.append("<stop offset=\"")
+                    .append(s.offset())
+                    .append("\" stop-color=\"")
+                    .append(s.colour())
+                    .append("\"/>");
+        }
+        return svg.toString();
+    }
+
+    /** Fewest stops whose linear blend the eye cannot tell from all of them: from each, the farthest that fits. */
     private static List<Stop> changes(List<Stop> stops) {
         List<Stop> kept = new ArrayList<>();
-        for (int i = 0; i < stops.size(); i++) {
-            boolean inside = i > 0
-                    && i + 1 < stops.size()
-                    && stops.get(i - 1).colour().equals(stops.get(i).colour())
-                    && stops.get(i + 1).colour().equals(stops.get(i).colour());
-            if (!inside) {
-                kept.add(stops.get(i));
+        int from = 0;
+        kept.add(stops.get(0));
+        while (from < stops.size() - 1) {
+            int to = from + 1;
+            while (to + 1 < stops.size() && blends(stops, from, to + 1)) {
+                to++;
             }
+            kept.add(stops.get(to));
+            from = to;
         }
         return kept;
+    }
+
+    private static boolean blends(List<Stop> stops, int from, int to) {
+        for (int i = from + 1; i < to; i++) {
+            double share = (double) (i - from) / (to - from);
+            String between =
+                    SkyColours.mix(stops.get(from).colour(), stops.get(to).colour(), share);
+            if (SkyColours.difference(between, stops.get(i).colour()) > TOLERANCE) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** How much of the wash a Moon gives: by its lit share and height, for the eye; the exposure has its own figures. */
@@ -163,7 +197,12 @@ public record NightStrip(
 
     private static void point(StringBuilder path, boolean drawing, double x, double altitude) {
         double y = HEIGHT - Math.min(60, altitude) / 60 * (HEIGHT - 4);
-        path.append(String.format(Locale.ROOT, "%s%.1f %.1f", drawing ? "L" : "M", x, y));
+        path.append(drawing ? 'L' : 'M').append(hundredths(x)).append(' ').append(hundredths(y));
+    }
+
+    /** Two decimals at most, without the cost of a format: some thousands of these make a page. */
+    private static double hundredths(double v) {
+        return Math.rint(v * 100) / 100;
     }
 
     private static List<Tick> ticks(Interval axis, ZoneId zone, Scale scale) {
@@ -213,11 +252,11 @@ public record NightStrip(
         }
 
         String percent(Instant at) {
-            return String.format(Locale.ROOT, "%.2f%%", Math.max(0, Math.min(WIDTH, x(at))) / WIDTH * 100);
+            return hundredths(Math.max(0, Math.min(WIDTH, x(at))) / WIDTH * 100) + "%";
         }
 
         String width(Interval i) {
-            return String.format(Locale.ROOT, "%.2f%%", (x(i.end()) - x(i.start())) / WIDTH * 100);
+            return hundredths((x(i.end()) - x(i.start())) / WIDTH * 100) + "%";
         }
     }
 }

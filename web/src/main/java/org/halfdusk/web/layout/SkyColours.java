@@ -1,7 +1,5 @@
 package org.halfdusk.web.layout;
 
-import java.util.Locale;
-
 /** Colours of the sky's own light by the Sun's altitude: the design's scale, interpolated. */
 public final class SkyColours {
     private static final double[] ALTITUDES = {-18, -12, -8, -4, 0, 10};
@@ -14,7 +12,9 @@ public final class SkyColours {
     public static String of(double sunAltitude, double moonlight) {
         int base = bySun(sunAltitude);
         double dark = Math.max(0, Math.min(1, (-6 - sunAltitude) / 8));
-        return String.format(Locale.ROOT, "#%06x", mix(base, MOONLIT, 0.8 * dark * moonlight));
+        return "#"
+                + Integer.toHexString(0x1000000 | mix(base, MOONLIT, 0.8 * dark * moonlight))
+                        .substring(1);
     }
 
     private static int bySun(double altitude) {
@@ -28,6 +28,28 @@ public final class SkyColours {
             }
         }
         return COLOURS[COLOURS.length - 1];
+    }
+
+    /** The blend of two colours, #rrggbb. */
+    static String mix(String a, String b, double share) {
+        return hex(mix(rgb(a), rgb(b), share));
+    }
+
+    /** Largest difference of two colours in a channel, 0 to 255. */
+    static int difference(String a, String b) {
+        int most = 0;
+        for (int shift = 16; shift >= 0; shift -= 8) {
+            most = Math.max(most, Math.abs((rgb(a) >> shift & 255) - (rgb(b) >> shift & 255)));
+        }
+        return most;
+    }
+
+    private static int rgb(String hex) {
+        return Integer.parseInt(hex, 1, 7, 16);
+    }
+
+    private static String hex(int rgb) {
+        return "#" + Integer.toHexString(0x1000000 | rgb).substring(1);
     }
 
     private static int mix(int a, int b, double share) {

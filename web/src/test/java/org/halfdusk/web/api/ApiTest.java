@@ -88,7 +88,8 @@ class ApiTest {
             assertTrue(before.compareTo(e.get("at").asString()) <= 0);
             before = e.get("at").asString();
         }
-        assertEquals(14, all.size());
+        // All but the moon's transit, which falls before noon and after the next.
+        assertEquals(13, all.size());
         JsonNode two = get(day + "&types=SUNSET,SUNRISE").get("events");
         assertEquals(2, two.size());
         assertEquals(-50 / 60.0, two.get(0).get("altitude").asDouble(), 0.5 / 3600);
