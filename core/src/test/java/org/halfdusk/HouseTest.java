@@ -53,6 +53,8 @@ class HouseTest {
                 .definedBy("org.halfdusk.ephemeris..")
                 .layer("sky")
                 .definedBy("org.halfdusk.sky..")
+                .layer("light")
+                .definedBy("org.halfdusk.light..")
                 .layer("optics")
                 .definedBy("org.halfdusk.optics..")
                 .layer("exposure")
@@ -65,14 +67,16 @@ class HouseTest {
                 .mayOnlyBeAccessedByLayers("shoot")
                 .whereLayer("optics")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
+                .whereLayer("light")
+                .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("sky")
-                .mayOnlyBeAccessedByLayers("optics", "exposure", "shoot")
+                .mayOnlyBeAccessedByLayers("light", "optics", "exposure", "shoot")
                 .whereLayer("ephemeris")
                 .mayOnlyBeAccessedByLayers("sky", "shoot")
                 .whereLayer("place")
-                .mayOnlyBeAccessedByLayers("sky", "optics", "shoot")
+                .mayOnlyBeAccessedByLayers("sky", "light", "optics", "shoot")
                 .whereLayer("time")
-                .mayOnlyBeAccessedByLayers("place", "ephemeris", "sky", "exposure", "shoot"));
+                .mayOnlyBeAccessedByLayers("place", "ephemeris", "sky", "light", "exposure", "shoot"));
     }
 
     @Test

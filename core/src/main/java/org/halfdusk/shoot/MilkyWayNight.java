@@ -7,6 +7,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.SkyLight;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
@@ -15,12 +17,14 @@ import org.halfdusk.time.Interval;
 /**
  * What one night offers to a photographer of the Milky Way: dark, moonless, core above a wished altitude.
  *
+ * @param light the sky's own brightness over this place
  * @param windows usable spans in order
  * @param main the longest of them
  * @param best the core at its highest in the main window; without one, the best that the night has
  */
 public record MilkyWayNight(
         Night night,
+        SkyLight light,
         double lowestCoreDegrees,
         List<Interval> coreUp,
         List<Interval> windows,
@@ -30,7 +34,7 @@ public record MilkyWayNight(
     /** Under this the air dims and reddens the core too much for most pictures. */
     public static final double DEFAULT_LOWEST_CORE_DEGREES = 10;
 
-    public static MilkyWayNight of(Sky sky, LocalDate date, ZoneId zone, double lowestCoreDegrees) {
+    public static MilkyWayNight of(Sky sky, DarkSite site, LocalDate date, ZoneId zone, double lowestCoreDegrees) {
         Night night = Night.of(sky, date, zone);
         List<Interval> coreUp = night.above(Body.GALACTIC_CENTRE, lowestCoreDegrees);
         List<Interval> moonless = night.moonlessDark();
@@ -42,7 +46,7 @@ public record MilkyWayNight(
                 Interval.hours(windows),
                 best.position().altitude().degrees(),
                 darkHours > 0 ? Interval.hours(moonless) / darkHours : 0);
-        return new MilkyWayNight(night, lowestCoreDegrees, coreUp, windows, main, best, score);
+        return new MilkyWayNight(night, new SkyLight(sky, site), lowestCoreDegrees, coreUp, windows, main, best, score);
     }
 
     /** Where no window exists: the dark, or an hour about the least light. */
@@ -55,6 +59,11 @@ public record MilkyWayNight(
 
     public double windowHours() {
         return Interval.hours(windows);
+    }
+
+    /** How bright the sky is towards the core at its best moment. */
+    public SkyLight.Brightness skyAtBest() {
+        return light.at(best.at()).towards(best.position().direction());
     }
 
     /** The moment that a plan starts from: the core at its best. */

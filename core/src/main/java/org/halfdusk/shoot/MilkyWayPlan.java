@@ -1,14 +1,12 @@
 package org.halfdusk.shoot;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.Optional;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Sky;
 
 /** A Milky Way shoot answered: the night's window, where the camera points, how to expose. */
 public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing framing, ExposurePlan exposure) {
@@ -16,19 +14,13 @@ public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing fr
     /**
      * @param framing where the person has aimed; otherwise upright with the core a third up at its best moment
      */
-    public static MilkyWayPlan of(
-            Sky sky,
-            Place place,
-            LocalDate date,
-            Rig rig,
-            Optional<Framing> framing,
-            Wishes wishes,
-            double lowestCore) {
-        MilkyWayNight night = MilkyWayNight.of(sky, date, place.zone(), lowestCore);
+    public static MilkyWayPlan of(Place place, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes) {
         Framing aim = framing.orElseGet(
                 () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
         double declination = aim.declinationDegrees(place.observer().latitudeDegrees());
-        ExposurePlan exposure = ExposurePlan.of(rig, declination, place.skyBrightness(), wishes);
+        double brightness =
+                night.light().at(night.bestMoment()).towards(aim.direction()).magnitude();
+        ExposurePlan exposure = ExposurePlan.of(rig, declination, brightness, wishes);
         return new MilkyWayPlan(place, night, rig, aim, exposure);
     }
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
@@ -24,9 +25,12 @@ public final class Planner {
     /** Nights kept for being asked again, some 3 kB each; then all are forgotten. */
     private static final int MOST_NIGHTS = 2000;
 
+    private static final int MOST_SITES = 200;
+
     private final Places places;
     private final Kits kits;
     private final Ephemeris ephemeris;
+    private final Map<SiteKey, DarkSite> sites = new ConcurrentHashMap<>();
     private final Map<NightKey, MilkyWayNight> nights = new ConcurrentHashMap<>();
 
     public Planner(Places places, Kits kits, Ephemeris ephemeris) {
@@ -39,18 +43,31 @@ public final class Planner {
         return Sky.over(place.observer(), ephemeris, DeltaT.model());
     }
 
+    /** The dark sky of a place with the towns around it; looking the towns up takes milliseconds, so it is kept. */
+    public DarkSite site(Place place) {
+        if (sites.size() > MOST_SITES) {
+            sites.clear();
+        }
+        return sites.computeIfAbsent(
+                new SiteKey(place.observer(), place.skyBrightness()),
+                k -> DarkSite.of(k.observer(), k.skyBrightness()));
+    }
+
+    private record SiteKey(Observer observer, double skyBrightness) {}
+
     /** A night of a place; asked again for the same place and date, the one computed before. */
     public MilkyWayNight night(Place place, LocalDate date) {
         if (nights.size() > MOST_NIGHTS) {
             nights.clear();
         }
         return nights.computeIfAbsent(
-                new NightKey(place.observer(), place.zone(), date),
-                k -> MilkyWayNight.of(sky(place), date, k.zone(), MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES));
+                new NightKey(place.observer(), place.zone(), place.skyBrightness(), date),
+                k -> MilkyWayNight.of(
+                        sky(place), site(place), date, k.zone(), MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES));
     }
 
     /** What a night follows from, apart from the sky itself. */
-    private record NightKey(Observer observer, ZoneId zone, LocalDate date) {}
+    private record NightKey(Observer observer, ZoneId zone, double skyBrightness, LocalDate date) {}
 
     /** The nights of a place from a date on, in order; fewer where the last night that can be planned comes before. */
     public List<MilkyWayNight> nights(Place place, LocalDate from, int count) {
@@ -89,13 +106,11 @@ public final class Planner {
                 .orElseThrow(() -> new IllegalArgumentException("place of this shoot is not known any more"))
                 .it();
         return MilkyWayPlan.of(
-                sky(place),
                 place,
-                shoot.night(),
+                night(place, shoot.night()),
                 rig(shoot.rig()),
                 shoot.rig().framing(),
-                shoot.rig().wishes(),
-                MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
+                shoot.rig().wishes());
     }
 
     /** A new shoot for a night, with the first camera and the widest lens of the kit, named after what is to be seen. */

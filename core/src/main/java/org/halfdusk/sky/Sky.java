@@ -1,12 +1,15 @@
 package org.halfdusk.sky;
 
 import java.time.Instant;
+import java.util.List;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.EarthMotion;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.Galaxy;
+import org.halfdusk.ephemeris.Star;
+import org.halfdusk.ephemeris.StarFrame;
 import org.halfdusk.place.Observer;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Moment;
@@ -169,6 +172,42 @@ public final class Sky {
 
     public EarthMotion earth(Instant instant) {
         return ephemeris.earth(moment(instant).ttDays());
+    }
+
+    /** Where a star stands. For many stars at one moment see {@link #stars}. */
+    public HorizontalPosition at(Star star, Instant instant) {
+        Moment m = moment(instant);
+        return HorizontalPosition.of(
+                northEastUp(StarFrame.at(ephemeris, m.ttDays()).apparent(star), m));
+    }
+
+    /** Unit directions of stars as north, east, up, in the order given; one frame serves all. */
+    public List<Vector> stars(List<Star> stars, Instant instant) {
+        Moment m = moment(instant);
+        StarFrame frame = StarFrame.at(ephemeris, m.ttDays());
+        double sidereal = siderealTimeRad(m);
+        return stars.stream()
+                .map(s -> horizon(turned(frame.apparent(s), sidereal, false)))
+                .toList();
+    }
+
+    /** How the Moon's disc is turned, seen from here. */
+    public MoonAspect moonAspect(Instant instant) {
+        Moment m = moment(instant);
+        double sidereal = siderealTimeRad(m);
+        Vector sun = meridian(Body.SUN, m, sidereal).aboutZ(-sidereal);
+        Vector moon = meridian(Body.MOON, m, sidereal).aboutZ(-sidereal);
+        return MoonAspect.of(sun, moon, ephemeris.earth(m.ttDays()).trueObliquityRad(), m.ttCenturies());
+    }
+
+    /** Angle at a body between the directions to the celestial north pole and to the zenith, degrees, west positive. */
+    public double parallacticAngleDegrees(Body body, Instant instant) {
+        Vector v = meridian(body, moment(instant));
+        double hourAngle = Math.atan2(-v.y(), v.x());
+        double dec = v.latitudeRad();
+        return Math.toDegrees(Math.atan2(
+                cosLatitude * Math.sin(hourAngle),
+                sinLatitude * Math.cos(dec) - cosLatitude * Math.sin(dec) * Math.cos(hourAngle)));
     }
 
     /** How the Moon is lit, seen from the Earth's centre. */

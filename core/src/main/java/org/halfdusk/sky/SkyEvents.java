@@ -57,6 +57,12 @@ public final class SkyEvents {
         return find(sky, interval, EnumSet.allOf(EventType.class));
     }
 
+    /** When a body's airless centre crosses an altitude in degrees, rising or falling; at most 400 days. */
+    public static List<Curve.Crossing> crossings(Sky sky, Body body, double altitudeDegrees, Interval interval) {
+        SkyEvents search = new SkyEvents(sky, interval);
+        return search.curve(t -> sky.altitudeDegrees(body, t)).crossings(altitudeDegrees);
+    }
+
     private Curve curve(DoubleUnaryOperator f) {
         return Curve.of(f, from, to, STEP_DAYS);
     }

@@ -62,11 +62,16 @@ public final class NutationTheory {
         return argument(125.04455501, -6962890.5431, 7.4722, 0.007702, -0.00005939, t);
     }
 
+    /** The Moon's mean longitude less that of its node, radians (IERS Conventions 2010, 5.43, F3). */
+    public static double latitudeArgumentRad(double t) {
+        return argument(93.27209062, 1739527262.8478, -12.7512, -0.001037, 0.00000417, t);
+    }
+
     private static double[] arguments(double t) {
         return new double[] {
             argument(134.96340251, 1717915923.2178, 31.8792, 0.051635, -0.00024470, t),
             argument(357.52910918, 129596581.0481, -0.5532, 0.000136, -0.00001149, t),
-            argument(93.27209062, 1739527262.8478, -12.7512, -0.001037, 0.00000417, t),
+            latitudeArgumentRad(t),
             argument(297.85019547, 1602961601.2090, -6.3706, 0.006593, -0.00003169, t),
             nodeRad(t)
         };

@@ -3,14 +3,18 @@ package org.halfdusk.web.api;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.ephemeris.Star;
+import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.place.Observer;
 import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.LunarEvents;
 import org.halfdusk.sky.MoonPhase;
 import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
@@ -26,6 +30,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/v1")
 class SkyApi {
+    private static final Duration LONGEST_PHASES = Duration.ofDays(4000);
+
     private final Ephemeris ephemeris;
 
     SkyApi(Ephemeris ephemeris) {
@@ -54,7 +60,14 @@ class SkyApi {
             double illuminatedFraction,
             double phaseAngle) {}
 
-    record SkyAnswer(SunPlace sun, MoonPlace moon, Place galacticCentre, Place galacticNorthPole) {}
+    record SkyAnswer(
+            SunPlace sun, MoonPlace moon, Place galacticCentre, Place galacticNorthPole, Map<String, Place> stars) {}
+
+    record PhaseAnswer(LunarEvents.Phase phase, Instant at) {}
+
+    record ApsisAnswer(LunarEvents.Apsis apsis, Instant at, double distanceKm) {}
+
+    record MoonAnswer(List<PhaseAnswer> phases, List<ApsisAnswer> apsides) {}
 
     record EventAnswer(EventType type, Instant at, double azimuth, double altitude) {}
 
@@ -70,7 +83,8 @@ class SkyApi {
                 sun(sky, at),
                 moon(sky, at),
                 place(sky, Body.GALACTIC_CENTRE, at),
-                place(sky, Body.GALACTIC_NORTH_POLE, at));
+                place(sky, Body.GALACTIC_NORTH_POLE, at),
+                stars(sky, at));
     }
 
     private static SunPlace sun(Sky sky, Instant at) {
@@ -100,6 +114,40 @@ class SkyApi {
                 sky.diameterDegrees(Body.MOON, at),
                 phase.illuminatedFraction(),
                 phase.phaseAngleDegrees());
+    }
+
+    private static Map<String, Place> stars(Sky sky, Instant at) {
+        List<Star> bright = StarCatalogue.instance().bright();
+        List<Vector> directions = sky.stars(bright, at);
+        Map<String, Place> places = new LinkedHashMap<>();
+        for (int i = 0; i < bright.size(); i++) {
+            HorizontalPosition p = HorizontalPosition.of(directions.get(i));
+            places.put(
+                    bright.get(i).name(),
+                    new Place(p.altitude().degrees(), p.azimuth().degrees()));
+        }
+        return places;
+    }
+
+    @GetMapping("/moon/phases")
+    MoonAnswer phases(@RequestParam Map<String, String> parameters) {
+        Query query = new Query(parameters);
+        Instant from = query.instant("from");
+        Instant to = query.instant("to");
+        DeltaT deltaT = query.deltaT();
+        query.refuseIf(
+                !from.isBefore(to) || Duration.between(from, to).compareTo(LONGEST_PHASES) > 0,
+                "to",
+                "after from, at most " + LONGEST_PHASES.toDays() + " days");
+        query.check();
+        Interval interval = Interval.of(from, to);
+        return new MoonAnswer(
+                LunarEvents.phases(ephemeris, deltaT, interval).stream()
+                        .map(e -> new PhaseAnswer(e.phase(), e.at()))
+                        .toList(),
+                LunarEvents.apsides(ephemeris, deltaT, interval).stream()
+                        .map(e -> new ApsisAnswer(e.apsis(), e.at(), e.distanceKm()))
+                        .toList());
     }
 
     private static Place place(Sky sky, Body body, Instant at) {

@@ -69,7 +69,7 @@ final class ExposeWords {
     }
 
     static ExposePage.Because iso(ExposurePlan e) {
-        String sky = "a " + Words.plain(e.skyBrightness()) + " mag/arcsec² sky";
+        String sky = "a sky of " + Words.tenths(e.skyBrightness()) + " mag/arcsec² towards the frame";
         String reason;
         if (e.isoReason() instanceof IsoReason.SkyPlaced r) {
             reason = "Puts " + sky + " " + Words.stops(e.sky().stopsUnderClipping()) + " under clipping, "

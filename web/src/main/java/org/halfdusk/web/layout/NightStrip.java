@@ -36,6 +36,8 @@ public record NightStrip(
     public static final int HEIGHT = 60;
 
     private static final double WIDTH = 1000;
+    private static final double FULL_WASH_MAGNITUDES = 3.5;
+
     /** Levels of 255 in a channel. */
     private static final int TOLERANCE = 6;
 
@@ -87,11 +89,10 @@ public record NightStrip(
         ZoneId zone = night.zone();
         Scale scale = new Scale(axis);
         List<Night.Course> course = night.course(axis, labelled ? FINE : COARSE);
-        double fraction = night.moonPhase().illuminatedFraction();
         List<Stop> sky = course.stream()
                 .map(c -> new Stop(
                         scale.percent(c.at()),
-                        theme.colour(SkyColours.of(c.sun(), c.moon() > 0 ? moonlight(fraction, c.moon()) : 0))))
+                        theme.colour(SkyColours.of(c.sun(), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
                 .toList();
         List<Piece> windows = m.windows().stream()
                 .flatMap(w -> w.intersect(axis).stream())
@@ -157,9 +158,9 @@ public record NightStrip(
         return true;
     }
 
-    /** How much of the wash a Moon gives: by its lit share and height, for the eye; the exposure has its own figures. */
-    private static double moonlight(double fraction, double altitude) {
-        return fraction * Math.min(1, 0.35 + altitude / 40);
+    /** Share of the wash: the Moon lifts the zenith by some four magnitudes at the most. */
+    private static double wash(MilkyWayNight m, Night.Course c) {
+        return Math.min(1, m.light().at(c.at()).zenith().moonLift() / FULL_WASH_MAGNITUDES);
     }
 
     private static String words(MilkyWayNight m) {

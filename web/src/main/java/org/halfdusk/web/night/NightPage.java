@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.MilkyWayNight;
 import org.halfdusk.shoot.MilkyWayPlan;
 import org.halfdusk.shoot.Places;
@@ -117,7 +118,25 @@ record NightPage(
                 Words.clock(m.bestMoment(), zone) + ", "
                         + Words.degrees(m.best().position().altitude().degrees()) + " in "
                         + Words.azimuth(m.best().position().azimuth().degrees())));
+        SkyLight.Brightness sky = m.skyAtBest();
+        lines.add(new Line(
+                "Sky behind the core then",
+                Words.tenths(sky.magnitude()) + " mag/arcsec²"
+                        + (sky.magnitude() < sky.darkMagnitude() - 0.1
+                                ? ", " + Words.tenths(sky.darkMagnitude()) + " without moon and twilight"
+                                : "")));
+        glow(m, lines);
         return lines;
+    }
+
+    /** The town whose dome is the brightest, where it shows. */
+    private static void glow(MilkyWayNight m, List<Line> lines) {
+        m.light().site().domes().stream()
+                .findFirst()
+                .ifPresent(d -> lines.add(new Line(
+                        "Brightest glow",
+                        d.town().name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
+                                + " km away (estimate)")));
     }
 
     private static void sun(Night night, ZoneId zone, List<Line> lines) {

@@ -1,0 +1,20 @@
+package org.halfdusk.light;
+
+/** Between mag/arcsec² and flux in units of a sky of magnitude 0 per arcsec². */
+public final class Magnitudes {
+    private Magnitudes() {}
+
+    public static double flux(double magnitude) {
+        return Math.pow(10, -0.4 * magnitude);
+    }
+
+    /** Infinite for no light at all. */
+    public static double of(double flux) {
+        return -2.5 * Math.log10(flux);
+    }
+
+    /** Nanolamberts to mag/arcsec² (Garstang 1989, as used by Krisciunas & Schaefer 1991). */
+    public static double ofNanolamberts(double nanolamberts) {
+        return (20.7233 - Math.log(nanolamberts / 34.08)) / 0.92104;
+    }
+}

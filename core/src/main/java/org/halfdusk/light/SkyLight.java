@@ -1,0 +1,106 @@
+package org.halfdusk.light;
+
+import java.time.Instant;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.sky.MoonPhase;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Moment;
+
+/** The light engine: sky brightness over a place, in any direction, at any moment. */
+public final class SkyLight {
+    private final Sky sky;
+    private final DarkSite site;
+
+    public SkyLight(Sky sky, DarkSite site) {
+        this.sky = sky;
+        this.site = site;
+    }
+
+    public DarkSite site() {
+        return site;
+    }
+
+    /**
+     * Brightness and its parts as flux in units of magnitude 0 per arcsec².
+     *
+     * @param natural airglow, starlight, zodiacal light
+     */
+    public record Brightness(double natural, double towns, double twilight, double moon) {
+        /** mag/arcsec². */
+        public double magnitude() {
+            return Magnitudes.of(natural + towns + twilight + moon);
+        }
+
+        /** What it would be without Moon and Sun, mag/arcsec². */
+        public double darkMagnitude() {
+            return Magnitudes.of(natural + towns);
+        }
+
+        /** Magnitudes by which the Moon alone lifts the sky over what it would be without it. */
+        public double moonLift() {
+            return Magnitudes.of(natural + towns + twilight) - magnitude();
+        }
+    }
+
+    /** Sun and Moon at a moment, shared by all directions that are asked of it. */
+    public final class At {
+        private final Vector sun;
+        private final Vector moon;
+        private final double sunAltitude;
+        private final double moonAltitude;
+        private final double phaseAngle;
+
+        private At(Moment m) {
+            Sky.Pair pair = sky.sunAndMoon(m);
+            sun = pair.sun().unit();
+            moon = pair.moon().unit();
+            sunAltitude = Math.toDegrees(sun.latitudeRad());
+            moonAltitude = Math.toDegrees(moon.latitudeRad());
+            phaseAngle = MoonPhase.of(pair.sun(), pair.moon()).phaseAngleDegrees();
+        }
+
+        /** In a unit direction as north, east, up; the horizon's value below it. */
+        public Brightness towards(Vector direction) {
+            double altitude = Math.toDegrees(direction.latitudeRad());
+            return new Brightness(
+                    site.naturalFlux(altitude),
+                    site.townFlux(direction),
+                    twilight(direction),
+                    moonlight(direction, altitude));
+        }
+
+        public Brightness zenith() {
+            return towards(new Vector(0, 0, 1));
+        }
+
+        private double twilight(Vector direction) {
+            return sunAltitude < -30 ? 0 : Twilight.flux(direction, sun, sunAltitude);
+        }
+
+        private double moonlight(Vector direction, double altitude) {
+            if (moonAltitude <= 0) {
+                return 0;
+            }
+            double nanolamberts = Moonlight.nanolamberts(
+                    phaseAngle,
+                    Math.toDegrees(direction.separationRad(moon)),
+                    90 - moonAltitude,
+                    90 - Math.max(0, altitude),
+                    site.extinction().perAirmass());
+            return nanolamberts <= 0 ? 0 : Magnitudes.flux(Magnitudes.ofNanolamberts(nanolamberts));
+        }
+
+        /** Moonlight on level ground, lux. */
+        public double moonOnGroundLux() {
+            return Moonlight.groundLux(phaseAngle, moonAltitude, site.extinction());
+        }
+    }
+
+    public At at(Instant instant) {
+        return new At(sky.moment(instant));
+    }
+
+    public At at(Moment moment) {
+        return new At(moment);
+    }
+}

@@ -1,0 +1,140 @@
+package org.halfdusk.light;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.util.List;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.place.Observer;
+import org.halfdusk.reference.ReferenceTable;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The light engine against the published values of its parts, and as a whole. */
+class SkyLightTest {
+    private static final Observer ISLE = Observer.of(35.95, -3.05, 40);
+    private static final Vector UP = new Vector(0, 0, 1);
+
+    private static SkyLight light(double zenith) {
+        Sky sky = Sky.over(ISLE, ReferenceTable.EPHEMERIS, DeltaT.model());
+        return new SkyLight(sky, DarkSite.of(zenith, List.of(), Extinction.CLEAR));
+    }
+
+    private static Vector towards(double altitude, double azimuth) {
+        return Vector.ofSpherical(Math.toRadians(azimuth), Math.toRadians(altitude), 1);
+    }
+
+    /** Kasten & Young 1989, as quoted to two figures. */
+    @ParameterizedTest
+    @CsvSource({"90,1.0,0.001", "30,1.99,0.005", "10,5.6,0.05", "5,10.3,0.05", "0,38,0.5"})
+    void airmass(double altitude, double expected, double tolerance) {
+        assertEquals(expected, Extinction.airmass(altitude), tolerance);
+    }
+
+    /** Full Moon at 30°, 60° away, seen at the zenith: 1090 nL, 18.74 mag/arcsec². */
+    @Test
+    void moonlightOfTheWorkedValue() {
+        double nanolamberts = Moonlight.nanolamberts(0, 60, 60, 0, 0.172);
+        assertEquals(1090, nanolamberts, 5);
+        assertEquals(18.74, Magnitudes.ofNanolamberts(nanolamberts), 0.005);
+    }
+
+    @Test
+    void fullMoonOnTheGround() {
+        // 0.31 lux above the air; 0.2 mag taken at the zenith.
+        assertEquals(0.31 * Math.pow(10, -0.08), Moonlight.groundLux(0, 90, Extinction.CLEAR), 0.005);
+        assertEquals(0, Moonlight.groundLux(0, -1, Extinction.CLEAR));
+    }
+
+    /** Patat et al. 2006: 13.3 at 6°, 19.67 at 12°. */
+    @ParameterizedTest
+    @CsvSource({"-6,13.3", "-12,19.67"})
+    void twilightAtTheZenith(double sun, double magnitude) {
+        assertEquals(magnitude, Twilight.zenith(sun), 0.005);
+    }
+
+    @Test
+    void twilightFadesWithoutJumps() {
+        for (double sun = 5; sun > -25; sun -= 0.1) {
+            double step = Twilight.zenith(sun - 0.1) - Twilight.zenith(sun);
+            assertTrue(step >= 0 && step < 0.16, "at " + sun + " it jumps by " + step);
+        }
+        assertEquals(3.5, Twilight.zenith(40), 1e-9);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"22,1", "21.7,2", "21.4,3", "20.5,4", "19.5,5", "18.6,6", "18.2,7", "17,8"})
+    void bortleClasses(double brightness, int expected) {
+        assertEquals(expected, Bortle.classOf(brightness));
+    }
+
+    @Test
+    void bortleGoesThereAndBackAndTheEyeSeesSixAndAHalf() {
+        for (int c = 1; c <= 7; c++) {
+            assertEquals(c, Bortle.classOf(Bortle.brightnessOf(c)));
+        }
+        assertThrows(IllegalArgumentException.class, () -> Bortle.brightnessOf(10));
+        assertEquals(6.6, Bortle.faintestStar(22), 0.05);
+    }
+
+    /** Walker's law: 3,160 people at 10 km give a tenth of the natural sky at 45°. */
+    @Test
+    void walkersTown() {
+        assertEquals(0.1, 0.01 * 3160 * Math.pow(10, -2.5), 0.0005);
+        List<DarkSite.Dome> domes = DarkSite.domes(ISLE);
+        assertTrue(!domes.isEmpty());
+        for (DarkSite.Dome d : domes) {
+            assertEquals(0.01 * d.town().population() * Math.pow(d.distanceKm(), -2.5), d.ratioAt45(), 1e-12);
+        }
+    }
+
+    @Test
+    void theMeasuredZenithComesOutWhateverTheTowns() {
+        Instant dark = Instant.parse("2027-06-05T00:30:00Z");
+        for (double zenith : new double[] {19.6, 20.5, 21.4, 21.9}) {
+            assertEquals(zenith, light(zenith).at(dark).towards(UP).darkMagnitude(), 0.01);
+        }
+        SkyLight withTowns =
+                new SkyLight(Sky.over(ISLE, ReferenceTable.EPHEMERIS, DeltaT.model()), DarkSite.of(ISLE, 20.5));
+        assertEquals(20.5, withTowns.at(dark).zenith().darkMagnitude(), 0.02);
+    }
+
+    @Test
+    void aDomeIsBrightestTowardsItsTownAndLowDown() {
+        DarkSite site = DarkSite.of(ISLE, 21.2);
+        DarkSite.Dome first = site.domes().get(0);
+        double towards = site.townFlux(towards(10, first.azimuthDegrees()));
+        assertTrue(towards > site.townFlux(towards(10, first.azimuthDegrees() + 180)));
+        assertTrue(towards > site.townFlux(towards(40, first.azimuthDegrees())));
+    }
+
+    @Test
+    void darkNightDuskAndMoonTogether() {
+        Instant dark = Instant.parse("2027-06-05T00:30:00Z");
+        assertEquals(21.4, light(21.4).at(dark).zenith().magnitude(), 0.02);
+        Instant dusk = Instant.parse("2027-06-04T20:00:00Z"); // sun 6.5° down
+        assertEquals(14, light(21.4).at(dusk).zenith().magnitude(), 0.8);
+        Instant fullMoon = Instant.parse("2027-06-19T00:00:00Z");
+        SkyLight.Brightness moonlit = light(21.4).at(fullMoon).zenith();
+        assertTrue(moonlit.magnitude() > 17.5 && moonlit.magnitude() < 19, "moonlit " + moonlit.magnitude());
+        assertTrue(moonlit.moonLift() > 2);
+        assertEquals(0, light(21.4).at(dark).zenith().moonLift(), 1e-9);
+    }
+
+    @Test
+    void everyDirectionIsANumber() {
+        Instant moment = Instant.parse("2027-06-15T21:00:00Z");
+        for (double altitude = -5; altitude <= 90; altitude += 5) {
+            for (double azimuth = 0; azimuth < 360; azimuth += 30) {
+                double m =
+                        light(21).at(moment).towards(towards(altitude, azimuth)).magnitude();
+                assertTrue(m > 3 && m < 22.5, "at " + altitude + ", " + azimuth + ": " + m);
+            }
+        }
+    }
+}

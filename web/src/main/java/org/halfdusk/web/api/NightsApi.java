@@ -1,0 +1,141 @@
+package org.halfdusk.web.api;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.place.Gazetteer;
+import org.halfdusk.place.Observer;
+import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.shoot.NightScore;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Rising;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.milkyway.MilkyWayWords;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Nights and how good they are. */
+@RestController
+@RequestMapping("/api/v1")
+class NightsApi {
+    private static final int MOST_NIGHTS = 400;
+
+    private final Ephemeris ephemeris;
+
+    NightsApi(Ephemeris ephemeris) {
+        this.ephemeris = ephemeris;
+    }
+
+    record Span(Instant start, Instant end) {
+        static List<Span> of(List<Interval> intervals) {
+            return intervals.stream().map(i -> new Span(i.start(), i.end())).toList();
+        }
+    }
+
+    record Best(Instant at, double altitude, double azimuth) {}
+
+    /** Each of the four times may be missing; then its why says so. */
+    record Row(
+            LocalDate date,
+            @Nullable Instant sunset,
+            @Nullable String sunsetWhy,
+            @Nullable Instant darkFrom,
+            @Nullable String darkFromWhy,
+            @Nullable Instant darkTo,
+            @Nullable String darkToWhy,
+            @Nullable Instant sunrise,
+            @Nullable String sunriseWhy,
+            double illuminatedFraction,
+            List<Span> moonUp,
+            List<Span> windows,
+            Best coreBest,
+            int score,
+            NightScore parts,
+            String why) {}
+
+    record Answer(String zone, Subject subject, List<Row> nights) {}
+
+    @GetMapping("/nights")
+    Answer nights(@RequestParam Map<String, String> parameters) {
+        Query query = new Query(parameters);
+        Optional<Observer> observer = query.observer();
+        LocalDate from = query.date("from");
+        LocalDate to = query.date("to");
+        DeltaT deltaT = query.deltaT();
+        List<Subject> subjects = query.list("subject", Subject.class);
+        long count = ChronoUnit.DAYS.between(from, to) + 1;
+        query.refuseIf(count < 1 || count > MOST_NIGHTS, "to", "not before from, at most " + MOST_NIGHTS + " nights");
+        ZoneId zone = query.zone("zone", observer.map(NightsApi::nearestZone).orElse(ZoneId.of("UTC")));
+        query.check();
+        Sky sky = Sky.over(observer.orElseThrow(), ephemeris, deltaT);
+        DarkSite site = DarkSite.of(DarkSite.NATURAL, List.of(), Extinction.CLEAR);
+        List<Row> rows = from.datesUntil(to.plusDays(1))
+                .map(d -> row(MilkyWayNight.of(sky, site, d, zone, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES)))
+                .toList();
+        return new Answer(zone.getId(), subjects.get(0), rows);
+    }
+
+    private static ZoneId nearestZone(Observer o) {
+        return Gazetteer.instance()
+                .nearest(o.latitudeDegrees(), o.longitudeDegrees())
+                .zone();
+    }
+
+    private static Row row(MilkyWayNight m) {
+        Optional<Instant> sets = Optional.empty();
+        Optional<Instant> rises = Optional.empty();
+        String sunWhy = "the sun does not cross the horizon";
+        if (m.night().sun() instanceof Rising.Crosses c) {
+            sets = c.sets();
+            rises = c.rises();
+        } else if (m.night().sun() instanceof Rising.AlwaysUp up) {
+            sunWhy = "the sun stays up, lowest " + Words.degrees(up.lowestDegrees());
+        } else if (m.night().sun() instanceof Rising.AlwaysDown down) {
+            sunWhy = "the sun stays down, highest " + Words.degrees(down.highestDegrees());
+        }
+        Optional<Interval> dark =
+                m.night().darkness() instanceof Darkness.Dark d ? Optional.of(d.interval()) : Optional.empty();
+        String darkWhy = m.night().darkness() instanceof Darkness.NeverDark never
+                ? "never dark: the sun only sinks to " + Words.degrees(never.sunLowestDegrees())
+                : "";
+        Optional<Instant> darkFrom = dark.map(Interval::start)
+                .filter(t -> !t.equals(m.night().interval().start()));
+        Optional<Instant> darkTo = dark.map(Interval::end)
+                .filter(t -> !t.equals(m.night().interval().end()));
+        String darkAllDay = dark.isPresent() ? "dark already, or still, at noon" : darkWhy;
+        return new Row(
+                m.night().date(),
+                sets.orElse(null),
+                sets.isPresent() ? null : sunWhy,
+                darkFrom.orElse(null),
+                darkFrom.isPresent() ? null : darkAllDay,
+                darkTo.orElse(null),
+                darkTo.isPresent() ? null : darkAllDay,
+                rises.orElse(null),
+                rises.isPresent() ? null : sunWhy,
+                m.night().moonPhase().illuminatedFraction(),
+                Span.of(m.night().moonUp()),
+                Span.of(m.windows()),
+                new Best(
+                        m.best().at(),
+                        m.best().position().altitude().degrees(),
+                        m.best().position().azimuth().degrees()),
+                m.score().total(),
+                m.score(),
+                MilkyWayWords.whyNotMore(m));
+    }
+}
