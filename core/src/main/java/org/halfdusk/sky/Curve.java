@@ -15,6 +15,12 @@ import java.util.function.DoubleUnaryOperator;
  */
 public final class Curve {
     private static final double TOLERANCE_DAYS = 1e-9;
+    /** How near an extremum is found in time; its value is then exact to far below a thousandth of an arcsecond. */
+    private static final double EXTREMUM_DAYS = 1e-5;
+
+    /** Near enough to the level to stop: for degrees 0.07 mas. */
+    private static final double NEAR_ENOUGH = 2e-8;
+
     private static final double GOLDEN = 0.3819660112501051;
 
     private final DoubleUnaryOperator function;
@@ -103,32 +109,65 @@ public final class Curve {
         }
     }
 
-    /** Lowest (or highest) point between two times, by golden section. */
+    /**
+     * Lowest (or highest) point between two times: parabolas through the last three points, golden sections where they
+     * do not help (Brent 1973, Algorithms for Minimization without Derivatives, chapter 5).
+     */
     private Extremum extremum(double lo, double hi, boolean lowest) {
         double sign = lowest ? 1 : -1;
         double a = lo;
         double b = hi;
-        double x1 = a + GOLDEN * (b - a);
-        double x2 = b - GOLDEN * (b - a);
-        double f1 = sign * function.applyAsDouble(x1);
-        double f2 = sign * function.applyAsDouble(x2);
-        while (b - a > 1e-7) {
-            if (f1 < f2) {
-                b = x2;
-                x2 = x1;
-                f2 = f1;
-                x1 = a + GOLDEN * (b - a);
-                f1 = sign * function.applyAsDouble(x1);
+        double x = a + GOLDEN * (b - a);
+        double w = x;
+        double v = x;
+        double fx = sign * function.applyAsDouble(x);
+        double fw = fx;
+        double fv = fx;
+        double last = 0;
+        double beforeLast = 0;
+        for (int i = 0; i < 60; i++) {
+            double middle = (a + b) / 2;
+            if (Math.abs(x - middle) <= 2 * EXTREMUM_DAYS - (b - a) / 2) {
+                break;
+            }
+            double move = parabola(x, fx, w, fw, v, fv);
+            boolean good = Math.abs(move) < Math.abs(beforeLast) / 2 && x + move > a && x + move < b;
+            beforeLast = good ? last : (x >= middle ? a - x : b - x);
+            move = good ? move : GOLDEN * beforeLast;
+            last = move;
+            double u = x + (Math.abs(move) >= EXTREMUM_DAYS ? move : Math.copySign(EXTREMUM_DAYS, move));
+            double fu = sign * function.applyAsDouble(u);
+            if (fu <= fx) {
+                a = u >= x ? x : a;
+                b = u >= x ? b : x;
+                v = w;
+                fv = fw;
+                w = x;
+                fw = fx;
+                x = u;
+                fx = fu;
             } else {
-                a = x1;
-                x1 = x2;
-                f1 = f2;
-                x2 = b - GOLDEN * (b - a);
-                f2 = sign * function.applyAsDouble(x2);
+                a = u < x ? u : a;
+                b = u < x ? b : u;
+                if (fu <= fw || w == x) {
+                    v = w;
+                    fv = fw;
+                    w = u;
+                    fw = fu;
+                } else if (fu <= fv || v == x || v == w) {
+                    v = u;
+                    fv = fu;
+                }
             }
         }
-        double at = f1 < f2 ? x1 : x2;
-        return new Extremum(at, sign * Math.min(f1, f2));
+        return new Extremum(x, sign * fx);
+    }
+
+    /** From x to the turning point of the parabola through three points; NaN or infinite where they lie in a line. */
+    private static double parabola(double x, double fx, double w, double fw, double v, double fv) {
+        double r = (x - w) * (fx - fv);
+        double q = (x - v) * (fx - fw);
+        return -((x - v) * q - (x - w) * r) / (2 * (q - r));
     }
 
     /** Root of the function less the level between two times of opposite sign: Brent's idea in Ridders' simple form. */
@@ -141,13 +180,13 @@ public final class Curve {
             double mid = (a + b) / 2;
             double fm = function.applyAsDouble(mid) - level;
             double s = Math.sqrt(fm * fm - fa * fb);
-            if (s == 0) {
+            if (s == 0 || Math.abs(fm) < NEAR_ENOUGH) {
                 return mid;
             }
             double x = mid + (mid - a) * (fa >= fb ? 1 : -1) * fm / s;
             x = Math.max(a, Math.min(b, x));
             double fx = function.applyAsDouble(x) - level;
-            if (Math.abs(fx) < 1e-9) {
+            if (Math.abs(fx) < NEAR_ENOUGH) {
                 return x;
             }
             double[] bracket = narrow(a, fa, b, fb, mid, fm, x, fx);
@@ -202,10 +241,15 @@ public final class Curve {
 
     /** Spans of [from, to) in which the function is at or above the level (or below it). */
     public List<Span> spans(double level, boolean wantAbove) {
+        return spans(level, wantAbove, crossings(level));
+    }
+
+    /** The same from crossings of that level that were found before. */
+    public List<Span> spans(double level, boolean wantAbove, List<Crossing> crossings) {
         List<Span> spans = new ArrayList<>();
         boolean inside = above(samples[1] - level) == wantAbove;
         double start = from;
-        for (Crossing c : crossings(level)) {
+        for (Crossing c : crossings) {
             boolean enters = c.rising() == wantAbove;
             if (enters && !inside) {
                 start = c.at();

@@ -40,32 +40,45 @@ public record Night(
         Rising moon,
         MoonPhase moonPhase) {
 
+    /** Three hours: in a night an altitude turns twice at the most, and never twice between three samples. */
+    private static final double STEP_DAYS = 1.0 / 8;
+
     /** The night of an evening's date. */
     public static Night of(Sky sky, LocalDate date, ZoneId zone) {
         Interval interval = interval(sky, date, zone);
         double from = Moment.utDays(interval.start());
         double to = Moment.utDays(interval.end());
-        Curve sun = Curve.of(t -> sky.altitudeDegrees(Body.SUN, t), from, to, SkyEvents.STEP_DAYS);
-        Curve moon = Curve.of(sky::moonUpperLimbDegrees, from, to, SkyEvents.STEP_DAYS);
-        List<Interval> dark = intervals(sun, SkyEvents.ASTRONOMICAL_ALTITUDE, false);
-        Curve.Extremum lowest = sun.lowest();
-        Instant middle = Moment.instantOf(lowest.at());
-        Darkness darkness = dark.isEmpty()
-                ? new Darkness.NeverDark(lowest.value(), middle)
-                : new Darkness.Dark(Interval.of(
-                        dark.get(0).start(), dark.get(dark.size() - 1).end()));
+        Curve sun = Curve.of(t -> sky.altitudeDegrees(Body.SUN, t), from, to, STEP_DAYS);
+        Curve moon = Curve.of(sky::moonUpperLimbDegrees, from, to, STEP_DAYS);
+        List<Curve.Crossing> sunrises = sun.crossings(SkyEvents.SUNRISE_ALTITUDE);
+        List<Curve.Crossing> moonrises = moon.crossings(-Refraction.AT_HORIZON_DEGREES);
+        List<Interval> dark = intervals(sun.spans(SkyEvents.ASTRONOMICAL_ALTITUDE, false));
+        Darkness darkness = darkness(sun, dark);
         return new Night(
                 sky,
                 date,
                 zone,
                 interval,
-                rising(sun, SkyEvents.SUNRISE_ALTITUDE),
+                rising(sun, SkyEvents.SUNRISE_ALTITUDE, sunrises),
                 darkness,
-                intervals(sun, SkyEvents.SUNRISE_ALTITUDE, true),
+                intervals(sun.spans(SkyEvents.SUNRISE_ALTITUDE, true, sunrises)),
                 dark,
-                intervals(moon, -Refraction.AT_HORIZON_DEGREES, true),
-                rising(moon, -Refraction.AT_HORIZON_DEGREES),
-                sky.moonPhase(middle));
+                intervals(moon.spans(-Refraction.AT_HORIZON_DEGREES, true, moonrises)),
+                rising(moon, -Refraction.AT_HORIZON_DEGREES, moonrises),
+                sky.moonPhase(middle(darkness)));
+    }
+
+    private static Darkness darkness(Curve sun, List<Interval> dark) {
+        if (dark.isEmpty()) {
+            Curve.Extremum lowest = sun.lowest();
+            return new Darkness.NeverDark(lowest.value(), Moment.instantOf(lowest.at()));
+        }
+        return new Darkness.Dark(
+                Interval.of(dark.get(0).start(), dark.get(dark.size() - 1).end()));
+    }
+
+    private static Instant middle(Darkness darkness) {
+        return darkness instanceof Darkness.Dark dark ? dark.interval().middle() : ((Darkness.NeverDark) darkness).at();
     }
 
     /** The evening's date of the night that an instant belongs to. */
@@ -87,14 +100,13 @@ public record Night(
         return Interval.of(start, start.plusSeconds(86_400));
     }
 
-    private static List<Interval> intervals(Curve curve, double level, boolean above) {
-        return curve.spans(level, above).stream()
+    private static List<Interval> intervals(List<Curve.Span> spans) {
+        return spans.stream()
                 .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
                 .toList();
     }
 
-    private static Rising rising(Curve curve, double level) {
-        List<Curve.Crossing> crossings = curve.crossings(level);
+    private static Rising rising(Curve curve, double level, List<Curve.Crossing> crossings) {
         if (crossings.isEmpty()) {
             Curve.Extremum lowest = curve.lowest();
             return lowest.value() >= level
@@ -110,12 +122,12 @@ public record Night(
 
     /** Spans of the night with a body at or above an airless altitude in degrees. */
     public List<Interval> above(Body body, double degrees) {
-        return intervals(curve(body, interval), degrees, true);
+        return intervals(curve(body, interval).spans(degrees, true));
     }
 
     /** Spans of the night with the Sun under an altitude in degrees. */
     public List<Interval> sunUnder(double degrees) {
-        return intervals(curve(Body.SUN, interval), degrees, false);
+        return intervals(curve(Body.SUN, interval).spans(degrees, false));
     }
 
     /** The moment of an interval at which a body stands highest, and where. */
@@ -143,7 +155,7 @@ public record Night(
                 t -> sky.altitudeDegrees(body, t),
                 Moment.utDays(within.start()),
                 Moment.utDays(within.end()),
-                SkyEvents.STEP_DAYS);
+                STEP_DAYS);
     }
 
     /** Airless altitudes at a moment, degrees. */
