@@ -7,6 +7,7 @@ module org.halfdusk.core {
     exports org.halfdusk.place;
     exports org.halfdusk.ephemeris;
     exports org.halfdusk.sky;
+    exports org.halfdusk.eclipse;
     exports org.halfdusk.light;
     exports org.halfdusk.optics;
     exports org.halfdusk.exposure;

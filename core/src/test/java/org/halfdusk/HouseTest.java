@@ -53,6 +53,8 @@ class HouseTest {
                 .definedBy("org.halfdusk.ephemeris..")
                 .layer("sky")
                 .definedBy("org.halfdusk.sky..")
+                .layer("eclipse")
+                .definedBy("org.halfdusk.eclipse..")
                 .layer("light")
                 .definedBy("org.halfdusk.light..")
                 .layer("optics")
@@ -67,16 +69,18 @@ class HouseTest {
                 .mayOnlyBeAccessedByLayers("shoot")
                 .whereLayer("optics")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
+                .whereLayer("eclipse")
+                .mayOnlyBeAccessedByLayers("shoot")
                 .whereLayer("light")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("sky")
-                .mayOnlyBeAccessedByLayers("light", "optics", "exposure", "shoot")
+                .mayOnlyBeAccessedByLayers("light", "eclipse", "optics", "exposure", "shoot")
                 .whereLayer("ephemeris")
-                .mayOnlyBeAccessedByLayers("sky", "shoot")
+                .mayOnlyBeAccessedByLayers("sky", "eclipse", "shoot")
                 .whereLayer("place")
-                .mayOnlyBeAccessedByLayers("sky", "light", "optics", "shoot")
+                .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "optics", "shoot")
                 .whereLayer("time")
-                .mayOnlyBeAccessedByLayers("place", "ephemeris", "sky", "light", "exposure", "shoot"));
+                .mayOnlyBeAccessedByLayers("place", "ephemeris", "sky", "light", "eclipse", "exposure", "shoot"));
     }
 
     @Test

@@ -11,7 +11,7 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 
 /** Runs a family of benchmarks and prints one figure a line as {@code name: value unit}. */
 public final class Report {
-    private static final Map<String, String> FAMILIES = Map.of("sky", "SkyBench");
+    private static final Map<String, String> FAMILIES = Map.of("sky", "SkyBench", "eclipses", "EclipseBench");
 
     private Report() {}
 
@@ -33,6 +33,8 @@ public final class Report {
                     name, String.format(Locale.ROOT, "%.1f %s", r.getPrimaryResult().getScore(), unit));
         }
         figures.forEach((name, figure) -> System.out.println(name + ": " + figure));
-        System.out.println("yearMemory: " + SkyBench.yearBytes() + " bytes");
+        if (family.equals("SkyBench")) {
+            System.out.println("yearMemory: " + SkyBench.yearBytes() + " bytes");
+        }
     }
 }

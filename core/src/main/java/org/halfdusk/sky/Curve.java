@@ -172,21 +172,39 @@ public final class Curve {
 
     /** Root of the function less the level between two times of opposite sign: Brent's idea in Ridders' simple form. */
     private double root(double t1, double f1, double t2, double f2, double level) {
+        return root(t -> function.applyAsDouble(t) - level, t1, f1, t2, f2, NEAR_ENOUGH);
+    }
+
+    /**
+     * Where a function is zero between two times at which it has opposite signs, to 0.1 ms.
+     *
+     * @throws IllegalArgumentException where the signs are the same
+     */
+    public static double root(DoubleUnaryOperator f, double from, double to) {
+        double first = f.applyAsDouble(from);
+        double last = f.applyAsDouble(to);
+        if (above(first) == above(last)) {
+            throw new IllegalArgumentException("no sign changes between " + from + " and " + to);
+        }
+        return root(f, from, first, to, last, 0);
+    }
+
+    private static double root(DoubleUnaryOperator f, double t1, double f1, double t2, double f2, double nearEnough) {
         double a = t1;
         double fa = f1;
         double b = t2;
         double fb = f2;
         for (int i = 0; i < 60 && b - a > TOLERANCE_DAYS; i++) {
             double mid = (a + b) / 2;
-            double fm = function.applyAsDouble(mid) - level;
+            double fm = f.applyAsDouble(mid);
             double s = Math.sqrt(fm * fm - fa * fb);
-            if (s == 0 || Math.abs(fm) < NEAR_ENOUGH) {
+            if (s == 0 || Math.abs(fm) < nearEnough) {
                 return mid;
             }
             double x = mid + (mid - a) * (fa >= fb ? 1 : -1) * fm / s;
             x = Math.max(a, Math.min(b, x));
-            double fx = function.applyAsDouble(x) - level;
-            if (Math.abs(fx) < NEAR_ENOUGH) {
+            double fx = f.applyAsDouble(x);
+            if (fx == 0 || Math.abs(fx) < nearEnough) {
                 return x;
             }
             double[] bracket = narrow(a, fa, b, fb, mid, fm, x, fx);

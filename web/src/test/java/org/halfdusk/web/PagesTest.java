@@ -79,6 +79,7 @@ class PagesTest {
                 "/kit/lenses/new",
                 "/kit/converters/1",
                 "/keys",
+                "/about",
                 "/nights?place=2&from=2027-12-20",
                 "/shoots/1/night?at=02:30",
                 "/shoots/1/expose?at=nonsense",

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.place.Observer;
 import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Words;
 
 /** Reads parameters of a request, notes all that are wrong, and refuses once for all of them. */
@@ -115,6 +116,17 @@ final class Query {
         }
         refuse(name, allowed);
         return LocalDate.EPOCH;
+    }
+
+    /** An interval between 1950 and 2100; a harmless one where it is wrong. */
+    Interval interval(String fromName, String toName) {
+        Instant from = instant(fromName);
+        Instant to = instant(toName);
+        if (from.isBefore(to)) {
+            return Interval.of(from, to);
+        }
+        refuse(toName, "after " + fromName);
+        return Interval.of(FIRST, END);
     }
 
     ZoneId zone(String name, ZoneId otherwise) {

@@ -108,6 +108,78 @@ class ApiTest {
     }
 
     @Test
+    void starsByName() throws Exception {
+        JsonNode stars = get("/sky?lat=35.95&lon=-3.05&at=2027-06-04T22:00:00Z").get("stars");
+        assertTrue(stars.size() >= 16);
+        assertEquals(35.95, stars.get("Polaris").get("altitude").asDouble(), 0.7);
+    }
+
+    @Test
+    void nightsWithTheirWindowsAndScores() throws Exception {
+        JsonNode a =
+                get("/nights?lat=35.95&lon=-3.05&zone=Europe/Madrid&from=2027-06-04&to=2027-06-18&subject=MILKY_WAY");
+        assertEquals("Europe/Madrid", a.get("zone").asString());
+        assertEquals(15, a.get("nights").size());
+        JsonNode newMoon = a.get("nights").get(0);
+        assertEquals(1, newMoon.get("windows").size());
+        assertTrue(newMoon.get("score").asInt() > 90);
+        assertTrue(newMoon.get("sunsetWhy").isNull());
+        JsonNode fullMoon = a.get("nights").get(14);
+        assertEquals(0, fullMoon.get("windows").size());
+        assertEquals(0, fullMoon.get("score").asInt());
+        assertTrue(fullMoon.get("why").asString().contains("is up for all of the dark"));
+    }
+
+    @Test
+    void polarNightsSayWhyATimeIsMissing() throws Exception {
+        JsonNode june = get("/nights?lat=70&lon=25&from=2027-06-21&to=2027-06-21")
+                .get("nights")
+                .get(0);
+        assertTrue(june.get("sunset").isNull() && june.get("darkFrom").isNull());
+        assertTrue(june.get("darkFromWhy").asString().contains("never dark"));
+        JsonNode december = get("/nights?lat=70&lon=25&from=2027-12-21&to=2027-12-21")
+                .get("nights")
+                .get(0);
+        assertTrue(december.get("sunriseWhy").asString().contains("stays down"));
+        refused("/nights?lat=70&lon=25&from=2027-01-01&to=2029-01-01");
+        refused("/nights?lat=70&lon=25&from=2027-01-01&to=2027-01-02&zone=Mars/Base&subject=BREAKFAST");
+    }
+
+    @Test
+    void phasesOfAMonth() throws Exception {
+        JsonNode m = get("/moon/phases?from=2027-06-01T00:00:00Z&to=2027-07-01T00:00:00Z");
+        assertEquals(4, m.get("phases").size());
+        assertEquals("NEW", m.get("phases").get(0).get("phase").asString());
+        assertTrue(m.get("phases").get(0).get("at").asString().startsWith("2027-06-04T19:"));
+        assertTrue(m.get("apsides").get(0).get("distanceKm").asDouble() > 356_000);
+    }
+
+    @Test
+    void eclipsesOfTheMoonWithAPlace() throws Exception {
+        JsonNode e = get("/eclipses/lunar?from=2028-12-01T00:00:00Z&to=2029-12-31T00:00:00Z&lat=35.95&lon=-3.05")
+                .get("eclipses");
+        // 31 December 2028, total, rises eclipsed; 26 June and 20 December 2029, total.
+        assertEquals(3, e.size());
+        assertEquals("TOTAL", e.get(0).get("type").asString());
+        assertTrue(e.get(0).get("moonAltitude").get("p1").asDouble() < 0);
+        assertTrue(e.get(2).get("moonAltitude").get("greatest").asDouble() > 60);
+        JsonNode placeless = get("/eclipses/lunar?from=2029-12-01T00:00:00Z&to=2029-12-31T00:00:00Z")
+                .get("eclipses");
+        assertTrue(placeless.get(0).get("moonAltitude").isNull());
+    }
+
+    @Test
+    void theEclipseOfAugust2027() throws Exception {
+        JsonNode e = get("/eclipses/solar?lat=35.978&lon=-3.041&from=2027-01-01T00:00:00Z&to=2028-01-01T00:00:00Z")
+                .get("eclipses");
+        JsonNode total = e.get(e.size() - 1);
+        assertEquals("TOTAL", total.get("type").asString());
+        assertTrue(total.get("durationSeconds").asDouble() > 200);
+        assertTrue(total.get("sun").get("c2").get("altitude").asDouble() > 30);
+        refused("/eclipses/solar?lat=35.978&lon=-3.041&from=2028-01-01T00:00:00Z&to=2027-01-01T00:00:00Z");
+    }
+
+    @Test
     void answersAtThePoleAreNumbers() throws Exception {
         String body = get("/sharpness?focalLength=8&aperture=2&pixelPitch=5&crop=1&declination=90")
                         .toString()

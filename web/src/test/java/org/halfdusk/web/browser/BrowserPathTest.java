@@ -264,6 +264,7 @@ class BrowserPathTest {
                 "/kit/cameras/1",
                 "/kit/lenses/new",
                 "/keys",
+                "/about",
                 "/shoots/999/night"
             })
     void pagesHaveNoAccessibilityFaultsAndFitAPhone(String path) {

@@ -1,0 +1,121 @@
+package org.halfdusk.eclipse;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.place.Observer;
+import org.halfdusk.sky.Curve;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
+
+/**
+ * An eclipse of the Moon.
+ *
+ * <p>Shadow by Danjon: umbra 1.01 π☾ + π☉ − s☉, penumbra 1.01 π☾ + π☉ + s☉, with horizontal parallaxes of the equatorial
+ * radius, the Sun's 959.63″ at 1 au, the Moon's disc k = 0.272508 equatorial radii. Contacts within 1 s of independent
+ * computations on the same convention; observed ones differ by tens of seconds, since the shadow's edge is soft.
+ *
+ * @param greatest the Moon's centre nearest to the shadow's axis
+ * @param penumbra from P1 to P4
+ * @param umbra from U1 to U4, where it touches the umbra
+ * @param totality from U2 to U3, where it is wholly inside
+ * @param umbralMagnitude share of the Moon's diameter inside the umbra at greatest, negative where it misses
+ */
+public record LunarEclipse(
+        Type type,
+        Instant greatest,
+        Interval penumbra,
+        Optional<Interval> umbra,
+        Optional<Interval> totality,
+        double umbralMagnitude,
+        double penumbralMagnitude) {
+    /** How deep the Moon goes. */
+    public enum Type {
+        PENUMBRAL,
+        PARTIAL,
+        TOTAL
+    }
+
+    private static final double MOON_RADIUS_KM = 0.272508 * Observer.EQUATORIAL_RADIUS_KM;
+    private static final double ENLARGEMENT = 1.01;
+    private static final double STEP_DAYS = 1.0 / 12;
+    private static final double HALF_DURATION_DAYS = 0.2;
+
+    /** Those whose greatest eclipse falls into the interval, in order. */
+    public static List<LunarEclipse> find(Ephemeris ephemeris, DeltaT deltaT, Interval interval) {
+        List<LunarEclipse> found = new ArrayList<>();
+        Moment from = Moment.of(interval.start(), deltaT);
+        Moment to = Moment.of(interval.end(), deltaT);
+        Shadow shadow = new Shadow(ephemeris, deltaT);
+        for (double tt : Syzygies.near(from.ttDays(), to.ttDays(), true)) {
+            double ut = tt - (from.ttDays() - from.utDays());
+            shadow.eclipseNear(ut).filter(e -> interval.contains(e.greatest)).ifPresent(found::add);
+        }
+        return found;
+    }
+
+    /** The Moon against the Earth's shadow at a moment, radians. */
+    private record State(double separation, double umbra, double penumbra, double moon) {}
+
+    private record Shadow(Ephemeris ephemeris, DeltaT deltaT) {
+        State at(double utDays) {
+            double tt = Moment.ofUtDays(utDays, deltaT).ttDays();
+            Vector sun = ephemeris.apparent(Body.SUN, tt);
+            Vector moon = ephemeris.apparent(Body.MOON, tt);
+            double moonParallax = Math.asin(Observer.EQUATORIAL_RADIUS_KM / moon.length());
+            double sunParallax = Math.asin(Observer.EQUATORIAL_RADIUS_KM / sun.length());
+            double sunRadius = Math.asin(Sky.SUN_RADIUS_KM / sun.length());
+            double middle = ENLARGEMENT * moonParallax + sunParallax;
+            return new State(
+                    sun.times(-1).separationRad(moon),
+                    middle - sunRadius,
+                    middle + sunRadius,
+                    Math.asin(MOON_RADIUS_KM / moon.length()));
+        }
+
+        Optional<LunarEclipse> eclipseNear(double utDays) {
+            Curve distance = Curve.of(
+                    t -> Math.pow(at(t).separation(), 2),
+                    utDays - Syzygies.REACH_DAYS,
+                    utDays + Syzygies.REACH_DAYS,
+                    STEP_DAYS);
+            double greatest = distance.lowest().at();
+            State s = at(greatest);
+            double penumbral = (s.penumbra() + s.moon() - s.separation()) / (2 * s.moon());
+            if (penumbral <= 0) {
+                return Optional.empty();
+            }
+            double umbral = (s.umbra() + s.moon() - s.separation()) / (2 * s.moon());
+            Type type = umbral >= 1 ? Type.TOTAL : umbral > 0 ? Type.PARTIAL : Type.PENUMBRAL;
+            return Optional.of(new LunarEclipse(
+                    type,
+                    Moment.instantOf(greatest),
+                    contacts(greatest, t -> outside(at(t), at(t).penumbra() + at(t).moon())),
+                    Optional.of(type)
+                            .filter(x -> x != Type.PENUMBRAL)
+                            .map(x -> contacts(greatest, t -> outside(at(t), at(t).umbra() + at(t).moon()))),
+                    Optional.of(type)
+                            .filter(x -> x == Type.TOTAL)
+                            .map(x -> contacts(greatest, t -> outside(at(t), at(t).umbra() - at(t).moon()))),
+                    umbral,
+                    penumbral));
+        }
+
+        private static double outside(State s, double edge) {
+            return s.separation() - edge;
+        }
+
+        private static Interval contacts(double greatest, DoubleUnaryOperator outside) {
+            return Interval.of(
+                    Moment.instantOf(Curve.root(outside, greatest - HALF_DURATION_DAYS, greatest)),
+                    Moment.instantOf(Curve.root(outside, greatest, greatest + HALF_DURATION_DAYS)));
+        }
+    }
+}
