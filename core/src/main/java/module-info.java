@@ -11,5 +11,6 @@ module org.halfdusk.core {
     exports org.halfdusk.light;
     exports org.halfdusk.optics;
     exports org.halfdusk.exposure;
+    exports org.halfdusk.sequence;
     exports org.halfdusk.shoot;
 }

@@ -61,12 +61,16 @@ class HouseTest {
                 .definedBy("org.halfdusk.optics..")
                 .layer("exposure")
                 .definedBy("org.halfdusk.exposure..")
+                .layer("sequence")
+                .definedBy("org.halfdusk.sequence..")
                 .layer("shoot")
                 .definedBy("org.halfdusk.shoot..")
                 .whereLayer("shoot")
                 .mayNotBeAccessedByAnyLayer()
-                .whereLayer("exposure")
+                .whereLayer("sequence")
                 .mayOnlyBeAccessedByLayers("shoot")
+                .whereLayer("exposure")
+                .mayOnlyBeAccessedByLayers("sequence", "shoot")
                 .whereLayer("optics")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("eclipse")
@@ -74,13 +78,14 @@ class HouseTest {
                 .whereLayer("light")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("sky")
-                .mayOnlyBeAccessedByLayers("light", "eclipse", "optics", "exposure", "shoot")
+                .mayOnlyBeAccessedByLayers("light", "eclipse", "optics", "exposure", "sequence", "shoot")
                 .whereLayer("ephemeris")
                 .mayOnlyBeAccessedByLayers("sky", "eclipse", "shoot")
                 .whereLayer("place")
                 .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "optics", "shoot")
                 .whereLayer("time")
-                .mayOnlyBeAccessedByLayers("place", "ephemeris", "sky", "light", "eclipse", "exposure", "shoot"));
+                .mayOnlyBeAccessedByLayers(
+                        "place", "ephemeris", "sky", "light", "eclipse", "exposure", "sequence", "shoot"));
     }
 
     @Test

@@ -4,7 +4,16 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.net.Socket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Base64;
 import java.util.Map;
 import org.halfdusk.shoot.Places;
 import org.junit.jupiter.api.Test;
@@ -53,5 +62,49 @@ class EmptyStartTest {
         }
         assertTrue(
                 String.valueOf(cause.getMessage()).contains("without a password"), String.valueOf(cause.getMessage()));
+    }
+
+    @Test
+    void elsewhereAPasswordIsAskedFor(@TempDir Path data) throws Exception {
+        try (var context = new SpringApplicationBuilder(HalfDusk.class)
+                .run(
+                        "--server.port=0",
+                        "--server.address=0.0.0.0",
+                        "--halfdusk.password=tower",
+                        "--halfdusk.data=" + data)) {
+            URI nights = URI.create(
+                    "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + "/nights");
+            HttpClient http = HttpClient.newHttpClient();
+            assertEquals(401, status(http, HttpRequest.newBuilder(nights)));
+            String right = Base64.getEncoder().encodeToString("halfdusk:tower".getBytes(StandardCharsets.UTF_8));
+            assertEquals(200, status(http, HttpRequest.newBuilder(nights).header("Authorization", "Basic " + right)));
+            String wrong = Base64.getEncoder().encodeToString("halfdusk:gate".getBytes(StandardCharsets.UTF_8));
+            assertEquals(401, status(http, HttpRequest.newBuilder(nights).header("Authorization", "Basic " + wrong)));
+        }
+    }
+
+    private static int status(HttpClient http, HttpRequest.Builder request) throws Exception {
+        return http.send(request.build(), HttpResponse.BodyHandlers.discarding())
+                .statusCode();
+    }
+
+    /** A page elsewhere that reaches this port through a name of its own gets nothing. */
+    @Test
+    void otherHostNamesAreNotServed(@TempDir Path data) throws Exception {
+        try (App app = App.empty(data)) {
+            int port = URI.create(app.url("/")).getPort();
+            assertTrue(firstLine(port, "127.0.0.1").contains(" 200"));
+            assertTrue(firstLine(port, "localhost:" + port).contains(" 200"));
+            assertTrue(firstLine(port, "elsewhere.example").contains(" 400"));
+        }
+    }
+
+    private static String firstLine(int port, String host) throws Exception {
+        try (Socket socket = new Socket("127.0.0.1", port)) {
+            String request = "GET /keys HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n";
+            socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
+            return new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))
+                    .readLine();
+        }
     }
 }

@@ -7,7 +7,7 @@ import org.halfdusk.shoot.Kits;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
-import org.springframework.http.HttpStatus;
+import org.halfdusk.web.shoot.StepForms;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,12 +20,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ExposeController {
     private final ShootDesk desk;
-    private final ShootEditing editing;
+    private final StepForms forms;
     private final Kits kits;
 
-    ExposeController(ShootDesk desk, ShootEditing editing, Kits kits) {
+    ExposeController(ShootDesk desk, StepForms forms, Kits kits) {
         this.desk = desk;
-        this.editing = editing;
+        this.forms = forms;
         this.kits = kits;
     }
 
@@ -45,13 +45,12 @@ class ExposeController {
             @ModelAttribute("frame") Shell.Frame frame,
             Model model,
             HttpServletResponse response) {
-        ShootEditing.Result result = editing.apply(id, form);
-        String at = form.getOrDefault("at", "");
-        if (result.saved()) {
-            return "redirect:/shoots/" + id + "/expose" + (at.isBlank() ? "" : "?at=" + at);
-        }
-        response.setStatus(result.clash().isPresent() ? HttpStatus.CONFLICT.value() : HttpStatus.BAD_REQUEST.value());
-        return render(id, Optional.of(at), frame, model, result);
+        return forms.answer(
+                id,
+                "expose",
+                form,
+                response,
+                result -> render(id, Optional.ofNullable(form.get("at")), frame, model, result));
     }
 
     private String render(long id, Optional<String> at, Shell.Frame frame, Model model, ShootEditing.Result result) {

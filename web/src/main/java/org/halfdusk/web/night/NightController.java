@@ -7,7 +7,7 @@ import org.halfdusk.shoot.Places;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
-import org.springframework.http.HttpStatus;
+import org.halfdusk.web.shoot.StepForms;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,12 +20,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class NightController {
     private final ShootDesk desk;
-    private final ShootEditing editing;
+    private final StepForms forms;
     private final Places places;
 
-    NightController(ShootDesk desk, ShootEditing editing, Places places) {
+    NightController(ShootDesk desk, StepForms forms, Places places) {
         this.desk = desk;
-        this.editing = editing;
+        this.forms = forms;
         this.places = places;
     }
 
@@ -45,14 +45,12 @@ class NightController {
             @ModelAttribute("frame") Shell.Frame frame,
             Model model,
             HttpServletResponse response) {
-        ShootEditing.Result result = editing.apply(id, form);
-        if (result.saved()) {
-            boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");
-            String at = form.getOrDefault("at", "");
-            return "redirect:/shoots/" + id + "/night" + (sameSky && !at.isBlank() ? "?at=" + at : "");
-        }
-        response.setStatus(result.clash().isPresent() ? HttpStatus.CONFLICT.value() : HttpStatus.BAD_REQUEST.value());
-        return render(id, Optional.ofNullable(form.get("at")), frame, model, result);
+        return forms.answer(
+                id,
+                "night",
+                form,
+                response,
+                result -> render(id, Optional.ofNullable(form.get("at")), frame, model, result));
     }
 
     private String render(long id, Optional<String> at, Shell.Frame frame, Model model, ShootEditing.Result result) {

@@ -1,14 +1,13 @@
 package org.halfdusk.web.standin;
 
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 
-/** Sows the demo world on the first start of the profile {@code demo}. */
+/** Sows the demo world on the first start of the profile {@code demo}, before the first page can be asked for. */
 @Component
 @Profile("demo")
-class DemoStart implements ApplicationRunner {
+class DemoStart implements SmartInitializingSingleton {
     private final DemoWorld world;
 
     DemoStart(DemoWorld world) {
@@ -16,7 +15,7 @@ class DemoStart implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments args) {
+    public void afterSingletonsInstantiated() {
         world.sowOnce();
     }
 }

@@ -1,0 +1,73 @@
+package org.halfdusk.sequence;
+
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.time.SiderealTime;
+
+/**
+ * Equal frames at equal intervals.
+ *
+ * @param gapSeconds from shutter close to the next open, 0 to 86,400
+ * @param frames 1 to 100,000
+ */
+public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
+    public FrameRun {
+        if (!(gapSeconds >= 0 && gapSeconds <= 86_400)) {
+            throw new IllegalArgumentException("gap " + gapSeconds + " s is outside 0 to 86400 s");
+        }
+        if (frames < 1 || frames > 100_000) {
+            throw new IllegalArgumentException("frames " + frames + " is outside 1 to 100000");
+        }
+    }
+
+    /** As many as fit into a duration: ⌊(duration − exposure)/interval⌋ + 1, at least one. */
+    public static FrameRun filling(double durationSeconds, ShutterTime exposure, double gapSeconds) {
+        double interval = exposure.realSeconds() + gapSeconds;
+        // A millionth of an interval more forgives the rounding of a duration that is a whole number of them.
+        int frames = (int) Math.floor((durationSeconds - exposure.realSeconds()) / interval + 1e-6) + 1;
+        return new FrameRun(exposure, gapSeconds, Math.max(1, frames));
+    }
+
+    /** As many as sweep an arc of degrees about the pole. */
+    public static FrameRun sweeping(double arcDegrees, ShutterTime exposure, double gapSeconds) {
+        return filling(arcDegrees / SiderealTime.DEGREES_PER_HOUR * 3600, exposure, gapSeconds);
+    }
+
+    /** Start to start, seconds. */
+    public double intervalSeconds() {
+        return exposure.realSeconds() + gapSeconds;
+    }
+
+    /** First open to last close, seconds. */
+    public double durationSeconds() {
+        return (frames - 1) * intervalSeconds() + exposure.realSeconds();
+    }
+
+    /** Degrees about the pole that the stars turn meanwhile. */
+    public double arcDegrees() {
+        return durationSeconds() / 3600 * SiderealTime.DEGREES_PER_HOUR;
+    }
+
+    /** How far a star in the middle of the frame moves while the shutter is shut, px. */
+    public double gapPx(Trailing trailing) {
+        return trailing.middlePx(gapSeconds);
+    }
+
+    /** Whether the gap shows in the trail: wider than about one star. */
+    public boolean gapShows(Trailing trailing) {
+        return gapPx(trailing) > STAR_WIDTH_PX;
+    }
+
+    /** Width of a star at half height, px: 2.355 times the blur's standard deviation. */
+    public static final double STAR_WIDTH_PX = 2.355 * Trailing.BLUR_PX;
+
+    /** Megabytes on the card for files of a size. */
+    public double megabytes(double fileMegabytes) {
+        return frames * fileMegabytes;
+    }
+
+    /** The interval that must be set on a timer which counts whole seconds from start to start. */
+    public int timerIntervalSeconds() {
+        return (int) Math.ceil(intervalSeconds() - 1e-9);
+    }
+}

@@ -1,0 +1,71 @@
+package org.halfdusk.exposure;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import org.halfdusk.light.Extinction;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Guide values, the moon rule and fireworks against the field's worked figures. */
+class GuidesTest {
+    /** At f/8 and ISO 100: partial 1/400 s, corona at one radius 0.32 s. */
+    @Test
+    void solarGuideTimes() {
+        assertEquals(1 / 400.0, EclipseGuide.seconds(8, 100, EclipseGuide.Solar.PARTIAL_ND5.q()), 1e-9);
+        assertEquals(0.32, EclipseGuide.seconds(8, 100, EclipseGuide.Solar.CORONA_1_R.q()), 1e-9);
+    }
+
+    @Test
+    void onlyPartialPhasesAreFiltered() {
+        for (EclipseGuide.Solar s : EclipseGuide.Solar.values()) {
+            assertEquals(s.name().startsWith("PARTIAL"), s.filtered());
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0,7", "0.3,6", "0.45,5.5", "0.6,5", "0.8,4", "0.9,3", "0.95,2", "1,2"})
+    void lunarPartialPhases(double umbral, double q) {
+        assertEquals(q, EclipseGuide.lunarPartial(umbral), 1e-9);
+    }
+
+    @Test
+    void totalityLosesNineToSeventeenStops() {
+        assertEquals(9, EclipseGuide.fullMoon() - EclipseGuide.lunarTotality(4));
+        assertEquals(17, EclipseGuide.fullMoon() - EclipseGuide.lunarTotality(0));
+        assertThrows(IllegalArgumentException.class, () -> EclipseGuide.lunarTotality(5));
+        assertThrows(IllegalArgumentException.class, () -> EclipseGuide.lunarPartial(Double.NaN));
+    }
+
+    /** Mean surface brightness falls 0.94, 1.73, 2.46, 3.25 and 3.97 stops at phase angles 30° to 150°. */
+    @ParameterizedTest
+    @CsvSource({"0,0", "30,0.94", "60,1.73", "90,2.46", "120,3.25", "150,3.97"})
+    void thinnerMoonsAreDarker(double phaseAngle, double stops) {
+        assertEquals(stops, MoonExposure.phaseStops(phaseAngle), 0.01);
+    }
+
+    @Test
+    void aHighFullMoonIsTheRuleAndAStopUnderGuideEight() {
+        double rule = MoonExposure.seconds(11, 100, 0, 60, Extinction.CLEAR);
+        assertEquals(1 / 100.0, rule, 1e-12);
+        assertEquals(1.1, Stops.between(rule, EclipseGuide.seconds(11, 100, EclipseGuide.fullMoon())) + 0, 0.2);
+        assertTrue(MoonExposure.seconds(11, 100, 0, 2, Extinction.CLEAR) > 6 * rule);
+        assertEquals(1 / 3200.0, MoonExposure.handheldSeconds(400, 2, -2), 1e-9);
+    }
+
+    /** 75 mm: about 90 m high, 41 to 80 m wide; 600 m away the thump is 1.76 s late at 15 °C. */
+    @Test
+    void aShellOf75Millimetres() {
+        Burst burst = new Burst(75);
+        assertEquals(90, burst.heightMetres(), 1e-9);
+        assertEquals(41, burst.leastWidthMetres(), 0.6);
+        assertEquals(82, burst.mostWidthMetres(), 2.6);
+        assertEquals(1.76, Burst.soundLagSeconds(600, 15), 0.005);
+        assertEquals(63, burst.separationMetres(), 0.1);
+        assertTrue(burst.topDegrees(300) > burst.topDegrees(600));
+        assertThrows(IllegalArgumentException.class, () -> burst.widthDegrees(0));
+        assertThrows(IllegalArgumentException.class, () -> new Burst(Double.NaN));
+    }
+}

@@ -1,0 +1,78 @@
+package org.halfdusk.sequence;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import net.jqwik.api.Example;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.Trailing;
+
+/** Runs of frames: the field's worked figures and what holds for all. */
+class FrameRunTest {
+    private static final ShutterTime NINETY = new ShutterTime(90, 90);
+    private static final ShutterTime THIRTY_MARK = new ShutterTime(30, 32);
+
+    /** 30 frames of 90 s sweep about 11°; 45° take three hours. */
+    @Example
+    void workedArcs() {
+        assertEquals(11.3, new FrameRun(NINETY, 1, 30).arcDegrees(), 0.2);
+        assertEquals(3, FrameRun.sweeping(45, NINETY, 1).durationSeconds() / 3600, 0.03);
+    }
+
+    @Example
+    void theThirtySecondMarkNeedsThirtyThree() {
+        FrameRun run = new FrameRun(THIRTY_MARK, 1, 100);
+        assertEquals(33, run.intervalSeconds());
+        assertEquals(33, run.timerIntervalSeconds());
+        assertEquals(92, new FrameRun(NINETY, 1.4, 80).timerIntervalSeconds());
+    }
+
+    @Example
+    void aGapShowsWhenItIsWiderThanAStar() {
+        Trailing wide = new Trailing(15, 5.12, 0);
+        Trailing tele = new Trailing(200, 5.12, 0);
+        assertFalse(new FrameRun(NINETY, 1.4, 80).gapShows(wide));
+        assertTrue(new FrameRun(NINETY, 1.4, 80).gapShows(tele));
+        assertEquals(2.0, FrameRun.STAR_WIDTH_PX, 0.01);
+    }
+
+    @Property
+    void whatFillsADurationFitsAndOneMoreWouldNot(
+            @ForAll @DoubleRange(min = 100, max = 40_000) double duration,
+            @ForAll @DoubleRange(min = 0, max = 30) double gap) {
+        FrameRun run = FrameRun.filling(duration, THIRTY_MARK, gap);
+        assertTrue(run.durationSeconds() <= duration + 0.001);
+        FrameRun more = new FrameRun(THIRTY_MARK, gap, run.frames() + 1);
+        assertTrue(more.durationSeconds() > duration - 0.001);
+    }
+
+    @Property
+    void arcAndDurationAgree(@ForAll @DoubleRange(min = 1, max = 180) double arc) {
+        FrameRun run = FrameRun.sweeping(arc, NINETY, 1);
+        assertTrue(run.arcDegrees() <= arc + 1e-6);
+        assertTrue(run.arcDegrees() > arc - run.intervalSeconds() / 3600 * 15.05 - 0.4);
+    }
+
+    @Example
+    void cardAndBattery() {
+        FrameRun run = new FrameRun(NINETY, 1, 80);
+        assertEquals(80 * 34, run.megabytes(34), 1e-9);
+        Battery battery = new Battery(530, 190);
+        assertEquals(120.0 / 190, battery.charges(run, 20), 1e-9);
+        assertEquals(120.0 / 190 / 0.84, battery.charges(run, 4), 1e-9);
+        assertEquals(0.5, Battery.coldShare(-40));
+        assertThrows(IllegalArgumentException.class, () -> Battery.coldShare(Double.NaN));
+    }
+
+    @Example
+    void nonsenseIsRefused() {
+        assertThrows(IllegalArgumentException.class, () -> new FrameRun(NINETY, -1, 10));
+        assertThrows(IllegalArgumentException.class, () -> new FrameRun(NINETY, 1, 0));
+        assertEquals(1, FrameRun.filling(10, NINETY, 1).frames());
+    }
+}

@@ -1,0 +1,41 @@
+package org.halfdusk.web.shoot;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/** What every step does with a form: saves and goes back to the page, or shows it again with what is wrong. */
+@Component
+public class StepForms {
+    private final ShootEditing editing;
+
+    StepForms(ShootEditing editing) {
+        this.editing = editing;
+    }
+
+    /**
+     * @param step as in the address
+     * @param again renders the page with the result of a form that was not saved
+     * @return the view or redirect
+     */
+    public String answer(
+            long id,
+            String step,
+            Map<String, String> form,
+            HttpServletResponse response,
+            Function<ShootEditing.Result, String> again) {
+        ShootEditing.Result result = editing.apply(id, form);
+        if (result.saved()) {
+            // Another night or place has another best moment; everything else keeps the playhead.
+            boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");
+            Optional<String> at = Optional.ofNullable(form.get("at")).filter(a -> sameSky && !a.isBlank());
+            return "redirect:/shoots/" + id + "/" + step
+                    + at.map(a -> "?at=" + a).orElse("");
+        }
+        response.setStatus(result.clash().isPresent() ? HttpStatus.CONFLICT.value() : HttpStatus.BAD_REQUEST.value());
+        return again.apply(result);
+    }
+}

@@ -1,0 +1,145 @@
+package org.halfdusk.web.expose;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.School;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.web.layout.Theme;
+import org.junit.jupiter.api.Test;
+
+/** Each reason of an exposure in words that hold its quantities. */
+class ExposeWordsTest {
+    private static Camera camera(int highestIso, boolean bulb) {
+        return new Camera(
+                "full frame",
+                new Sensor(35.9, 23.9, 7008, 4672),
+                100,
+                highestIso,
+                1 / 8000.0,
+                30,
+                bulb,
+                34,
+                11,
+                90,
+                160,
+                530,
+                190);
+    }
+
+    private static final Lens WIDE = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);
+    private static final Lens BEST_OPEN = new Lens("35 mm f/2.8", 35, 35, 2.8, 2.8, 16, 2.8);
+
+    private static ExposurePlan plan(Camera camera, Lens lens, double declination, double sky, Wishes wishes) {
+        return ExposurePlan.of(Rig.of(camera, lens, Optional.empty(), lens.shortestMm()), declination, sky, wishes);
+    }
+
+    private static ExposurePlan usual(Wishes wishes) {
+        return plan(camera(25_600, false), WIDE, -23, 21.4, wishes);
+    }
+
+    private static Wishes pins(OptionalDouble s, OptionalDouble n, OptionalInt iso) {
+        return new Wishes(2.6, IsoSchool.PROTECT_COLOURS, s, n, iso);
+    }
+
+    private static void has(String reason, String part) {
+        assertTrue(reason.contains(part), reason);
+    }
+
+    @Test
+    void theTimeOfTheBudget() {
+        ExposePage.Because why = ExposeWords.time(usual(Wishes.DEFAULT));
+        assertEquals("10 s", why.answer());
+        has(why.reason(), "18 mm on 5.12 µm pixels moves a star at declination −23° by 1 px in 4.2 s.");
+        has(why.reason(), "Your budget of 2.6 px is used up after 11.0 s");
+        has(why.reason(), "10 s (10.1 s real).");
+    }
+
+    @Test
+    void theTimeAtThePoleIsTheCamerasLongest() {
+        ExposePage.Because why = ExposeWords.time(plan(camera(25_600, false), WIDE, 89.9, 21.4, Wishes.DEFAULT));
+        assertEquals("30 s", why.answer());
+        has(why.reason(), "30 s is the camera's longest (32.0 s real)");
+    }
+
+    @Test
+    void aPinnedTimeSaysWhatTheBudgetWouldGive() {
+        ExposePage.Because why =
+                ExposeWords.time(usual(pins(OptionalDouble.of(25), OptionalDouble.empty(), OptionalInt.empty())));
+        assertEquals("25 s", why.answer());
+        has(why.reason(), "You fixed this time (25.4 s real).");
+        has(why.reason(), "would give 11.0 s");
+    }
+
+    @Test
+    void apertures() {
+        has(ExposeWords.aperture(usual(Wishes.DEFAULT)).reason(), "f/2.8, which would cost 1 stop: ISO 4000");
+        has(
+                ExposeWords.aperture(plan(camera(25_600, false), BEST_OPEN, 0, 21.4, Wishes.DEFAULT))
+                        .reason(),
+                "and its best");
+        has(
+                ExposeWords.aperture(usual(pins(OptionalDouble.empty(), OptionalDouble.of(4), OptionalInt.empty())))
+                        .reason(),
+                "It gives up 2 stops against f/2");
+        has(
+                ExposeWords.aperture(usual(pins(OptionalDouble.empty(), OptionalDouble.of(1.2), OptionalInt.empty())))
+                        .reason(),
+                "You fixed f/1.2, but this lens goes from f/2 to f/16");
+    }
+
+    @Test
+    void isos() {
+        has(
+                ExposeWords.iso(usual(Wishes.DEFAULT)).reason(),
+                "Puts a sky of 21.4 mag/arcsec² towards the frame 6.3 stops");
+        has(
+                ExposeWords.iso(plan(camera(800, false), WIDE, -23, 21.4, Wishes.DEFAULT))
+                        .reason(),
+                "1.4 stops darker than wished");
+        has(
+                ExposeWords.iso(plan(camera(25_600, false), WIDE, -23, 12, Wishes.DEFAULT))
+                        .reason(),
+                "brighter than wished");
+        has(
+                ExposeWords.iso(usual(pins(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(4000))))
+                        .reason(),
+                "0.9 stops brighter");
+    }
+
+    @Test
+    void rulesAreNamedByWhatTheyDivide() {
+        ExposurePlan e = usual(Wishes.DEFAULT);
+        assertEquals("500 ÷ true f", ExposeWords.rule(School.DIVIDE_BY_SENSOR, e));
+        assertEquals("Budget 2.6 px", ExposeWords.rule(School.PIXEL_BUDGET, e));
+        for (School s : School.values()) {
+            assertTrue(ExposeWords.rule(s, e).length() < 20);
+        }
+    }
+
+    @Test
+    void theStarIsBrightestInItsMiddleAndDrawnInThePixelsOfTheBox() {
+        StarPicture still = StarPicture.of(new Trailing.Path(0, 0), Theme.DESK);
+        StarPicture trail = StarPicture.of(new Trailing.Path(10, 0), Theme.DESK);
+        assertTrue(trail.pixels().size() > still.pixels().size());
+        assertEquals(
+                "#ffffff",
+                still.pixels().stream()
+                        .map(StarPicture.Pixel::colour)
+                        .max(String::compareTo)
+                        .orElseThrow());
+        assertTrue(still.pixels().stream().allMatch(p -> Double.parseDouble(p.x()) < 135));
+        StarPicture field = StarPicture.of(new Trailing.Path(0, 0), Theme.FIELD);
+        assertTrue(field.pixels().stream().allMatch(p -> p.colour().endsWith("0000")));
+    }
+}

@@ -1,0 +1,100 @@
+package org.halfdusk.web.milkyway;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import org.halfdusk.ephemeris.ChebyshevEphemeris;
+import org.halfdusk.ephemeris.SeriesEphemeris;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.place.Observer;
+import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.junit.jupiter.api.Test;
+
+/** Nights in words and as strips, on the isle and at odd places. */
+class MilkyWayWordsTest {
+    private static final ChebyshevEphemeris EPHEMERIS = new ChebyshevEphemeris(new SeriesEphemeris());
+
+    private static MilkyWayNight night(double lat, double lon, String date, String zone) {
+        Sky sky = Sky.over(Observer.of(lat, lon, 0), EPHEMERIS, DeltaT.model());
+        DarkSite site = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
+        return MilkyWayNight.of(sky, site, LocalDate.parse(date), ZoneId.of(zone), 10);
+    }
+
+    private static MilkyWayNight isle(String date) {
+        return night(35.952, -3.048, date, "Europe/Madrid");
+    }
+
+    @Test
+    void aGoodNight() {
+        MilkyWayNight m = isle("2027-06-04");
+        assertEquals("5 h 20 m dark, no moon", MilkyWayWords.answer(m));
+        assertEquals("23:49 to 05:08", MilkyWayWords.heading(m));
+        assertEquals("core under 10° until 23:49", MilkyWayWords.whyNotMore(m));
+        assertTrue(MilkyWayWords.sentence(m).contains("the core 10–25° up"), MilkyWayWords.sentence(m));
+        assertEquals(
+                "Opens when the core has climbed to 10° (23:49), closes when dawn begins (05:08).",
+                MilkyWayWords.edges(m));
+    }
+
+    @Test
+    void whatCostsMost() {
+        assertEquals("moonrise at 01:33", MilkyWayWords.whyNotMore(isle("2027-05-25")));
+        assertEquals("moon up until 02:58", MilkyWayWords.whyNotMore(isle("2027-06-12")));
+        assertTrue(MilkyWayWords.whyNotMore(isle("2027-08-30")).startsWith("core under 10° from"));
+    }
+
+    @Test
+    void nightsWithoutAWindow() {
+        assertEquals("moon up all night", MilkyWayWords.answer(isle("2027-06-18")));
+        assertEquals("core too low", MilkyWayWords.answer(isle("2027-12-25")));
+        MilkyWayNight white = night(60, 25, "2027-06-21", "Europe/Helsinki");
+        assertEquals("Never dark", MilkyWayWords.heading(white));
+        assertTrue(MilkyWayWords.sentence(white).contains("the least light is at 01:2"), MilkyWayWords.sentence(white));
+        assertEquals("", MilkyWayWords.edges(white));
+    }
+
+    @Test
+    void theStripFitsTheNight() {
+        MilkyWayNight m = isle("2027-06-04");
+        Instant at = Instant.parse("2027-06-05T00:30:00Z");
+        NightStrip strip = NightStrip.large(m, Theme.DESK, at);
+        assertTrue(strip.axis().contains(m.main().orElseThrow().start()));
+        assertEquals("02:30", strip.playhead().orElseThrow().text());
+        assertEquals(1, strip.windows().size());
+        assertEquals(
+                List.of("sunset 21:25", "dark 23:13", "dawn begins 05:08", "sunrise 06:56"),
+                strip.labels().stream().map(NightStrip.Label::text).toList());
+        assertTrue(strip.core().startsWith("M") && !strip.core().contains("NaN"));
+        assertTrue(strip.sky().contains("stop-color=\"#86a8c0\""));
+        assertFalse(NightStrip.large(m, Theme.FIELD, at).sky().contains("#86a8c0"));
+    }
+
+    @Test
+    void aPolarStripIsAWholeDay() {
+        for (String date : List.of("2027-06-21", "2027-12-21")) {
+            MilkyWayNight m = night(80, 25, date, "Europe/Oslo");
+            assertEquals(Duration.ofHours(24), NightStrip.axisOf(m.night()).duration());
+            NightStrip strip = NightStrip.large(m, Theme.DESK, m.bestMoment());
+            assertTrue(strip.ticks().size() > 8);
+        }
+    }
+
+    @Test
+    void aNightInWhichTheClocksChangeKeepsItsOrder() {
+        NightStrip strip = NightStrip.large(isle("2027-10-30"), Theme.DESK, Instant.parse("2027-10-31T01:30:00Z"));
+        // The hour from two to three comes twice.
+        assertEquals(
+                2, strip.ticks().stream().filter(t -> t.text().equals("02:00")).count());
+    }
+}
