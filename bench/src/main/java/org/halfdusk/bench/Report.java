@@ -30,7 +30,8 @@ public final class Report {
             String name = r.getPrimaryResult().getLabel();
             String unit = r.getPrimaryResult().getScoreUnit().replace("/op", "");
             figures.put(
-                    name, String.format(Locale.ROOT, "%.1f %s", r.getPrimaryResult().getScore(), unit));
+                    name,
+                    String.format(Locale.ROOT, "%.1f %s", r.getPrimaryResult().getScore(), unit));
         }
         figures.forEach((name, figure) -> System.out.println(name + ": " + figure));
         if (family.equals("SkyBench")) {

@@ -52,9 +52,8 @@ public class SkyBench {
     private final ChebyshevEphemeris ephemeris = new ChebyshevEphemeris(new SeriesEphemeris());
     private final Sky sky = Sky.over(Observer.of(LATITUDE, LONGITUDE, 60), ephemeris, DeltaT.model());
     private final DarkSite site = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
-    private final double[] random = new Random(42)
-            .doubles(INSTANTS, FIRST_DAY, FIRST_DAY + DAYS)
-            .toArray();
+    private final double[] random =
+            new Random(42).doubles(INSTANTS, FIRST_DAY, FIRST_DAY + DAYS).toArray();
     private double ordered = FIRST_DAY;
     private int next;
     private ZonedDateTime peerTime = FIRST.atStartOfDay(ZoneOffset.UTC);
@@ -132,7 +131,11 @@ public class SkyBench {
                         .oneDay()
                         .execute());
             }
-            hole.consume(MoonTimes.compute().on(noon).at(LATITUDE, LONGITUDE).oneDay().execute());
+            hole.consume(MoonTimes.compute()
+                    .on(noon)
+                    .at(LATITUDE, LONGITUDE)
+                    .oneDay()
+                    .execute());
             hole.consume(MoonIllumination.compute().on(noon.plusHours(12)).execute());
         }
     }
