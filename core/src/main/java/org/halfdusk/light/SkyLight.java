@@ -2,6 +2,7 @@ package org.halfdusk.light;
 
 import java.time.Instant;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.sky.MoonPhase;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Moment;
@@ -94,6 +95,15 @@ public final class SkyLight {
         public double moonOnGroundLux() {
             return Moonlight.groundLux(phaseAngle, moonAltitude, site.extinction());
         }
+    }
+
+    /** Unit direction of a body from here, as north, east, up. */
+    Vector direction(Body body, Moment moment) {
+        return sky.northEastUp(body, moment).unit();
+    }
+
+    Moment moment(double utDays) {
+        return sky.moment(utDays);
     }
 
     public At at(Instant instant) {

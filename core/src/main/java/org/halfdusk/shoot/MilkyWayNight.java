@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.LightWindows;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
@@ -59,6 +60,12 @@ public record MilkyWayNight(
 
     public double windowHours() {
         return Interval.hours(windows);
+    }
+
+    /** Spans of the night in which the zenith is within so many magnitudes of the place's darkest. */
+    public List<Interval> nearlyDarkest(double magnitudes) {
+        double darkest = light.at(best.at()).zenith().darkMagnitude();
+        return LightWindows.zenithDarkerThan(light, darkest - magnitudes, night.interval());
     }
 
     /** How bright the sky is towards the core at its best moment. */

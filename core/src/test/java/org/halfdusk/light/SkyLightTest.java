@@ -7,10 +7,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.Instant;
 import java.util.List;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Observer;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -124,6 +126,23 @@ class SkyLightTest {
         assertTrue(moonlit.magnitude() > 17.5 && moonlit.magnitude() < 19, "moonlit " + moonlit.magnitude());
         assertTrue(moonlit.moonLift() > 2);
         assertEquals(0, light(21.4).at(dark).zenith().moonLift(), 1e-9);
+    }
+
+    /** On a moonless night the sky is nearly at its darkest once the Sun is some 16° down; by a full Moon never. */
+    @Test
+    void windowsByLight() {
+        Instant noon = Instant.parse("2027-06-04T12:00:00Z");
+        SkyLight isle = light(21.4);
+        var dark = LightWindows.zenithDarkerThan(isle, 21.2, Interval.of(noon, noon.plusSeconds(86_400)));
+        assertEquals(1, dark.size());
+        Sky sky = Sky.over(ISLE, ReferenceTable.EPHEMERIS, DeltaT.model());
+        double sunThen = sky.at(Body.SUN, dark.get(0).start()).altitude().degrees();
+        assertTrue(sunThen < -15 && sunThen > -18.5, "sun at " + sunThen);
+        Instant fullMoonNoon = Instant.parse("2027-06-18T12:00:00Z");
+        Interval moonlit = Interval.of(fullMoonNoon, fullMoonNoon.plusSeconds(86_400));
+        assertEquals(List.of(), LightWindows.zenithDarkerThan(isle, 21.2, moonlit));
+        var core = LightWindows.darkerThan(isle, Body.GALACTIC_CENTRE, 20, Interval.of(noon, noon.plusSeconds(86_400)));
+        assertTrue(Interval.hours(core) > 5);
     }
 
     @Test

@@ -47,6 +47,9 @@ record NightPage(
         String after,
         String afterWords) {
 
+    /** A fifth of a magnitude is hardly seen and a fifth of a stop. */
+    private static final double DARKEST_WITHIN = 0.2;
+
     record Line(String what, String value) {}
 
     record CoreLine(String time, String at, String altitude, String azimuth, String lean, boolean current) {}
@@ -118,6 +121,14 @@ record NightPage(
                 Words.clock(m.bestMoment(), zone) + ", "
                         + Words.degrees(m.best().position().altitude().degrees()) + " in "
                         + Words.azimuth(m.best().position().azimuth().degrees())));
+        List<Interval> darkest = m.nearlyDarkest(DARKEST_WITHIN);
+        lines.add(new Line(
+                "Sky within " + Words.plain(DARKEST_WITHIN) + " mag of its darkest",
+                darkest.isEmpty()
+                        ? "never"
+                        : String.join(
+                                " and ",
+                                darkest.stream().map(i -> Words.span(i, zone)).toList())));
         SkyLight.Brightness sky = m.skyAtBest();
         lines.add(new Line(
                 "Sky behind the core then",

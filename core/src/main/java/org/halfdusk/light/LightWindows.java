@@ -1,0 +1,48 @@
+package org.halfdusk.light;
+
+import java.util.List;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.sky.Curve;
+import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
+
+/** Spans in which the sky is dark enough, by its computed brightness: Moon, twilight and towns all counted. */
+public final class LightWindows {
+    /** Twenty minutes: twilight changes by half a magnitude a degree, and a Moon that rises by less in that time. */
+    private static final double STEP_DAYS = 1.0 / 72;
+
+    private LightWindows() {}
+
+    /** Where the zenith is at least as dark as a brightness in mag/arcsec². */
+    public static List<Interval> zenithDarkerThan(SkyLight light, double magnitude, Interval within) {
+        return intervals(curve(light, within, t -> light.at(t).zenith().magnitude()), magnitude);
+    }
+
+    /** Where the sky about a body is at least as dark as a brightness; below the horizon the horizon's value counts. */
+    public static List<Interval> darkerThan(SkyLight light, Body body, double magnitude, Interval within) {
+        return intervals(
+                curve(
+                        light,
+                        within,
+                        t -> light.at(t).towards(light.direction(body, t)).magnitude()),
+                magnitude);
+    }
+
+    private interface Brightness {
+        double at(Moment moment);
+    }
+
+    private static Curve curve(SkyLight light, Interval within, Brightness brightness) {
+        return Curve.of(
+                t -> brightness.at(light.moment(t)),
+                Moment.utDays(within.start()),
+                Moment.utDays(within.end()),
+                STEP_DAYS);
+    }
+
+    private static List<Interval> intervals(Curve curve, double magnitude) {
+        return curve.spans(magnitude, true).stream()
+                .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
+                .toList();
+    }
+}
