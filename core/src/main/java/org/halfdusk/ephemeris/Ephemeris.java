@@ -1,5 +1,6 @@
 package org.halfdusk.ephemeris;
 
+import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Vector;
 
 /** Apparent geocentric places, in the true equator and equinox of date; safe for use by many threads. */
@@ -10,6 +11,16 @@ public interface Ephemeris {
      * @param ttDays days of TT from J2000, in the years 1900 to 2150
      */
     Vector apparent(Body body, double ttDays);
+
+    /** The apparent geocentric place in its frame; {@link #apparent} is the same for those who compute on with it. */
+    default EquatorialOfDate place(Body body, double ttDays) {
+        return EquatorialOfDate.of(apparent(body, ttDays));
+    }
+
+    /** The apparent geocentric place on the ecliptic of date. */
+    default EclipticOfDate eclipticPlace(Body body, double ttDays) {
+        return place(body, ttDays).toEcliptic(Angle.ofRadians(earth(ttDays).trueObliquityRad()));
+    }
 
     /** Apparent less mean sidereal time, radians. */
     default double equationOfEquinoxesRad(double ttDays) {

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.angle.Angle;
-import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.time.DeltaT;
@@ -88,12 +87,9 @@ public final class LunarEvents {
 
     private double elongationRad(double utDays) {
         double tt = Moment.ofUtDays(utDays, deltaT).ttDays();
-        double obliquity = ephemeris.earth(tt).trueObliquityRad();
-        return Angle.wrap(longitude(ephemeris.apparent(Body.MOON, tt), obliquity)
-                - longitude(ephemeris.apparent(Body.SUN, tt), obliquity));
-    }
-
-    private static double longitude(Vector equatorial, double obliquity) {
-        return equatorial.aboutX(obliquity).longitudeRad();
+        Angle moon = ephemeris.eclipticPlace(Body.MOON, tt).longitude();
+        return moon.minus(ephemeris.eclipticPlace(Body.SUN, tt).longitude())
+                .wrapped()
+                .radians();
     }
 }

@@ -7,6 +7,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.EarthMotion;
 import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.ephemeris.EquatorialOfDate;
 import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarFrame;
@@ -165,9 +166,9 @@ public final class Sky {
                 2 * Math.asin(radius / meridian(body, moment(instant)).length()));
     }
 
-    /** Apparent geocentric place, true equator of date; km or a direction. */
-    public Vector geocentric(Body body, Instant instant) {
-        return ephemeris.apparent(body, moment(instant).ttDays());
+    /** Apparent geocentric place. */
+    public EquatorialOfDate geocentric(Body body, Instant instant) {
+        return ephemeris.place(body, moment(instant).ttDays());
     }
 
     public EarthMotion earth(Instant instant) {

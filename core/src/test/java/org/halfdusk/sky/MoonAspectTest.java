@@ -61,7 +61,7 @@ class MoonAspectTest {
         Instant t = Instant.parse("2027-03-21T00:00:00Z");
         double augmented = sky.diameterDegrees(Body.MOON, t);
         double geocentric = Math.toDegrees(
-                2 * Math.asin(Sky.MOON_RADIUS_KM / sky.geocentric(Body.MOON, t).length()));
+                2 * Math.asin(Sky.MOON_RADIUS_KM / sky.geocentric(Body.MOON, t).distance()));
         double altitude = sky.at(Body.MOON, t).altitude().radians();
         assertEquals(1 + Math.sin(altitude) / 60.3, augmented / geocentric, 0.002);
     }

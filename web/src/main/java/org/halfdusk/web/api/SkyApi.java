@@ -9,6 +9,7 @@ import java.util.Map;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.ephemeris.EquatorialOfDate;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.place.Observer;
@@ -89,28 +90,28 @@ class SkyApi {
 
     private static SunPlace sun(Sky sky, Instant at) {
         HorizontalPosition p = sky.at(Body.SUN, at);
-        Vector v = sky.geocentric(Body.SUN, at);
+        EquatorialOfDate v = sky.geocentric(Body.SUN, at);
         return new SunPlace(
                 p.altitude().degrees(),
                 p.azimuth().degrees(),
                 Refraction.STANDARD.apparent(p.altitude().degrees()),
-                Math.toDegrees(v.longitudeRad()),
-                Math.toDegrees(v.latitudeRad()),
-                v.length(),
+                v.rightAscension().degrees(),
+                v.declination().degrees(),
+                v.distance(),
                 sky.diameterDegrees(Body.SUN, at));
     }
 
     private static MoonPlace moon(Sky sky, Instant at) {
         HorizontalPosition p = sky.at(Body.MOON, at);
-        Vector v = sky.geocentric(Body.MOON, at);
+        EquatorialOfDate v = sky.geocentric(Body.MOON, at);
         MoonPhase phase = sky.moonPhase(at);
         return new MoonPlace(
                 p.altitude().degrees(),
                 p.azimuth().degrees(),
                 Refraction.STANDARD.apparent(p.altitude().degrees()),
-                Math.toDegrees(v.longitudeRad()),
-                Math.toDegrees(v.latitudeRad()),
-                v.length(),
+                v.rightAscension().degrees(),
+                v.declination().degrees(),
+                v.distance(),
                 sky.diameterDegrees(Body.MOON, at),
                 phase.illuminatedFraction(),
                 phase.phaseAngleDegrees());
