@@ -80,7 +80,7 @@ class HouseTest {
                 .whereLayer("sky")
                 .mayOnlyBeAccessedByLayers("light", "eclipse", "optics", "exposure", "sequence", "shoot")
                 .whereLayer("ephemeris")
-                .mayOnlyBeAccessedByLayers("sky", "eclipse", "shoot")
+                .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "shoot")
                 .whereLayer("place")
                 .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "optics", "shoot")
                 .whereLayer("time")
