@@ -4,7 +4,7 @@ import org.halfdusk.angle.Vector;
 
 /**
  * Another ephemeris, fitted piece by piece with polynomials: tens of nanoseconds a place instead of a tenth of a
- * millisecond, and within 0.01″ of it (Moon), 0.001″ (Sun, directions). Spans are made on demand and dropped when the
+ * millisecond, and within 0.005″ of it. Spans are made on demand and dropped when the
  * ring comes round: 11 years of Moon, 22 years of the rest, at most 2 MB. Safe for many threads, reading takes no lock.
  */
 public final class ChebyshevEphemeris implements Ephemeris {
