@@ -10,7 +10,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 
 /** What holds for every angle and direction. */
-class AngleProperties {
+class AnglePropertiesTest {
     @Property
     void wrappingKeepsTheDirection(@ForAll @DoubleRange(min = -1e4, max = 1e4) double radians) {
         double wrapped = Angle.wrap(radians);
