@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.ToDoubleFunction;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
@@ -97,22 +98,23 @@ public record LunarEclipse(
             return Optional.of(new LunarEclipse(
                     type,
                     Moment.instantOf(greatest),
-                    contacts(greatest, t -> outside(at(t), at(t).penumbra() + at(t).moon())),
+                    contacts(greatest, state -> state.penumbra() + state.moon()),
                     Optional.of(type)
                             .filter(x -> x != Type.PENUMBRAL)
-                            .map(x -> contacts(greatest, t -> outside(at(t), at(t).umbra() + at(t).moon()))),
+                            .map(x -> contacts(greatest, state -> state.umbra() + state.moon())),
                     Optional.of(type)
                             .filter(x -> x == Type.TOTAL)
-                            .map(x -> contacts(greatest, t -> outside(at(t), at(t).umbra() - at(t).moon()))),
+                            .map(x -> contacts(greatest, state -> state.umbra() - state.moon())),
                     umbral,
                     penumbral));
         }
 
-        private static double outside(State s, double edge) {
-            return s.separation() - edge;
-        }
-
-        private static Interval contacts(double greatest, DoubleUnaryOperator outside) {
+        /** The moments before and after greatest eclipse at which the separation equals an edge. */
+        private Interval contacts(double greatest, ToDoubleFunction<State> edge) {
+            DoubleUnaryOperator outside = t -> {
+                State s = at(t);
+                return s.separation() - edge.applyAsDouble(s);
+            };
             return Interval.of(
                     Moment.instantOf(Curve.root(outside, greatest - HALF_DURATION_DAYS, greatest)),
                     Moment.instantOf(Curve.root(outside, greatest, greatest + HALF_DURATION_DAYS)));

@@ -28,9 +28,7 @@ public record EarthMotion(
 
     /** From the mean equator and equinox J2000 to the true ones of date. */
     public Rotation fromJ2000() {
-        double t = ttDays / 36_525;
-        return Precession.toMeanOfDate(t)
-                .then(Precession.toTrueOfDate(
-                        t, new NutationTheory.Nutation(nutationLongitudeRad, nutationObliquityRad)));
+        return Precession.fromJ2000(
+                ttDays / 36_525, new NutationTheory.Nutation(nutationLongitudeRad, nutationObliquityRad));
     }
 }

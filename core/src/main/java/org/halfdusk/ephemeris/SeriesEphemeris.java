@@ -82,7 +82,6 @@ public final class SeriesEphemeris implements Ephemeris {
 
     private static Rotation toDate(double ttDays) {
         double t = ttDays / 36_525;
-        return Precession.toMeanOfDate(t)
-                .then(Precession.toTrueOfDate(t, NutationTheory.instance().at(t)));
+        return Precession.fromJ2000(t, NutationTheory.instance().at(t));
     }
 }

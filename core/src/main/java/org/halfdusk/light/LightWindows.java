@@ -41,8 +41,6 @@ public final class LightWindows {
     }
 
     private static List<Interval> intervals(Curve curve, double magnitude) {
-        return curve.spans(magnitude, true).stream()
-                .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
-                .toList();
+        return Curve.intervals(curve.spans(magnitude, true));
     }
 }

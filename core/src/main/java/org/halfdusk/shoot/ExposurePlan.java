@@ -54,14 +54,6 @@ public record ExposurePlan(
         return sky.stopsOver(wishes.isoSchool().histogramPosition());
     }
 
-    public double elongationMiddle() {
-        return Trailing.elongation(middlePx);
-    }
-
-    public double elongationCorner() {
-        return Trailing.elongation(cornerPx);
-    }
-
     /** A setting that gives the same light. */
     public record Equivalent(ShutterTime shutter, int iso) {}
 

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
 
 /**
  * A function of time, sampled once, of which crossings of any level can be asked.
@@ -58,10 +60,6 @@ public final class Curve {
 
     private double time(int i) {
         return from + (i - 1) * step;
-    }
-
-    public double valueAt(double time) {
-        return function.applyAsDouble(time);
     }
 
     /** Crossings of the level in [from, to), in order. */
@@ -256,6 +254,13 @@ public final class Curve {
 
     /** A span in which the function is at or above a level, or below it. */
     public record Span(double start, double end) {}
+
+    /** Spans of a curve over days of UT from J2000, as intervals. */
+    public static List<Interval> intervals(List<Span> spans) {
+        return spans.stream()
+                .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
+                .toList();
+    }
 
     /** Spans of [from, to) in which the function is at or above the level (or below it). */
     public List<Span> spans(double level, boolean wantAbove) {

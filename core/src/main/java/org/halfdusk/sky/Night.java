@@ -52,7 +52,7 @@ public record Night(
         Curve moon = Curve.of(sky::moonUpperLimbDegrees, from, to, STEP_DAYS);
         List<Curve.Crossing> sunrises = sun.crossings(SkyEvents.SUNRISE_ALTITUDE);
         List<Curve.Crossing> moonrises = moon.crossings(-Refraction.AT_HORIZON_DEGREES);
-        List<Interval> dark = intervals(sun.spans(SkyEvents.ASTRONOMICAL_ALTITUDE, false));
+        List<Interval> dark = Curve.intervals(sun.spans(SkyEvents.ASTRONOMICAL_ALTITUDE, false));
         Darkness darkness = darkness(sun, dark);
         return new Night(
                 sky,
@@ -61,9 +61,9 @@ public record Night(
                 interval,
                 rising(sun, SkyEvents.SUNRISE_ALTITUDE, sunrises),
                 darkness,
-                intervals(sun.spans(SkyEvents.SUNRISE_ALTITUDE, true, sunrises)),
+                Curve.intervals(sun.spans(SkyEvents.SUNRISE_ALTITUDE, true, sunrises)),
                 dark,
-                intervals(moon.spans(-Refraction.AT_HORIZON_DEGREES, true, moonrises)),
+                Curve.intervals(moon.spans(-Refraction.AT_HORIZON_DEGREES, true, moonrises)),
                 rising(moon, -Refraction.AT_HORIZON_DEGREES, moonrises),
                 sky.moonPhase(middle(darkness)));
     }
@@ -100,12 +100,6 @@ public record Night(
         return Interval.of(start, start.plusSeconds(86_400));
     }
 
-    private static List<Interval> intervals(List<Curve.Span> spans) {
-        return spans.stream()
-                .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
-                .toList();
-    }
-
     private static Rising rising(Curve curve, double level, List<Curve.Crossing> crossings) {
         if (crossings.isEmpty()) {
             Curve.Extremum lowest = curve.lowest();
@@ -122,12 +116,7 @@ public record Night(
 
     /** Spans of the night with a body at or above an airless altitude in degrees. */
     public List<Interval> above(Body body, double degrees) {
-        return intervals(curve(body, interval).spans(degrees, true));
-    }
-
-    /** Spans of the night with the Sun under an altitude in degrees. */
-    public List<Interval> sunUnder(double degrees) {
-        return intervals(curve(Body.SUN, interval).spans(degrees, false));
+        return Curve.intervals(curve(body, interval).spans(degrees, true));
     }
 
     /** The moment of an interval at which a body stands highest, and where. */

@@ -88,8 +88,10 @@ public final class Sky {
 
     /** A direction or place in the true equator of date, turned to the meridian and seen from the tripod. */
     private Vector turned(Vector v, double siderealRad, boolean near) {
-        double sin = Math.sin(siderealRad);
-        double cos = Math.cos(siderealRad);
+        return turned(v, Math.sin(siderealRad), Math.cos(siderealRad), near);
+    }
+
+    private Vector turned(Vector v, double sin, double cos, boolean near) {
         double x = cos * v.x() + sin * v.y();
         double y = cos * v.y() - sin * v.x();
         double z = v.z();
@@ -124,16 +126,8 @@ public final class Sky {
         double sin = Math.sin(sidereal);
         double cos = Math.cos(sidereal);
         return new Pair(
-                horizonNear(ephemeris.apparent(Body.SUN, m.ttDays()), sin, cos),
-                horizonNear(ephemeris.apparent(Body.MOON, m.ttDays()), sin, cos));
-    }
-
-    private Vector horizonNear(Vector v, double sin, double cos) {
-        double x = cos * v.x() + sin * v.y() - axisKm;
-        double y = cos * v.y() - sin * v.x();
-        double z = v.z() - equatorKm;
-        y += eastwardOverLight * Math.sqrt(x * x + y * y + z * z);
-        return new Vector(cosLatitude * z - sinLatitude * x, y, cosLatitude * x + sinLatitude * z);
+                horizon(turned(ephemeris.apparent(Body.SUN, m.ttDays()), sin, cos, true)),
+                horizon(turned(ephemeris.apparent(Body.MOON, m.ttDays()), sin, cos, true)));
     }
 
     public HorizontalPosition at(Body body, Instant instant) {

@@ -26,9 +26,7 @@ public final class Windows {
 
     private List<Interval> spans(DoubleUnaryOperator f, double level, boolean above) {
         Curve curve = Curve.of(f, Moment.utDays(interval.start()), Moment.utDays(interval.end()), SkyEvents.STEP_DAYS);
-        return curve.spans(level, above).stream()
-                .flatMap(s -> Interval.between(Moment.instantOf(s.start()), Moment.instantOf(s.end())).stream())
-                .toList();
+        return Curve.intervals(curve.spans(level, above));
     }
 
     /** A body's airless centre at or above an altitude in degrees. */

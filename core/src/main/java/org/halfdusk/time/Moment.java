@@ -42,9 +42,4 @@ public record Moment(double utDays, double ttDays) {
     public double ttCenturies() {
         return ttDays / 36_525;
     }
-
-    /** Julian date in TT. */
-    public double julianDateTt() {
-        return J2000 + ttDays;
-    }
 }

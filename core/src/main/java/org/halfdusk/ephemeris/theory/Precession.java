@@ -32,6 +32,11 @@ public final class Precession {
                 .then(Rotation.aboutX(-obliquity - nutation.obliquityRad()));
     }
 
+    /** From the mean equator and equinox J2000 to the true ones of date. */
+    public static Rotation fromJ2000(double t, NutationTheory.Nutation nutation) {
+        return toMeanOfDate(t).then(toTrueOfDate(t, nutation));
+    }
+
     private static double rad(double arcsec) {
         return arcsec / Angle.ARCSECONDS_PER_RADIAN;
     }

@@ -50,7 +50,7 @@ public record NightStrip(
 
     public record Tick(String x, String text, boolean often) {}
 
-    public record Label(String x, String text, String anchor) {}
+    public record Label(String x, String text) {}
 
     /** @param minutes from the strip's start */
     public record Playhead(String x, String text, long minutes) {}
@@ -223,24 +223,23 @@ public record NightStrip(
     private static List<Label> labels(Night night, Interval axis, Scale scale) {
         List<Label> labels = new ArrayList<>();
         if (night.sun() instanceof Rising.Crosses sun) {
-            sun.sets().ifPresent(t -> label(labels, axis, scale, t, "sunset", night.zone(), "middle"));
+            sun.sets().ifPresent(t -> label(labels, axis, scale, t, "sunset", night.zone()));
         }
         if (night.darkness() instanceof Darkness.Dark dark) {
-            label(labels, axis, scale, dark.interval().start(), "dark", night.zone(), "middle");
-            label(labels, axis, scale, dark.interval().end(), "dawn begins", night.zone(), "middle");
+            label(labels, axis, scale, dark.interval().start(), "dark", night.zone());
+            label(labels, axis, scale, dark.interval().end(), "dawn begins", night.zone());
         } else if (night.darkness() instanceof Darkness.NeverDark never) {
-            label(labels, axis, scale, never.at(), "least light", night.zone(), "middle");
+            label(labels, axis, scale, never.at(), "least light", night.zone());
         }
         if (night.sun() instanceof Rising.Crosses sun) {
-            sun.rises().ifPresent(t -> label(labels, axis, scale, t, "sunrise", night.zone(), "middle"));
+            sun.rises().ifPresent(t -> label(labels, axis, scale, t, "sunrise", night.zone()));
         }
         return labels;
     }
 
-    private static void label(
-            List<Label> labels, Interval axis, Scale scale, Instant at, String what, ZoneId zone, String anchor) {
+    private static void label(List<Label> labels, Interval axis, Scale scale, Instant at, String what, ZoneId zone) {
         if (axis.contains(at)) {
-            labels.add(new Label(scale.percent(at), what + " " + Words.clock(at, zone), anchor));
+            labels.add(new Label(scale.percent(at), what + " " + Words.clock(at, zone)));
         }
     }
 

@@ -10,10 +10,12 @@ import static org.halfdusk.web.layout.Words.span;
 
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.List;
 import org.halfdusk.shoot.MilkyWayNight;
 import org.halfdusk.shoot.NoWindow;
 import org.halfdusk.shoot.WindowLimit;
 import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
 
 /** A Milky Way night in words. */
@@ -55,8 +57,9 @@ public final class MilkyWayWords {
     }
 
     private static String coreRange(MilkyWayNight m, Interval w) {
-        double start = m.night().course(w, w.duration()).get(0).core();
-        double end = m.night().course(w, w.duration()).get(1).core();
+        List<Night.Course> ends = m.night().course(w, w.duration());
+        double start = ends.get(0).core();
+        double end = ends.get(1).core();
         double top = m.best().position().altitude().degrees();
         return Math.round(Math.min(start, end)) + "\u2013" + Math.round(top) + "°";
     }

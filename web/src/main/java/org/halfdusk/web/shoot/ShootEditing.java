@@ -15,6 +15,7 @@ import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Words;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /** Takes a form that changes some fields of a shoot: checks, saves, and says what is wrong. */
@@ -38,6 +39,11 @@ public class ShootEditing {
     public record Result(FormErrors errors, Optional<Clash> clash) {
         public boolean saved() {
             return !errors.any() && clash.isEmpty();
+        }
+
+        /** What a form that was not saved is answered with. */
+        HttpStatus refusal() {
+            return clash.isPresent() ? HttpStatus.CONFLICT : HttpStatus.BAD_REQUEST;
         }
     }
 

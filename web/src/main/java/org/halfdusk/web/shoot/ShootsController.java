@@ -10,7 +10,6 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.NotFound;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -72,7 +71,7 @@ class ShootsController {
         if (result.saved()) {
             return "redirect:/shoots?moved=" + id;
         }
-        response.setStatus(result.clash().isPresent() ? HttpStatus.CONFLICT.value() : HttpStatus.BAD_REQUEST.value());
+        response.setStatus(result.refusal().value());
         model.addAttribute("page", page("", 0, 0, result, id));
         return "shoot/shoots";
     }

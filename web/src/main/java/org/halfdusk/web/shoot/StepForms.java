@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /** What every step does with a form: saves and goes back to the page, or shows it again with what is wrong. */
@@ -35,7 +34,7 @@ public class StepForms {
             return "redirect:/shoots/" + id + "/" + step
                     + at.map(a -> "?at=" + a).orElse("");
         }
-        response.setStatus(result.clash().isPresent() ? HttpStatus.CONFLICT.value() : HttpStatus.BAD_REQUEST.value());
+        response.setStatus(result.refusal().value());
         return again.apply(result);
     }
 }
