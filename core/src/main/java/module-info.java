@@ -13,4 +13,10 @@ module org.halfdusk.core {
     exports org.halfdusk.exposure;
     exports org.halfdusk.sequence;
     exports org.halfdusk.shoot;
+    exports org.halfdusk.shoot.milkyway;
+    exports org.halfdusk.shoot.trails;
+    exports org.halfdusk.shoot.moon;
+    exports org.halfdusk.shoot.lunareclipse;
+    exports org.halfdusk.shoot.solareclipse;
+    exports org.halfdusk.shoot.fireworks;
 }

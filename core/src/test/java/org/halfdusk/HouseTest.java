@@ -72,7 +72,7 @@ class HouseTest {
                 .whereLayer("exposure")
                 .mayOnlyBeAccessedByLayers("sequence", "shoot")
                 .whereLayer("optics")
-                .mayOnlyBeAccessedByLayers("exposure", "shoot")
+                .mayOnlyBeAccessedByLayers("exposure", "sequence", "shoot")
                 .whereLayer("eclipse")
                 .mayOnlyBeAccessedByLayers("shoot")
                 .whereLayer("light")

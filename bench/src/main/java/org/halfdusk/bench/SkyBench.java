@@ -13,7 +13,7 @@ import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
-import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;

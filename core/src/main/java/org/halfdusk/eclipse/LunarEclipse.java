@@ -6,12 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
-import org.halfdusk.angle.Vector;
-import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
-import org.halfdusk.place.Observer;
 import org.halfdusk.sky.Curve;
-import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
@@ -19,8 +15,7 @@ import org.halfdusk.time.Moment;
 /**
  * An eclipse of the Moon.
  *
- * <p>Shadow by Danjon: umbra 1.01 π☾ + π☉ − s☉, penumbra 1.01 π☾ + π☉ + s☉, with horizontal parallaxes of the equatorial
- * radius, the Sun's 959.63″ at 1 au, the Moon's disc k = 0.272508 equatorial radii. Contacts within 1 s of independent
+ * <p>The shadow is {@link EarthShadow Danjon's}. Contacts within 1 s of independent
  * computations on the same convention; observed ones differ by tens of seconds, since the shadow's edge is soft.
  *
  * @param greatest the Moon's centre nearest to the shadow's axis
@@ -44,8 +39,6 @@ public record LunarEclipse(
         TOTAL
     }
 
-    private static final double MOON_RADIUS_KM = 0.272508 * Observer.EQUATORIAL_RADIUS_KM;
-    private static final double ENLARGEMENT = 1.01;
     private static final double STEP_DAYS = 1.0 / 12;
     private static final double HALF_DURATION_DAYS = 0.2;
 
@@ -54,70 +47,50 @@ public record LunarEclipse(
         List<LunarEclipse> found = new ArrayList<>();
         Moment from = Moment.of(interval.start(), deltaT);
         Moment to = Moment.of(interval.end(), deltaT);
-        Shadow shadow = new Shadow(ephemeris, deltaT);
+        EarthShadow shadow = new EarthShadow(ephemeris, deltaT);
         for (double tt : Syzygies.near(from.ttDays(), to.ttDays(), true)) {
             double ut = tt - (from.ttDays() - from.utDays());
-            shadow.eclipseNear(ut).filter(e -> interval.contains(e.greatest)).ifPresent(found::add);
+            near(shadow, ut).filter(e -> interval.contains(e.greatest)).ifPresent(found::add);
         }
         return found;
     }
 
-    /** The Moon against the Earth's shadow at a moment, radians. */
-    private record State(double separation, double umbra, double penumbra, double moon) {}
-
-    private record Shadow(Ephemeris ephemeris, DeltaT deltaT) {
-        State at(double utDays) {
-            double tt = Moment.ofUtDays(utDays, deltaT).ttDays();
-            Vector sun = ephemeris.apparent(Body.SUN, tt);
-            Vector moon = ephemeris.apparent(Body.MOON, tt);
-            double moonParallax = Math.asin(Observer.EQUATORIAL_RADIUS_KM / moon.length());
-            double sunParallax = Math.asin(Observer.EQUATORIAL_RADIUS_KM / sun.length());
-            double sunRadius = Math.asin(Sky.SUN_RADIUS_KM / sun.length());
-            double middle = ENLARGEMENT * moonParallax + sunParallax;
-            return new State(
-                    sun.times(-1).separationRad(moon),
-                    middle - sunRadius,
-                    middle + sunRadius,
-                    Math.asin(MOON_RADIUS_KM / moon.length()));
+    private static Optional<LunarEclipse> near(EarthShadow shadow, double utDays) {
+        Curve distance = Curve.of(
+                t -> Math.pow(shadow.at(t).separation(), 2),
+                utDays - Syzygies.REACH_DAYS,
+                utDays + Syzygies.REACH_DAYS,
+                STEP_DAYS);
+        double greatest = distance.lowest().at();
+        EarthShadow.State s = shadow.at(greatest);
+        double penumbral = s.penumbralMagnitude();
+        if (penumbral <= 0) {
+            return Optional.empty();
         }
+        double umbral = s.umbralMagnitude();
+        Type type = umbral >= 1 ? Type.TOTAL : umbral > 0 ? Type.PARTIAL : Type.PENUMBRAL;
+        return Optional.of(new LunarEclipse(
+                type,
+                Moment.instantOf(greatest),
+                contacts(shadow, greatest, state -> state.penumbra() + state.moon()),
+                Optional.of(type)
+                        .filter(x -> x != Type.PENUMBRAL)
+                        .map(x -> contacts(shadow, greatest, state -> state.umbra() + state.moon())),
+                Optional.of(type)
+                        .filter(x -> x == Type.TOTAL)
+                        .map(x -> contacts(shadow, greatest, state -> state.umbra() - state.moon())),
+                umbral,
+                penumbral));
+    }
 
-        Optional<LunarEclipse> eclipseNear(double utDays) {
-            Curve distance = Curve.of(
-                    t -> Math.pow(at(t).separation(), 2),
-                    utDays - Syzygies.REACH_DAYS,
-                    utDays + Syzygies.REACH_DAYS,
-                    STEP_DAYS);
-            double greatest = distance.lowest().at();
-            State s = at(greatest);
-            double penumbral = (s.penumbra() + s.moon() - s.separation()) / (2 * s.moon());
-            if (penumbral <= 0) {
-                return Optional.empty();
-            }
-            double umbral = (s.umbra() + s.moon() - s.separation()) / (2 * s.moon());
-            Type type = umbral >= 1 ? Type.TOTAL : umbral > 0 ? Type.PARTIAL : Type.PENUMBRAL;
-            return Optional.of(new LunarEclipse(
-                    type,
-                    Moment.instantOf(greatest),
-                    contacts(greatest, state -> state.penumbra() + state.moon()),
-                    Optional.of(type)
-                            .filter(x -> x != Type.PENUMBRAL)
-                            .map(x -> contacts(greatest, state -> state.umbra() + state.moon())),
-                    Optional.of(type)
-                            .filter(x -> x == Type.TOTAL)
-                            .map(x -> contacts(greatest, state -> state.umbra() - state.moon())),
-                    umbral,
-                    penumbral));
-        }
-
-        /** The moments before and after greatest eclipse at which the separation equals an edge. */
-        private Interval contacts(double greatest, ToDoubleFunction<State> edge) {
-            DoubleUnaryOperator outside = t -> {
-                State s = at(t);
-                return s.separation() - edge.applyAsDouble(s);
-            };
-            return Interval.of(
-                    Moment.instantOf(Curve.root(outside, greatest - HALF_DURATION_DAYS, greatest)),
-                    Moment.instantOf(Curve.root(outside, greatest, greatest + HALF_DURATION_DAYS)));
-        }
+    /** The moments before and after greatest eclipse at which the separation equals an edge. */
+    private static Interval contacts(EarthShadow shadow, double greatest, ToDoubleFunction<EarthShadow.State> edge) {
+        DoubleUnaryOperator outside = t -> {
+            EarthShadow.State s = shadow.at(t);
+            return s.separation() - edge.applyAsDouble(s);
+        };
+        return Interval.of(
+                Moment.instantOf(Curve.root(outside, greatest - HALF_DURATION_DAYS, greatest)),
+                Moment.instantOf(Curve.root(outside, greatest, greatest + HALF_DURATION_DAYS)));
     }
 }

@@ -43,7 +43,7 @@ public record SolarEclipse(
         TOTAL
     }
 
-    private static final double MOON_RADIUS_KM = 0.2725076 * Observer.EQUATORIAL_RADIUS_KM;
+    static final double MOON_RADIUS_KM = 0.2725076 * Observer.EQUATORIAL_RADIUS_KM;
 
     /** The topocentric maximum lies within some hours of new moon, that within fourteen hours of the mean one. */
     private static final double STEP_DAYS = 1.0 / 24;

@@ -35,17 +35,6 @@ public record Burst(double calibreMm) {
         return SEPARATION * calibreMm;
     }
 
-    /** Angle from the horizon to the top of the widest burst, degrees, from a distance in m. */
-    public double topDegrees(double distanceMetres) {
-        return Math.toDegrees(Math.atan2(heightMetres() + mostWidthMetres() / 2, positive(distanceMetres)));
-    }
-
-    /** Angle that the widest burst fills from side to side, degrees. */
-    public double widthDegrees(double distanceMetres) {
-        double away = Math.hypot(positive(distanceMetres), heightMetres());
-        return Math.toDegrees(2 * Math.atan(mostWidthMetres() / 2 / away));
-    }
-
     /** Seconds by which the thump of the launch lags: distance / (331.3 √(1 + T/273.15)). */
     public static double soundLagSeconds(double distanceMetres, double celsius) {
         if (!(celsius >= -60 && celsius <= 60)) {

@@ -9,9 +9,6 @@ import org.halfdusk.light.Extinction;
 public final class MoonExposure {
     private static final double RULE_APERTURE = 11;
 
-    /** Altitude for which the rule was made: hardly more than one air mass. */
-    private static final double HIGH_DEGREES = 60;
-
     private MoonExposure() {}
 
     /**
@@ -28,19 +25,13 @@ public final class MoonExposure {
         return Stops.between(Math.pow(10, 0.4 * magnitudes) * litArea, 1);
     }
 
-    /** Stops that the air takes at an altitude beyond what it takes high up, where the rule was made. */
-    public static double altitudeStops(double altitudeDegrees, Extinction extinction) {
-        double magnitudes = extinction.magnitudes(altitudeDegrees) - extinction.magnitudes(HIGH_DEGREES);
-        return Math.max(0, magnitudes) * 0.4 / Math.log10(2);
-    }
-
     /** Seconds at an aperture and ISO for a Moon of a phase angle at an altitude. */
     public static double seconds(
             double fNumber, double iso, double phaseAngleDegrees, double altitudeDegrees, Extinction extinction) {
         if (!(fNumber > 0 && iso > 0)) {
             throw new IllegalArgumentException("aperture " + fNumber + " and ISO " + iso + " must be above 0");
         }
-        double stops = phaseStops(phaseAngleDegrees) + altitudeStops(altitudeDegrees, extinction);
+        double stops = phaseStops(phaseAngleDegrees) + extinction.stopsBelowHigh(altitudeDegrees);
         return Math.pow(fNumber / RULE_APERTURE, 2) / iso * Math.pow(2, stops);
     }
 

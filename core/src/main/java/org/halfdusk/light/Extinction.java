@@ -9,6 +9,8 @@ public record Extinction(double perAirmass) {
     /** A clear night near sea level. */
     public static final Extinction CLEAR = new Extinction(0.2);
 
+    private static final double HIGH_DEGREES = 60;
+
     public Extinction {
         if (!(perAirmass >= 0.05 && perAirmass <= 2)) {
             throw new IllegalArgumentException("extinction " + perAirmass + " mag/airmass is outside 0.05 to 2");
@@ -22,6 +24,11 @@ public record Extinction(double perAirmass) {
     public static double airmass(double altitudeDegrees) {
         double h = Math.max(0, altitudeDegrees);
         return 1 / (Math.sin(Math.toRadians(h)) + 0.50572 * Math.pow(h + 6.07995, -1.6364));
+    }
+
+    /** Stops lost beyond what is lost high up, at 60°, where exposure rules were made. */
+    public double stopsBelowHigh(double altitudeDegrees) {
+        return Math.max(0, magnitudes(altitudeDegrees) - magnitudes(HIGH_DEGREES)) * 0.4 / Math.log10(2);
     }
 
     /** Magnitudes lost from outside the air at an altitude. */

@@ -28,6 +28,12 @@ public final class LightWindows {
                 magnitude);
     }
 
+    /** Where the Moon lifts the zenith by no more than so many magnitudes. */
+    public static List<Interval> moonLiftAtMost(SkyLight light, double magnitudes, Interval within) {
+        Curve lift = curve(light, within, t -> light.at(t).zenith().moonLift());
+        return Curve.intervals(lift.spans(magnitudes, false));
+    }
+
     private interface Brightness {
         double at(Moment moment);
     }

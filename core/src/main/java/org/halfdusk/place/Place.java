@@ -27,4 +27,18 @@ public record Place(
         }
         objects = List.copyOf(objects);
     }
+
+    /** What a picture from here shows: "the windmill", or the place's own name up to a comma. */
+    public String foreground() {
+        if (objects.isEmpty()) {
+            return shortName();
+        }
+        String object = objects.get(0).name();
+        return "the " + Character.toLowerCase(object.charAt(0)) + object.substring(1);
+    }
+
+    /** The name up to a comma. */
+    public String shortName() {
+        return name.split(",", 2)[0];
+    }
 }

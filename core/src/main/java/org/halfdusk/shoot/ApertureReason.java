@@ -11,9 +11,12 @@ public sealed interface ApertureReason {
      */
     record Widest(double sharpest, double stops, int isoThere) implements ApertureReason {}
 
+    /** The subject's usual one; stops of light given up against wide open. */
+    record Usual(double widest, double stops) implements ApertureReason {}
+
     /** Fixed by the person; stops of light given up against wide open. */
     record Pinned(double widest, double stops) implements ApertureReason {}
 
-    /** Fixed outside what the lens can do; the nearest was taken. */
+    /** Usual or fixed, but outside what the lens can do; the nearest was taken. */
     record OutOfReach(double wished, double widest, double smallest) implements ApertureReason {}
 }

@@ -37,9 +37,6 @@ public record ExposurePlan(
         double cornerPx,
         SkyExposure sky) {
 
-    /** Starting point between cold and copper tones for a sky with the Milky Way, K. */
-    public static final int WHITE_BALANCE_KELVIN = 3900;
-
     /**
      * Plans for a rig, the declination of the frame's centre and a sky of the given brightness.
      *
@@ -127,7 +124,7 @@ public record ExposurePlan(
                     aperture,
                     apertureReason(aperture, shutter),
                     iso,
-                    isoReason(exactIso, iso),
+                    IsoReason.of(wishes, exactIso, iso),
                     sharp,
                     trailing.middlePx(shutter.realSeconds()),
                     trailing.cornerPx(diagonal, shutter.realSeconds()),
@@ -178,21 +175,6 @@ public record ExposurePlan(
         private double exactIso(double aperture, ShutterTime shutter, IsoSchool school) {
             return new SkyExposure(skyBrightness, aperture, shutter.realSeconds(), 100)
                     .isoFor(school.histogramPosition());
-        }
-
-        private IsoReason isoReason(double exact, int iso) {
-            IsoSchool school = wishes.isoSchool();
-            double over = Stops.between(iso, exact);
-            if (wishes.pinnedIso().isPresent()) {
-                return new IsoReason.Pinned(school, exact, over);
-            }
-            double third = 1.0 / 3;
-            if (over < -third) {
-                return new IsoReason.HighestOfCamera(school, exact, -over);
-            }
-            return over > third
-                    ? new IsoReason.LowestOfCamera(school, exact, over)
-                    : new IsoReason.SkyPlaced(school, exact);
         }
     }
 

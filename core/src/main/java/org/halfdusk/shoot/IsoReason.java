@@ -1,9 +1,24 @@
 package org.halfdusk.shoot;
 
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Stops;
 
 /** What decided the ISO. */
 public sealed interface IsoReason {
+    /** How an ISO compares with the exact one that the wished school asks for. */
+    static IsoReason of(Wishes wishes, double exact, int iso) {
+        IsoSchool school = wishes.isoSchool();
+        double over = Stops.between(iso, exact);
+        if (wishes.pinnedIso().isPresent()) {
+            return new Pinned(school, exact, over);
+        }
+        double third = 1.0 / 3;
+        if (over < -third) {
+            return new HighestOfCamera(school, exact, -over);
+        }
+        return over > third ? new LowestOfCamera(school, exact, over) : new SkyPlaced(school, exact);
+    }
+
     /** Puts the sky where the school wants it; the exact value before rounding to a mark. */
     record SkyPlaced(IsoSchool school, double exact) implements IsoReason {}
 

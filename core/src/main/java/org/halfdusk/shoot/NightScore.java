@@ -17,13 +17,18 @@ public record NightScore(double hours, double altitude, double moon) {
     public static final NightScore NONE = new NightScore(0, 0, 0);
 
     public static NightScore of(double windowHours, double bestAltitudeDegrees, double moonlessShareOfDark) {
-        if (windowHours <= 0) {
+        return ofShares(windowHours / FULL_HOURS, bestAltitudeDegrees / FULL_ALTITUDE_DEGREES, moonlessShareOfDark);
+    }
+
+    /** From shares of each part's most, cut to 0 to 1; none without a window. For subjects that count other things. */
+    public static NightScore ofShares(double window, double subject, double circumstance) {
+        if (window <= 0) {
             return NONE;
         }
         return new NightScore(
-                MOST_HOURS * Math.min(1, windowHours / FULL_HOURS),
-                MOST_ALTITUDE * Math.max(0, Math.min(1, bestAltitudeDegrees / FULL_ALTITUDE_DEGREES)),
-                MOST_MOON * Math.max(0, Math.min(1, moonlessShareOfDark)));
+                MOST_HOURS * Math.min(1, window),
+                MOST_ALTITUDE * Math.max(0, Math.min(1, subject)),
+                MOST_MOON * Math.max(0, Math.min(1, circumstance)));
     }
 
     /** 0 to 100, whole. */

@@ -4,11 +4,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
@@ -17,10 +17,16 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.fireworks.FireworksPlanner;
+import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
+import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.halfdusk.shoot.moon.MoonPlanner;
+import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
+import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 
-/** Plans from what is kept: looks places and kit up and puts the rooms together. */
+/** Plans from what is kept: looks places and kit up and lets the subject's planner put the rooms together. */
 public final class Planner {
     /** Nights kept for being asked again, some 3 kB each; then all are forgotten. */
     private static final int MOST_NIGHTS = 2000;
@@ -30,61 +36,102 @@ public final class Planner {
     private final Places places;
     private final Kits kits;
     private final Ephemeris ephemeris;
+    private final Map<Subject, SubjectPlanner<?>> subjects = new EnumMap<>(Subject.class);
     private final Map<SiteKey, DarkSite> sites = new ConcurrentHashMap<>();
-    private final Map<NightKey, MilkyWayNight> nights = new ConcurrentHashMap<>();
+    private final Map<NightKey, SubjectNight> nights = new ConcurrentHashMap<>();
 
     public Planner(Places places, Kits kits, Ephemeris ephemeris) {
         this.places = places;
         this.kits = kits;
         this.ephemeris = ephemeris;
+        List.of(
+                        new MilkyWayPlanner(),
+                        new TrailsPlanner(),
+                        new MoonPlanner(),
+                        new LunarEclipsePlanner(ephemeris),
+                        new SolarEclipsePlanner(),
+                        new FireworksPlanner())
+                .forEach(p -> subjects.put(p.subject(), p));
+    }
+
+    /** The planner of a subject. */
+    public SubjectPlanner<?> of(Subject subject) {
+        return Optional.<SubjectPlanner<?>>ofNullable(subjects.get(subject)).orElseThrow();
     }
 
     public Sky sky(Place place) {
         return Sky.over(place.observer(), ephemeris, DeltaT.model());
     }
 
-    /** The dark sky of a place with the towns around it; looking the towns up takes milliseconds, so it is kept. */
-    public DarkSite site(Place place) {
+    /** A place with its sky and the towns around it; looking the towns up takes milliseconds, so that is kept. */
+    public Site site(Place place) {
         if (sites.size() > MOST_SITES) {
             sites.clear();
         }
-        return sites.computeIfAbsent(
+        DarkSite dark = sites.computeIfAbsent(
                 new SiteKey(place.observer(), place.skyBrightness()),
                 k -> DarkSite.of(k.observer(), k.skyBrightness()));
+        return new Site(place, sky(place), dark);
     }
 
     private record SiteKey(Observer observer, double skyBrightness) {}
 
-    /** A night of a place; asked again for the same place and date, the one computed before. */
-    public MilkyWayNight night(Place place, LocalDate date) {
+    /** A night of a place for a subject; asked again for the same, the one computed before. */
+    public SubjectNight night(Subject subject, Place place, LocalDate date, SubjectWish wish) {
+        return night(of(subject), site(place), date, wish);
+    }
+
+    private <N extends SubjectNight> N night(SubjectPlanner<N> planner, Site site, LocalDate date, SubjectWish wish) {
         if (nights.size() > MOST_NIGHTS) {
             nights.clear();
         }
-        return nights.computeIfAbsent(
-                new NightKey(place.observer(), place.zone(), place.skyBrightness(), date),
-                k -> MilkyWayNight.of(
-                        sky(place), site(place), date, k.zone(), MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES));
+        NightKey key = new NightKey(planner.subject(), site.place(), wish, date);
+        SubjectNight found = nights.get(key);
+        if (found == null) {
+            found = planner.night(site, date, wish);
+            nights.put(key, found);
+        }
+        return planner.nightType().cast(found);
     }
 
     /** What a night follows from, apart from the sky itself. */
-    private record NightKey(Observer observer, ZoneId zone, double skyBrightness, LocalDate date) {}
+    private record NightKey(
+            Subject subject,
+            Observer observer,
+            ZoneId zone,
+            double skyBrightness,
+            List<?> objects,
+            SubjectWish wish,
+            LocalDate date) {
+        NightKey(Subject subject, Place place, SubjectWish wish, LocalDate date) {
+            this(subject, place.observer(), place.zone(), place.skyBrightness(), place.objects(), wish, date);
+        }
+    }
 
-    /** The nights of a place from a date on, in order; fewer where the last night that can be planned comes before. */
-    public List<MilkyWayNight> nights(Place place, LocalDate from, int count) {
-        return Stream.iterate(from, d -> d.plusDays(1))
-                .limit(count)
+    /**
+     * Nights of a place that are worth a look for a subject from a date on, in order; fewer where the last night that can
+     * be planned comes before.
+     */
+    public List<SubjectNight> nights(Subject subject, Place place, LocalDate from, int count) {
+        Site site = site(place);
+        SubjectPlanner<?> planner = of(subject);
+        SubjectWish wish = planner.initialWish(place);
+        return planner.dates(site, from, count).stream()
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
-                .map(d -> night(place, d))
+                .<SubjectNight>map(d -> night(planner, site, d, wish))
                 .toList();
     }
 
-    /** The best of some nights, of equals that with more hours, then the earliest; nothing where none has a window. */
-    public static Optional<MilkyWayNight> best(List<MilkyWayNight> nights) {
-        return nights.stream()
-                .filter(n -> n.main().isPresent())
-                .max(Comparator.comparingInt((MilkyWayNight n) -> n.score().total())
-                        .thenComparingDouble(MilkyWayNight::windowHours)
-                        .thenComparing(n -> n.night().date(), Comparator.reverseOrder()));
+    /** The best first: by score, of equals that with more hours, then the earliest; those without a window last. */
+    public static final Comparator<SubjectNight> BEST_FIRST = Comparator.comparing(
+                    (SubjectNight n) -> n.main().isEmpty())
+            .thenComparing(n -> -n.score().total())
+            .thenComparing(n -> -n.windowHours())
+            .thenComparing(SubjectNight::date);
+
+    /** The best of some nights; nothing where none has a window. */
+    public static Optional<SubjectNight> best(List<SubjectNight> nights) {
+        return nights.stream().filter(n -> n.main().isPresent()).min(BEST_FIRST);
     }
 
     /** The rig of a shoot, from the kit as it is now. */
@@ -101,47 +148,50 @@ public final class Planner {
         return new IllegalArgumentException(what + " of this shoot is not in the kit any more");
     }
 
-    public MilkyWayPlan plan(Shoot shoot) {
+    public Plan plan(Shoot shoot) {
         Place place = places.find(shoot.placeId())
                 .orElseThrow(() -> new IllegalArgumentException("place of this shoot is not known any more"))
                 .it();
-        return MilkyWayPlan.of(
-                place,
-                night(place, shoot.night()),
-                rig(shoot.rig()),
-                shoot.rig().framing(),
-                shoot.rig().wishes());
+        return plan(of(shoot.subject()), site(place), shoot);
     }
 
-    /** A new shoot for a night, with the first camera and the widest lens of the kit, named after what is to be seen. */
-    public Shoot newShoot(Kept<Place> place, LocalDate night, Instant now) {
+    private <N extends SubjectNight> Plan plan(SubjectPlanner<N> planner, Site site, Shoot shoot) {
+        Shoot.ShootRig kept = shoot.rig();
+        N night = night(planner, site, shoot.night(), shoot.wish());
+        return planner.plan(site, night, rig(kept), kept.framing(), kept.wishes(), shoot.wish());
+    }
+
+    /** The kit that suits a subject: the largest sensor, the lens that its planner finds fittest. */
+    public Shoot.ShootRig suggestedRig(Subject subject) {
+        SubjectPlanner<?> planner = of(subject);
         Kept<Camera> camera = kits.cameras().stream()
                 .max(Comparator.comparingDouble(c -> c.it().sensor().diagonalMm()))
                 .orElseThrow(() -> new IllegalArgumentException(
                         "there is no camera in the kit yet; add one before planning a shoot"));
         Kept<Lens> lens = kits.lenses().stream()
-                .min(Comparator.comparingDouble((Kept<Lens> l) -> speed(l.it())).thenComparing(Kept::id))
+                .min(Comparator.comparingDouble((Kept<Lens> l) -> planner.unfitness(l.it()))
+                        .thenComparing(Kept::id))
                 .orElseThrow(() -> new IllegalArgumentException(
                         "there is no lens in the kit yet; add one before planning a shoot"));
-        Shoot.ShootRig rig = new Shoot.ShootRig(
-                camera.id(), lens.id(), Optional.empty(), lens.it().shortestMm(), Optional.empty(), Wishes.DEFAULT);
-        return new Shoot(Subject.MILKY_WAY, place.id(), night, title(place.it()), rig, "", now);
+        return rig(subject, camera.id(), lens);
     }
 
-    /** Night skies want short and fast: focal length times f-number, smallest first. */
-    private static double speed(Lens lens) {
-        return lens.shortestMm() * lens.widestAtShortest();
+    /** A rig of a person's own choice, set as the subject begins with. */
+    public Shoot.ShootRig rig(Subject subject, long cameraId, Kept<Lens> lens) {
+        return new Shoot.ShootRig(
+                cameraId,
+                lens.id(),
+                Optional.empty(),
+                of(subject).focalMm(lens.it()),
+                Optional.empty(),
+                Wishes.DEFAULT);
     }
 
-    private static String title(Place place) {
-        String over = place.objects().isEmpty()
-                ? place.name().split(",", 2)[0]
-                : "the " + lowerFirst(place.objects().get(0).name());
-        String title = "Core over " + over;
-        return title.substring(0, Math.min(title.length(), Shoot.LONGEST_TITLE));
-    }
-
-    private static String lowerFirst(String name) {
-        return Character.toLowerCase(name.charAt(0)) + name.substring(1);
+    /** A new shoot for a night, named after what is to be seen. */
+    public Shoot newShoot(Subject subject, Kept<Place> place, Shoot.ShootRig rig, LocalDate night, Instant now) {
+        SubjectPlanner<?> planner = of(subject);
+        String title = planner.title(place.it());
+        String fitting = title.substring(0, Math.min(title.length(), Shoot.LONGEST_TITLE));
+        return new Shoot(subject, place.id(), night, fitting, rig, planner.initialWish(place.it()), "", now);
     }
 }

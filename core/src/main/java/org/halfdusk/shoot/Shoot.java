@@ -9,10 +9,18 @@ import org.halfdusk.optics.Framing;
  * What a person has decided about one shoot; all that can be computed from it is not in it.
  *
  * @param night the evening's date
+ * @param wish what is wished of the subject itself
  * @param title as shown; named by the app until a person renames it
  */
 public record Shoot(
-        Subject subject, long placeId, LocalDate night, String title, ShootRig rig, String notes, Instant savedAt) {
+        Subject subject,
+        long placeId,
+        LocalDate night,
+        String title,
+        ShootRig rig,
+        SubjectWish wish,
+        String notes,
+        Instant savedAt) {
     public static final int LONGEST_TITLE = 120;
     public static final int LONGEST_NOTES = 10_000;
 

@@ -6,7 +6,7 @@ import java.util.function.UnaryOperator;
 import org.halfdusk.exposure.IsoSchool;
 
 /** What of a shoot a person can change by itself; each knows what may stand in it. An empty text unpins. */
-public enum ShootField {
+public enum ShootField implements Field {
     TITLE(ShootField::title),
     NOTES(text -> atMost(text, Shoot.LONGEST_NOTES, "notes")),
     PLACE(text -> Long.toString(number("place", text))),
@@ -14,11 +14,11 @@ public enum ShootField {
     CAMERA(text -> Long.toString(number("camera", text))),
     LENS(text -> Long.toString(number("lens", text))),
     CONVERTER(text -> text.isBlank() ? "" : Long.toString(number("converter", text))),
-    FOCAL(text -> decimal("focal length", text, 1, 5000, "mm")),
-    BUDGET(text -> decimal("trail budget", text, 0.3, 50, "px")),
+    FOCAL(text -> FieldText.decimal("focal length", text, 1, 5000, "mm")),
+    BUDGET(text -> FieldText.decimal("trail budget", text, 0.3, 50, "px")),
     ISO_SCHOOL(ShootField::school),
-    SHUTTER(text -> text.isBlank() ? "" : decimal("shutter time", text, 1.0 / 64_000, 3600, "s")),
-    APERTURE(text -> text.isBlank() ? "" : decimal("aperture f/", text, 0.5, 128, "")),
+    SHUTTER(text -> text.isBlank() ? "" : FieldText.decimal("shutter time", text, 1.0 / 64_000, 3600, "s")),
+    APERTURE(text -> text.isBlank() ? "" : FieldText.decimal("aperture f/", text, 0.5, 128, "")),
     ISO(text -> text.isBlank() ? "" : Long.toString(iso(text)));
 
     /** First and last evening that can be planned. */
@@ -32,11 +32,7 @@ public enum ShootField {
         this.normal = normal;
     }
 
-    /**
-     * The text in its one written form.
-     *
-     * @throws IllegalArgumentException naming the value and what is allowed
-     */
+    @Override
     public String normal(String text) {
         return normal.apply(text.trim());
     }
@@ -99,27 +95,5 @@ public enum ShootField {
         } catch (NumberFormatException e) {
             throw new IllegalArgumentException("ISO \u201c" + text + "\u201d is not a number" + allowed, e);
         }
-    }
-
-    private static String decimal(String what, String text, double least, double most, String unit) {
-        String u = unit.isEmpty() ? "" : " " + unit;
-        String range = plain(least) + " to " + plain(most) + u;
-        if (text.isBlank()) {
-            throw new IllegalArgumentException(what + " is empty; " + range + " is allowed");
-        }
-        try {
-            double value = Double.parseDouble(text.replace(',', '.'));
-            if (!(value >= least && value <= most)) {
-                throw new IllegalArgumentException(what + " " + text + u + " is outside " + range);
-            }
-            return plain(value);
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(
-                    what + " \u201c" + text + "\u201d is not a number; " + range + " is allowed", e);
-        }
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
     }
 }

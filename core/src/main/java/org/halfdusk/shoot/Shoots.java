@@ -21,7 +21,7 @@ public interface Shoots {
         record Saved() implements Outcome {}
 
         /** Somebody else changed the field meanwhile: what stands there now and what was wished. Nothing was saved. */
-        record Conflict(ShootField field, String theirs, String yours) implements Outcome {}
+        record Conflict(Field field, String theirs, String yours) implements Outcome {}
 
         record Unknown() implements Outcome {}
     }
@@ -30,10 +30,10 @@ public interface Shoots {
      * Changes fields whose new value differs from what was seen. Fields that others have changed meanwhile stay theirs
      * unless this edit changes them too: then nothing is saved and the answer is the conflict. Values are normal texts.
      */
-    Outcome change(long id, Map<ShootField, Edit> edits);
+    Outcome change(long id, Map<Field, Edit> edits);
 
-    /** The fields' current texts. */
-    Map<ShootField, String> fields(long id);
+    /** The current texts of the common fields and of all wishes that were ever set, by the field's name. */
+    Map<String, String> fields(long id);
 
     /** Takes the last change back; says whether there was one. */
     boolean undo(long id);

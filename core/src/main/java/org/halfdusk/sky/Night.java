@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -125,18 +127,18 @@ public record Night(
         return new Sighting(at, sky.at(body, at));
     }
 
-    /** The moment of an interval at which the core's azimuth comes nearest to a wished one, to half a minute. */
-    public Sighting nearestTo(Azimuth wished, Interval within) {
+    /** The moment of an interval at which a body's azimuth comes nearest to a wished one, to half a minute. */
+    public Sighting nearestTo(Body body, Azimuth wished, Interval within) {
         Instant best = within.start();
         double least = Double.MAX_VALUE;
         for (Instant t = within.start(); t.isBefore(within.end()); t = t.plusSeconds(30)) {
-            double off = Math.abs(sky.at(Body.GALACTIC_CENTRE, t).azimuth().turnTo(wished));
+            double off = Math.abs(sky.at(body, t).azimuth().turnTo(wished));
             if (off < least) {
                 least = off;
                 best = t;
             }
         }
-        return new Sighting(best, sky.at(Body.GALACTIC_CENTRE, best));
+        return new Sighting(best, sky.at(body, best));
     }
 
     private Curve curve(Body body, Interval within) {
@@ -152,15 +154,20 @@ public record Night(
 
     /** Altitudes through an interval, a step apart, both ends included. */
     public List<Course> course(Interval within, Duration step) {
+        return course(sky, within, step);
+    }
+
+    /** The same over any sky and at any time of day. */
+    public static List<Course> course(Sky sky, Interval within, Duration step) {
         List<Course> course = new ArrayList<>();
         for (Instant t = within.start(); t.isBefore(within.end()); t = t.plus(step)) {
-            course.add(courseAt(t));
+            course.add(courseAt(sky, t));
         }
-        course.add(courseAt(within.end()));
+        course.add(courseAt(sky, within.end()));
         return course;
     }
 
-    private Course courseAt(Instant at) {
+    private static Course courseAt(Sky sky, Instant at) {
         double ut = Moment.utDays(at);
         return new Course(
                 at,
@@ -174,6 +181,21 @@ public record Night(
         return interval.without(sunUp).stream()
                 .max(Comparator.comparing(Interval::duration))
                 .orElse(interval);
+    }
+
+    /** What a picture of the night shows: an hour before sunset to an hour after sunrise, on half hours, noon at the most. */
+    public Interval axis() {
+        Interval span = sunsetToSunrise();
+        Instant from = halfHour(span.start().minusSeconds(3600), false);
+        Instant to = halfHour(span.end().plusSeconds(3600), true);
+        return Interval.of(from, to).intersect(interval).orElse(interval);
+    }
+
+    private Instant halfHour(Instant at, boolean up) {
+        ZonedDateTime z = at.atZone(zone);
+        int minutes = z.getMinute() % 30;
+        ZonedDateTime down = z.truncatedTo(ChronoUnit.MINUTES).minusMinutes(minutes);
+        return (up && minutes > 0 ? down.plusMinutes(30) : down).toInstant();
     }
 
     /** Dark spans with the Moon down. */

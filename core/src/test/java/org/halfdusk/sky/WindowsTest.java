@@ -14,7 +14,7 @@ import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.reference.ReferenceTable;
-import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;

@@ -4,26 +4,32 @@ import static org.halfdusk.store.jooq.Tables.PLACE;
 import static org.halfdusk.store.jooq.Tables.SHOOT;
 import static org.halfdusk.store.jooq.Tables.SHOOT_CHANGE;
 import static org.halfdusk.store.jooq.Tables.SHOOT_RIG;
+import static org.halfdusk.store.jooq.Tables.SHOOT_WISH;
 
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.EnumMap;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.store.jooq.tables.records.ShootChangeRecord;
 import org.halfdusk.store.jooq.tables.records.ShootRecord;
@@ -57,7 +63,7 @@ public final class StoredShoots implements Shoots {
                 .where(SHOOT.DELETED_AT.isNull())
                 .and(SHOOT.TITLE.likeIgnoreCase(like, '!').or(PLACE.NAME.likeIgnoreCase(like, '!')))
                 .orderBy(SHOOT.NIGHT.desc(), SHOOT.ID.desc())
-                .fetch(StoredShoots::kept);
+                .fetch(row -> kept(dsl, row));
     }
 
     @Override
@@ -67,7 +73,7 @@ public final class StoredShoots implements Shoots {
                 .join(SHOOT_RIG)
                 .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq(0L))
                 .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
-                .fetchOptional(StoredShoots::kept);
+                .fetchOptional(row -> kept(dsl, row));
     }
 
     @Override
@@ -91,7 +97,25 @@ public final class StoredShoots implements Shoots {
         r.setPosition(0L);
         fill(r, shoot.rig());
         r.insert();
+        shoot.wish().texts().forEach((name, value) -> setWish(tx, s.getId(), name, value));
         return s.getId();
+    }
+
+    private static void setWish(DSLContext tx, long shootId, String name, String value) {
+        tx.insertInto(SHOOT_WISH)
+                .set(SHOOT_WISH.SHOOT_ID, shootId)
+                .set(SHOOT_WISH.NAME, name)
+                .set(SHOOT_WISH.VALUE, value)
+                .onConflict(SHOOT_WISH.SHOOT_ID, SHOOT_WISH.NAME)
+                .doUpdate()
+                .set(SHOOT_WISH.VALUE, value)
+                .execute();
+    }
+
+    private static Map<String, String> wishes(DSLContext dsl, long shootId) {
+        return dsl.selectFrom(SHOOT_WISH)
+                .where(SHOOT_WISH.SHOOT_ID.eq(shootId))
+                .fetchMap(SHOOT_WISH.NAME, SHOOT_WISH.VALUE);
     }
 
     private static void fill(ShootRigRecord r, Shoot.ShootRig rig) {
@@ -112,7 +136,7 @@ public final class StoredShoots implements Shoots {
         r.setPinnedIso(w.pinnedIso().isPresent() ? (long) w.pinnedIso().getAsInt() : null);
     }
 
-    private static Kept<Shoot> kept(Record row) {
+    private static Kept<Shoot> kept(DSLContext dsl, Record row) {
         ShootRecord s = row.into(SHOOT);
         ShootRigRecord r = row.into(SHOOT_RIG);
         Optional<Framing> framing = Optional.ofNullable(r.getAimAzimuth())
@@ -141,6 +165,7 @@ public final class StoredShoots implements Shoots {
                         LocalDate.parse(s.getNight()),
                         s.getTitle(),
                         rig,
+                        new SubjectWish(wishes(dsl, s.getId())),
                         s.getNotes(),
                         Instant.parse(s.getSavedAt())));
     }
@@ -150,21 +175,21 @@ public final class StoredShoots implements Shoots {
     }
 
     @Override
-    public Map<ShootField, String> fields(long id) {
+    public Map<String, String> fields(long id) {
         return Rows.read(dsl, id).map(Rows::texts).orElseGet(Map::of);
     }
 
     @Override
-    public Outcome change(long id, Map<ShootField, Edit> edits) {
+    public Outcome change(long id, Map<Field, Edit> edits) {
         return dsl.transactionResult(tx -> {
             Optional<Rows> found = Rows.read(tx.dsl(), id);
             if (found.isEmpty()) {
                 return new Outcome.Unknown();
             }
-            Map<ShootField, String> now = found.get().texts();
-            Map<ShootField, String> wanted = new EnumMap<>(ShootField.class);
-            for (Map.Entry<ShootField, Edit> e : edits.entrySet()) {
-                String theirs = Objects.requireNonNull(now.get(e.getKey()));
+            Rows now = found.get();
+            Map<Field, String> wanted = new LinkedHashMap<>();
+            for (Map.Entry<Field, Edit> e : edits.entrySet()) {
+                String theirs = now.text(e.getKey());
                 String yours = e.getValue().value();
                 if (yours.equals(e.getValue().was()) || yours.equals(theirs)) {
                     continue;
@@ -174,12 +199,12 @@ public final class StoredShoots implements Shoots {
                 }
                 wanted.put(e.getKey(), yours);
             }
-            write(tx.dsl(), id, found.get(), wanted);
+            write(tx.dsl(), id, now, wanted);
             return new Outcome.Saved();
         });
     }
 
-    private void write(DSLContext tx, long id, Rows rows, Map<ShootField, String> wanted) {
+    private void write(DSLContext tx, long id, Rows rows, Map<Field, String> wanted) {
         if (wanted.isEmpty()) {
             return;
         }
@@ -189,19 +214,18 @@ public final class StoredShoots implements Shoots {
                 .where(SHOOT_CHANGE.SHOOT_ID.eq(id))
                 .fetchOne(0, Long.class);
         long batch = last == null ? 1 : last + 1;
-        Map<ShootField, String> before = rows.texts();
         wanted.forEach((field, value) -> {
             ShootChangeRecord c = tx.newRecord(SHOOT_CHANGE);
             c.setShootId(id);
             c.setBatch(batch);
             c.setField(field.name());
-            c.setBeforeValue(Objects.requireNonNull(before.get(field)));
+            c.setBeforeValue(rows.text(field));
             c.setAfterValue(value);
             c.setChangedAt(at);
             c.insert();
-            rows.set(field, value);
+            rows.set(field.name(), value);
         });
-        rows.save(at);
+        rows.save(tx, at);
         tx.deleteFrom(SHOOT_CHANGE)
                 .where(SHOOT_CHANGE.SHOOT_ID.eq(id), SHOOT_CHANGE.BATCH.le(batch - UNDOABLE))
                 .execute();
@@ -222,10 +246,10 @@ public final class StoredShoots implements Shoots {
                 return false;
             }
             for (ShootChangeRecord c : last) {
-                rows.get().set(ShootField.valueOf(c.getField()), c.getBeforeValue());
+                rows.get().set(c.getField(), c.getBeforeValue());
                 c.delete();
             }
-            rows.get().save(clock.instant().toString());
+            rows.get().save(tx.dsl(), clock.instant().toString());
             return true;
         });
     }
@@ -243,7 +267,8 @@ public final class StoredShoots implements Shoots {
             String copy = " (copy)";
             String title =
                     s.title().substring(0, Math.min(s.title().length(), Shoot.LONGEST_TITLE - copy.length())) + copy;
-            return add(new Shoot(s.subject(), s.placeId(), s.night(), title, s.rig(), s.notes(), s.savedAt()));
+            return add(
+                    new Shoot(s.subject(), s.placeId(), s.night(), title, s.rig(), s.wish(), s.notes(), s.savedAt()));
         });
     }
 
@@ -265,8 +290,8 @@ public final class StoredShoots implements Shoots {
                 == 1;
     }
 
-    /** The two rows of a shoot, read and written as the texts of its fields. */
-    private record Rows(ShootRecord shoot, ShootRigRecord rig) {
+    /** The rows of a shoot, read and written as the texts of its fields; wishes by their own names. */
+    private record Rows(ShootRecord shoot, ShootRigRecord rig, Map<String, String> wishes) {
         static Optional<Rows> read(DSLContext dsl, long id) {
             return dsl.selectFrom(SHOOT)
                     .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
@@ -274,18 +299,24 @@ public final class StoredShoots implements Shoots {
                     .flatMap(s -> dsl.selectFrom(SHOOT_RIG)
                             .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.POSITION.eq(0L))
                             .fetchOptional()
-                            .map(r -> new Rows(s, r)));
+                            .map(r -> new Rows(s, r, new HashMap<>(StoredShoots.wishes(dsl, id)))));
         }
 
-        Map<ShootField, String> texts() {
-            Map<ShootField, String> texts = new EnumMap<>(ShootField.class);
+        Map<String, String> texts() {
+            Map<String, String> texts = new HashMap<>(wishes);
             for (ShootField field : ShootField.values()) {
-                texts.put(field, field.normal(text(field)));
+                texts.put(field.name(), text(field));
             }
             return texts;
         }
 
-        private String text(ShootField field) {
+        String text(Field field) {
+            return field instanceof WishField wish
+                    ? wishes.getOrDefault(wish.name(), wish.initial())
+                    : field.normal(column((ShootField) field));
+        }
+
+        private String column(ShootField field) {
             Object value = switch (field) {
                 case TITLE -> shoot.getTitle();
                 case NOTES -> shoot.getNotes();
@@ -304,7 +335,19 @@ public final class StoredShoots implements Shoots {
             return value == null ? "" : value.toString();
         }
 
-        void set(ShootField field, String text) {
+        private static final Map<String, ShootField> COLUMNS =
+                Arrays.stream(ShootField.values()).collect(Collectors.toMap(Enum::name, f -> f));
+
+        void set(String name, String text) {
+            ShootField column = COLUMNS.get(name);
+            if (column == null) {
+                wishes.put(name, text);
+            } else {
+                set(column, text);
+            }
+        }
+
+        private void set(ShootField field, String text) {
             switch (field) {
                 case TITLE -> shoot.setTitle(text);
                 case NOTES -> shoot.setNotes(text);
@@ -322,10 +365,11 @@ public final class StoredShoots implements Shoots {
             }
         }
 
-        void save(String at) {
+        void save(DSLContext tx, String at) {
             shoot.setSavedAt(at);
             shoot.update();
             rig.update();
+            wishes.forEach((name, value) -> setWish(tx, shoot.getId(), name, value));
         }
     }
 }

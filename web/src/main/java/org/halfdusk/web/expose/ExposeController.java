@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.Planner;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
@@ -22,8 +23,10 @@ class ExposeController {
     private final ShootDesk desk;
     private final StepForms forms;
     private final Kits kits;
+    private final Planner planner;
 
-    ExposeController(ShootDesk desk, StepForms forms, Kits kits) {
+    ExposeController(ShootDesk desk, StepForms forms, Kits kits, Planner planner) {
+        this.planner = planner;
         this.desk = desk;
         this.forms = forms;
         this.kits = kits;
@@ -57,7 +60,7 @@ class ExposeController {
         ShootDesk.Open open = desk.open(id, at);
         model.addAttribute("shoot", desk.page(open, "expose", frame.theme()));
         model.addAttribute("edit", result);
-        model.addAttribute("page", ExposePage.of(open, kits, result.errors(), frame.theme()));
+        model.addAttribute("page", ExposePage.of(open, kits, planner, result.errors(), frame.theme()));
         return "expose/expose";
     }
 }

@@ -9,25 +9,30 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import org.halfdusk.shoot.MilkyWayNight;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.time.Interval;
 
 /**
- * One night drawn along its time: the light of the sky, core and moon, the usable window, a playhead. Positions along
+ * One night drawn along its time: the light of the sky, the subject and the moon, the usable window, frames, a playhead. Positions along
  * the strip are shares of its width, 0 to 100, so that it fits any screen.
  *
  * @param sky the stops of a gradient along the strip, SVG
+ * @param followed the subject's body, a path
+ * @param programme blocks of frames
  */
 public record NightStrip(
         Interval axis,
         ZoneId zone,
         String sky,
-        String core,
+        String followed,
         String moon,
         List<Piece> windows,
+        List<Piece> programme,
         List<Tick> ticks,
         List<Label> labels,
         Optional<Playhead> playhead,
@@ -55,40 +60,30 @@ public record NightStrip(
     /** @param minutes from the strip's start */
     public record Playhead(String x, String text, long minutes) {}
 
-    /** The axis of a night by itself: an hour before sunset to an hour after sunrise, on half hours. */
-    public static Interval axisOf(Night night) {
-        Interval dark = night.sunsetToSunrise();
-        Instant start = halfHour(dark.start().minusSeconds(3600), night.zone(), false);
-        Instant end = halfHour(dark.end().plusSeconds(3600), night.zone(), true);
-        Instant from =
-                start.isBefore(night.interval().start()) ? night.interval().start() : start;
-        Instant to = end.isAfter(night.interval().end()) ? night.interval().end() : end;
-        return Interval.of(from, to);
-    }
-
-    private static Instant halfHour(Instant at, ZoneId zone, boolean up) {
-        ZonedDateTime z = at.atZone(zone);
-        int minutes = z.getMinute() % 30;
-        ZonedDateTime down = z.truncatedTo(ChronoUnit.MINUTES).minusMinutes(minutes);
-        return (up && minutes > 0 ? down.plusMinutes(30) : down).toInstant();
-    }
+    /** Something that happens, written over the strip. */
+    public record Mark(Instant at, String what) {}
 
     /** A small strip for a list: no words on it. */
-    public static NightStrip small(MilkyWayNight m, Interval axis, Theme theme) {
-        return of(m, axis, theme, Optional.empty(), false);
+    public static NightStrip small(SubjectNight m, Interval axis, Theme theme, String words) {
+        return of(m, axis, theme, COARSE, Extras.NONE, words);
     }
 
-    /** The strip of a shoot's pages. */
-    public static NightStrip large(MilkyWayNight m, Theme theme, Instant playhead) {
-        return of(m, axisOf(m.night()), theme, Optional.of(playhead), true);
+    /** The strip of a shoot's pages, with its programme under it. */
+    public static NightStrip large(
+            SubjectNight m, Theme theme, Instant playhead, List<Mark> marks, List<Block> blocks, String words) {
+        return of(m, m.axis(), theme, FINE, new Extras(Optional.of(playhead), marks, blocks), words);
+    }
+
+    /** What only the large strip has. */
+    private record Extras(Optional<Instant> playhead, List<Mark> marks, List<Block> blocks) {
+        static final Extras NONE = new Extras(Optional.empty(), List.of(), List.of());
     }
 
     private static NightStrip of(
-            MilkyWayNight m, Interval axis, Theme theme, Optional<Instant> playhead, boolean labelled) {
-        Night night = m.night();
-        ZoneId zone = night.zone();
+            SubjectNight m, Interval axis, Theme theme, Duration step, Extras extras, String words) {
+        ZoneId zone = m.zone();
         Scale scale = new Scale(axis);
-        List<Night.Course> course = night.course(axis, labelled ? FINE : COARSE);
+        List<Night.Course> course = Night.course(m.sky(), axis, step);
         List<Stop> sky = course.stream()
                 .map(c -> new Stop(
                         scale.percent(c.at()),
@@ -98,20 +93,42 @@ public record NightStrip(
                 .flatMap(w -> w.intersect(axis).stream())
                 .map(w -> new Piece(scale.percent(w.start()), scale.width(w)))
                 .toList();
+        Body followed = m.followed().orElse(Body.GALACTIC_CENTRE);
+        boolean large = extras.playhead().isPresent();
         return new NightStrip(
                 axis,
                 zone,
                 markup(changes(sky)),
-                line(course, scale, Night.Course::core),
-                line(course, scale, Night.Course::moon),
+                m.followed().isEmpty() ? "" : line(course, scale, c -> altitude(c, followed)),
+                followed == Body.MOON ? "" : line(course, scale, Night.Course::moon),
                 windows,
-                labelled ? ticks(axis, zone, scale) : List.of(),
-                labelled ? labels(night, axis, scale) : List.of(),
-                playhead.map(p -> new Playhead(
-                        scale.percent(p),
-                        Words.clock(p, zone),
-                        Duration.between(axis.start(), p).toMinutes())),
-                words(m));
+                programme(extras.blocks(), axis, scale),
+                large ? ticks(axis, zone, scale) : List.of(),
+                labels(extras.marks(), axis, scale, zone),
+                extras.playhead()
+                        .map(p -> new Playhead(
+                                scale.percent(p),
+                                Words.clock(p, zone),
+                                Duration.between(axis.start(), p).toMinutes())),
+                words);
+    }
+
+    private static double altitude(Night.Course c, Body body) {
+        return switch (body) {
+            case SUN -> c.sun();
+            case MOON -> c.moon();
+            default -> c.core();
+        };
+    }
+
+    /** Blocks of frames along the strip, each at least wide enough to be seen. */
+    private static List<Piece> programme(List<Block> blocks, Interval axis, Scale scale) {
+        return blocks.stream()
+                .filter(b -> !b.frames().isEmpty()
+                        && b.start().isBefore(axis.end())
+                        && b.end().isAfter(axis.start()))
+                .map(b -> new Piece(scale.percent(b.start()), scale.width(b.start(), b.end())))
+                .toList();
     }
 
     /**
@@ -159,16 +176,8 @@ public record NightStrip(
     }
 
     /** Share of the wash: the Moon lifts the zenith by some four magnitudes at the most. */
-    private static double wash(MilkyWayNight m, Night.Course c) {
+    private static double wash(SubjectNight m, Night.Course c) {
         return Math.min(1, m.light().at(c.at()).zenith().moonLift() / FULL_WASH_MAGNITUDES);
-    }
-
-    private static String words(MilkyWayNight m) {
-        Night night = m.night();
-        String window =
-                m.main().map(w -> "usable " + Words.span(w, night.zone())).orElse("no usable window");
-        return "Night of " + Words.longDate(night.date()) + ": " + window + ", moon "
-                + Words.percent(night.moonPhase().illuminatedFraction()) + " lit";
     }
 
     /** A path of the parts above the horizon. */
@@ -220,27 +229,29 @@ public record NightStrip(
         return ticks;
     }
 
-    private static List<Label> labels(Night night, Interval axis, Scale scale) {
-        List<Label> labels = new ArrayList<>();
+    /** Sunset, dark, dawn and sunrise of a night. */
+    public static List<Mark> marks(Night night) {
+        List<Mark> marks = new ArrayList<>();
         if (night.sun() instanceof Rising.Crosses sun) {
-            sun.sets().ifPresent(t -> label(labels, axis, scale, t, "sunset", night.zone()));
+            sun.sets().ifPresent(t -> marks.add(new Mark(t, "sunset")));
         }
         if (night.darkness() instanceof Darkness.Dark dark) {
-            label(labels, axis, scale, dark.interval().start(), "dark", night.zone());
-            label(labels, axis, scale, dark.interval().end(), "dawn begins", night.zone());
+            marks.add(new Mark(dark.interval().start(), "dark"));
+            marks.add(new Mark(dark.interval().end(), "dawn begins"));
         } else if (night.darkness() instanceof Darkness.NeverDark never) {
-            label(labels, axis, scale, never.at(), "least light", night.zone());
+            marks.add(new Mark(never.at(), "least light"));
         }
         if (night.sun() instanceof Rising.Crosses sun) {
-            sun.rises().ifPresent(t -> label(labels, axis, scale, t, "sunrise", night.zone()));
+            sun.rises().ifPresent(t -> marks.add(new Mark(t, "sunrise")));
         }
-        return labels;
+        return marks;
     }
 
-    private static void label(List<Label> labels, Interval axis, Scale scale, Instant at, String what, ZoneId zone) {
-        if (axis.contains(at)) {
-            labels.add(new Label(scale.percent(at), what + " " + Words.clock(at, zone)));
-        }
+    private static List<Label> labels(List<Mark> marks, Interval axis, Scale scale, ZoneId zone) {
+        return marks.stream()
+                .filter(m -> axis.contains(m.at()))
+                .map(m -> new Label(scale.percent(m.at()), m.what() + " " + Words.clock(m.at(), zone)))
+                .toList();
     }
 
     /** From times to places along the strip. */
@@ -256,7 +267,11 @@ public record NightStrip(
         }
 
         String width(Interval i) {
-            return hundredths((x(i.end()) - x(i.start())) / WIDTH * 100) + "%";
+            return width(i.start(), i.end());
+        }
+
+        String width(Instant from, Instant to) {
+            return hundredths(Math.max(0.15, (x(to) - x(from)) / WIDTH * 100)) + "%";
         }
     }
 }

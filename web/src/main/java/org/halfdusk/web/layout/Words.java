@@ -16,6 +16,7 @@ public final class Words {
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter CLOCK_SECONDS = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
     private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter WITH_YEAR = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter LONG = DateTimeFormatter.ofPattern("EEE d MMMM yyyy", Locale.ENGLISH);
 
@@ -41,6 +42,11 @@ public final class Words {
         return SHORT.format(date);
     }
 
+    /** 4 Jun 2027. */
+    public static String dateWithYear(LocalDate date) {
+        return WITH_YEAR.format(date);
+    }
+
     /** Fri 4 June. */
     public static String day(LocalDate date) {
         return DAY.format(date);
@@ -61,6 +67,39 @@ public final class Words {
         return duration(d.toMillis() / 3_600_000.0);
     }
 
+    /** 23 min. */
+    public static String minutes(Duration d) {
+        double m = d.toSeconds() / 60.0;
+        return m < 1 ? d.toSeconds() + " s" : (m < 10 && m != Math.rint(m) ? tenths(m) : Math.round(m)) + " min";
+    }
+
+    /** 4 min 57 s, 12 s. */
+    public static String minutesSeconds(Duration d) {
+        long s = Math.round(d.toMillis() / 1000.0);
+        return s < 60 ? s + " s" : s / 60 + " min " + String.format(Locale.ROOT, "%02d s", s % 60);
+    }
+
+    /** 1/125 s below a third of a second, otherwise 0.8 s. */
+    public static String fraction(double seconds) {
+        return seconds < 0.34 ? "1/" + Math.round(1 / seconds) + " s" : seconds(seconds);
+    }
+
+    /** 31.4′. */
+    public static String arcminutes(double degrees) {
+        return tenths(degrees * 60) + "′";
+    }
+
+    /** 384,400. */
+    public static String thousands(double value) {
+        return String.format(Locale.ENGLISH, "%,d", Math.round(value));
+    }
+
+    /** +1.3 stops, −2 stops, 0 stops. */
+    public static String signedStops(double stops) {
+        String s = stops(stops);
+        return Math.abs(stops) < 0.05 ? "0 stops" : (stops > 0 ? "+" : "−") + s;
+    }
+
     /** 24.6°, with a true minus. */
     public static String degrees(double degrees) {
         return minus(String.format(Locale.ROOT, "%.1f°", degrees));
@@ -74,6 +113,11 @@ public final class Words {
     /** 176°, never 360°. */
     public static String azimuth(double degrees) {
         return Math.floorMod(Math.round(degrees), 360L) + "°";
+    }
+
+    /** 1.117, three decimals. */
+    public static String thousandths(double value) {
+        return minus(String.format(Locale.ROOT, "%.3f", value));
     }
 
     /** One decimal, with a true minus. */
@@ -98,9 +142,19 @@ public final class Words {
         return seconds >= 1 ? tenths(seconds) + " s" : String.format(Locale.ROOT, "%.2g s", seconds);
     }
 
+    /** 3.8 GB, 650 MB. */
+    public static String gigabytes(double megabytes) {
+        return megabytes < 1000 ? Math.round(megabytes) + " MB" : tenths(megabytes / 1000) + " GB";
+    }
+
     /** 62 %. */
     public static String percent(double share) {
         return Math.round(share * 100) + " %";
+    }
+
+    /** 99.4 %. */
+    public static String percentTenths(double share) {
+        return tenths(share * 100) + " %";
     }
 
     /** 1.3 stops, 1 stop. */
@@ -134,6 +188,11 @@ public final class Words {
         ZonedDateTime z = at.atZone(zone);
         return zone.getId() + " (UTC"
                 + (z.getOffset().getTotalSeconds() == 0 ? "" : z.getOffset().getId()) + ")";
+    }
+
+    /** With a capital first letter. */
+    public static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
     }
 
     private static String minus(String s) {

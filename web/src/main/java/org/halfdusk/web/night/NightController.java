@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
@@ -22,8 +23,10 @@ class NightController {
     private final ShootDesk desk;
     private final StepForms forms;
     private final Places places;
+    private final Planner planner;
 
-    NightController(ShootDesk desk, StepForms forms, Places places) {
+    NightController(ShootDesk desk, StepForms forms, Places places, Planner planner) {
+        this.planner = planner;
         this.desk = desk;
         this.forms = forms;
         this.places = places;
@@ -57,7 +60,7 @@ class NightController {
         ShootDesk.Open open = desk.open(id, at);
         model.addAttribute("shoot", desk.page(open, "night", frame.theme()));
         model.addAttribute("edit", result);
-        model.addAttribute("page", NightPage.of(open, places, result.errors()));
+        model.addAttribute("page", NightPage.of(open, places, planner, frame.theme(), result.errors()));
         return "night/night";
     }
 }

@@ -11,9 +11,12 @@ import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.Subject;
 import org.halfdusk.sky.Night;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.shoot.NightsAhead;
+import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,20 +24,20 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The coming nights at one place. */
+/** The coming nights of a subject at one place. */
 @Controller
 class NightsController {
-    private static final int COUNT = 60;
-
     private final Places places;
     private final Shoots shoots;
     private final Planner planner;
+    private final Subjects subjects;
     private final Clock clock;
 
-    NightsController(Places places, Shoots shoots, Planner planner, Clock clock) {
+    NightsController(Places places, Shoots shoots, Planner planner, Subjects subjects, Clock clock) {
         this.places = places;
         this.shoots = shoots;
         this.planner = planner;
+        this.subjects = subjects;
         this.clock = clock;
     }
 
@@ -45,6 +48,7 @@ class NightsController {
 
     @GetMapping("/nights")
     String nights(
+            @RequestParam(name = "subject", defaultValue = "MILKY_WAY") Subject subject,
             @RequestParam(name = "place") Optional<Long> placeId,
             @RequestParam Optional<String> from,
             @ModelAttribute("frame") Shell.Frame frame,
@@ -58,15 +62,19 @@ class NightsController {
                 .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
                 .orElseGet(() -> Night.dateAt(
                         planner.sky(place.it()), clock.instant(), place.it().zone()));
-        model.addAttribute(
-                "page", NightsPage.of(place, all, planner.nights(place.it(), start, COUNT), frame.theme(), start));
+        var nights = planner.nights(subject, place.it(), start, NightsAhead.count(subject));
+        model.addAttribute("page", NightsPage.of(subject, subjects, place, all, nights, frame.theme(), start));
         return "nights/nights";
     }
 
     @PostMapping("/nights/plan")
-    String plan(@RequestParam(name = "place") long placeId, @RequestParam String night) {
+    String plan(
+            @RequestParam(name = "subject", defaultValue = "MILKY_WAY") Subject subject,
+            @RequestParam(name = "place") long placeId,
+            @RequestParam String night) {
         LocalDate date = LocalDate.parse(ShootField.NIGHT.normal(night));
-        long id = shoots.add(planner.newShoot(place(placeId), date, clock.instant()));
+        long id = shoots.add(
+                planner.newShoot(subject, place(placeId), planner.suggestedRig(subject), date, clock.instant()));
         return "redirect:/shoots/" + id + "/night";
     }
 

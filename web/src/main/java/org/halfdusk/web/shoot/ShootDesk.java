@@ -5,23 +5,26 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.exposure.FNumber;
-import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.exposure.Setting;
 import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.MilkyWayPlan;
+import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.milkyway.MilkyWayWords;
+import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 
 /** Opens a shoot, plans it and words its frame. */
@@ -29,14 +32,21 @@ import org.springframework.stereotype.Component;
 public class ShootDesk {
     private final Shoots shoots;
     private final Planner planner;
+    private final Subjects subjects;
 
-    ShootDesk(Shoots shoots, Planner planner) {
+    ShootDesk(Shoots shoots, Planner planner, Subjects subjects) {
         this.shoots = shoots;
         this.planner = planner;
+        this.subjects = subjects;
     }
 
     /** A shoot with all that follows from it, at a moment of its night. */
-    public record Open(Kept<Shoot> shoot, MilkyWayPlan plan, Instant at) {}
+    public record Open(Kept<Shoot> shoot, Plan plan, Subjects.Bound<?, ?> subject, Instant at) {
+        /** Where a step of this shoot is. */
+        public String address(String step) {
+            return "/shoots/" + shoot.id() + "/" + step;
+        }
+    }
 
     /**
      * @param at what the address says of the playhead: an instant, a time of day, or nothing for the best moment
@@ -45,14 +55,14 @@ public class ShootDesk {
     public Open open(long id, Optional<String> at) {
         Kept<Shoot> shoot = shoots.find(id)
                 .orElseThrow(() -> new NotFound("There is no shoot number " + id + ", or it was deleted."));
-        MilkyWayPlan plan = planner.plan(shoot.it());
-        Interval axis = NightStrip.axisOf(plan.night().night());
+        Plan plan = planner.plan(shoot.it());
+        Interval axis = plan.night().axis();
         Instant wished = at.filter(a -> !a.isBlank())
                 .flatMap(a -> playhead(a, axis, plan.place().zone()))
                 .orElse(plan.night().bestMoment());
         Instant inside =
                 wished.isBefore(axis.start()) ? axis.start() : wished.isAfter(axis.end()) ? axis.end() : wished;
-        return new Open(shoot, plan, inside);
+        return new Open(shoot, plan, subjects.of(shoot.it().subject(), plan.night()), inside);
     }
 
     /** An instant as it is; a time of day at its first occurrence along the axis. Nonsense counts as nothing. */
@@ -76,65 +86,89 @@ public class ShootDesk {
     /** The frame of a page of this shoot. */
     public ShootPage page(Open open, String step, Theme theme) {
         Shoot shoot = open.shoot().it();
-        MilkyWayPlan plan = open.plan();
+        Plan plan = open.plan();
+        Subjects.Bound<?, ?> subject = open.subject();
         ZoneId zone = plan.place().zone();
-        ExposurePlan e = plan.exposure();
-        List<String> caption = List.of(
-                e.shutter().label(),
-                FNumber.label(e.aperture()),
-                "ISO " + e.iso(),
-                Words.plain(plan.rig().focalMm()) + " mm " + (plan.framing().upright() ? "upright" : "level"),
-                ExposurePlan.WHITE_BALANCE_KELVIN + " K");
+        List<String> caption = caption(open);
         Map<String, String> was = new HashMap<>();
-        shoots.fields(open.shoot().id()).forEach((field, text) -> was.put(field.name(), text));
+        planner.of(shoot.subject())
+                .wishFields()
+                .forEach(f -> was.put(f.name(), shoot.wish().text(f)));
+        was.putAll(shoots.fields(open.shoot().id()));
         return new ShootPage(
                 open.shoot().id(),
+                subjects.name(shoot.subject()),
                 shoot.title(),
                 plan.place().name(),
-                "night of " + Words.longDate(shoot.night()),
+                subject.date(),
                 Words.clock(shoot.savedAt(), zone),
                 shoots.undoable(open.shoot().id()),
                 step,
+                subjects.dayName(shoot.subject()),
                 steps(open, step),
-                NightStrip.large(plan.night(), theme, open.at()),
+                NightStrip.large(
+                        plan.night(),
+                        theme,
+                        open.at(),
+                        subject.marks(),
+                        plan.blocks(),
+                        subject.words().sentence()),
                 open.at().toString(),
                 Words.clock(open.at(), zone),
                 nextGoodNight(open),
+                subject.contacts(),
+                subject.banner(plan),
                 caption,
                 String.join("  ", caption),
-                "Trails " + Words.tenths(e.middlePx()) + " px in the middle, " + Words.tenths(e.cornerPx())
-                        + " px in the worst corner",
+                subject.verdict(plan),
                 was);
     }
 
-    private static List<ShootPage.Step> steps(Open open, String current) {
-        String base = "/shoots/" + open.shoot().id() + "/";
+    private static List<String> caption(Open open) {
+        Plan plan = open.plan();
+        Setting s = plan.setting();
+        List<String> caption = new ArrayList<>(List.of(
+                s.shutter().label(),
+                FNumber.label(s.fNumber()),
+                "ISO " + s.iso(),
+                Words.plain(plan.rig().focalMm()) + " mm " + (plan.framing().upright() ? "upright" : "level"),
+                s.kelvin() + " K"));
+        String frames = open.subject().frames(plan);
+        if (!frames.isEmpty()) {
+            caption.add(frames);
+        }
+        return caption;
+    }
+
+    private List<ShootPage.Step> steps(Open open, String current) {
+        Plan plan = open.plan();
+        Subjects.Bound<?, ?> subject = open.subject();
         String query = "?at=" + open.at();
-        ExposurePlan e = open.plan().exposure();
-        String exposure = e.shutter().label() + " " + FNumber.label(e.aperture()) + " ISO " + e.iso();
+        String day = subjects.dayName(open.shoot().it().subject());
         return List.of(
-                step("Night", MilkyWayWords.answer(open.plan().night()), base + "night" + query, current),
-                step("Frame", "will draw the view", "", current),
-                step("Expose", exposure, base + "expose" + query, current),
-                step("Sequence", "will time the frames", "", current),
-                step("Pack", "will list what to take", "", current),
-                step("Run", "will count the night down", "", current),
-                step("Review", "will keep what was learnt", "", current));
+                step("night", day, subject.words().answer(), open.address("night") + query, current),
+                step("frame", "Frame", "will draw the view", "", current),
+                step("expose", "Expose", subject.exposeAnswer(plan), open.address("expose") + query, current),
+                step("sequence", "Sequence", subject.sequenceAnswer(plan), open.address("sequence") + query, current),
+                step("pack", "Pack", "will list what to take", "", current),
+                step("run", "Run", "will count the night down", "", current),
+                step("review", "Review", "will keep what was learnt", "", current));
     }
 
-    private static ShootPage.Step step(String name, String answer, String href, String current) {
-        return new ShootPage.Step(name, answer, href, name.equalsIgnoreCase(current));
+    private static ShootPage.Step step(String key, String name, String answer, String href, String current) {
+        return new ShootPage.Step(key, name, answer, href, key.equals(current));
     }
 
-    /** The next night within two months whose score is at least as good as most: three quarters of the best in them. */
+    /** The next of the coming nights whose score is at least three quarters of the best in them. */
     private String nextGoodNight(Open open) {
         LocalDate after = open.shoot().it().night().plusDays(1);
-        var nights = planner.nights(open.plan().place(), after, 60);
+        Subject subject = open.shoot().it().subject();
+        List<SubjectNight> nights = planner.nights(subject, open.plan().place(), after, NightsAhead.count(subject));
         int most = Planner.best(nights).map(n -> n.score().total()).orElse(0);
         return nights.stream()
                 .filter(n -> n.score().total() > 0 && n.score().total() >= 0.75 * most)
                 .findFirst()
-                .map(n -> n.night().date().toString())
+                .map(n -> n.date().toString())
                 .orElse("");
     }
 }

@@ -1,17 +1,20 @@
 package org.halfdusk.web.shoot;
 
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.WishField;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Words;
@@ -24,11 +27,13 @@ public class ShootEditing {
     private final Shoots shoots;
     private final Places places;
     private final Kits kits;
+    private final Planner planner;
 
-    ShootEditing(Shoots shoots, Places places, Kits kits) {
+    ShootEditing(Shoots shoots, Places places, Kits kits, Planner planner) {
         this.shoots = shoots;
         this.places = places;
         this.kits = kits;
+        this.planner = planner;
     }
 
     /** Two people, or two tabs, changed the same field: both values to choose from. */
@@ -55,8 +60,8 @@ public class ShootEditing {
     /** Form fields are named like {@link ShootField}, what the page showed before like it with {@code was.} in front. */
     public Result apply(long id, Map<String, String> form) {
         FormErrors errors = new FormErrors(form);
-        Map<ShootField, Shoots.Edit> edits = new EnumMap<>(ShootField.class);
-        for (ShootField field : ShootField.values()) {
+        Map<Field, Shoots.Edit> edits = new LinkedHashMap<>();
+        for (Field field : fields(id)) {
             if (form.containsKey(field.name())) {
                 String value = errors.check(field.name(), () -> field.normal(form.getOrDefault(field.name(), "")));
                 if (value != null) {
@@ -85,7 +90,15 @@ public class ShootEditing {
         return new Result(errors, Optional.empty());
     }
 
-    private void checkReferences(long id, Map<ShootField, Shoots.Edit> edits, FormErrors errors) {
+    /** The common fields and the wishes of the shoot's subject. */
+    private List<Field> fields(long id) {
+        List<WishField> wishes = shoots.find(id)
+                .map(s -> planner.of(s.it().subject()).wishFields())
+                .orElseGet(List::of);
+        return Stream.concat(Stream.of(ShootField.values()), wishes.stream()).toList();
+    }
+
+    private void checkReferences(long id, Map<Field, Shoots.Edit> edits, FormErrors errors) {
         exists(edits, ShootField.PLACE, places::find, "place", errors);
         exists(edits, ShootField.CAMERA, kits::camera, "camera", errors);
         exists(edits, ShootField.LENS, kits::lens, "lens", errors);
@@ -94,7 +107,7 @@ public class ShootEditing {
         if (focal != null && !focal.value().equals(focal.was())) {
             String lensId = Optional.ofNullable(edits.get(ShootField.LENS))
                     .map(Shoots.Edit::value)
-                    .orElseGet(() -> shoots.fields(id).getOrDefault(ShootField.LENS, "0"));
+                    .orElseGet(() -> shoots.fields(id).getOrDefault(ShootField.LENS.name(), "0"));
             kits.lens(Long.parseLong(lensId)).map(Kept::it).ifPresent(lens -> checkFocal(focal.value(), lens, errors));
         }
     }
@@ -110,7 +123,7 @@ public class ShootEditing {
     }
 
     private static <T> void exists(
-            Map<ShootField, Shoots.Edit> edits,
+            Map<Field, Shoots.Edit> edits,
             ShootField field,
             Function<Long, Optional<Kept<T>>> find,
             String what,
@@ -121,6 +134,10 @@ public class ShootEditing {
                 && find.apply(Long.valueOf(edit.value())).isEmpty()) {
             errors.add(field.name(), what + " number " + edit.value() + " is not known; choose one of the list");
         }
+    }
+
+    private static String name(Field field) {
+        return field instanceof WishField wish ? wish.label() : name((ShootField) field);
     }
 
     private static String name(ShootField field) {
@@ -139,6 +156,10 @@ public class ShootEditing {
             case APERTURE -> "aperture";
             case ISO -> "ISO";
         };
+    }
+
+    private String words(Field field, String value) {
+        return field instanceof WishField wish ? wish.words(value) : words((ShootField) field, value);
     }
 
     private String words(ShootField field, String value) {

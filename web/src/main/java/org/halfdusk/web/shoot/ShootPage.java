@@ -2,31 +2,41 @@ package org.halfdusk.web.shoot;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.subject.Banner;
+import org.halfdusk.web.subject.Contact;
 
 /**
- * What stands on every page of a shoot: its name, the seven steps with their answers, the night strip, the caption.
+ * What stands on every page of a shoot: its name, the seven steps with their answers, the strip, the caption.
  *
+ * @param day how the first step is called
+ * @param contacts of an eclipse, under the strip
+ * @param banner a caution that is not to be overlooked
  * @param was the fields' texts as this page shows them, sent back with every edit so that others' changes are noticed
  */
 public record ShootPage(
         long id,
+        String subject,
         String title,
         String place,
         String night,
         String saved,
         int undoable,
         String step,
+        String day,
         List<Step> steps,
         NightStrip strip,
         String at,
         String atClock,
         String nextGoodNight,
+        List<Contact> contacts,
+        Optional<Banner> banner,
         List<String> caption,
         String captionText,
         String verdict,
         Map<String, String> was) {
 
     /** A tab: its answer, and where it leads; no link where the step is not built yet. */
-    public record Step(String name, String answer, String href, boolean current) {}
+    public record Step(String key, String name, String answer, String href, boolean current) {}
 }

@@ -10,6 +10,7 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,9 +24,11 @@ class ShootsController {
     private final Shoots shoots;
     private final Places places;
     private final Planner planner;
+    private final Subjects subjects;
     private final ShootEditing editing;
 
-    ShootsController(Shoots shoots, Places places, Planner planner, ShootEditing editing) {
+    ShootsController(Shoots shoots, Places places, Planner planner, Subjects subjects, ShootEditing editing) {
+        this.subjects = subjects;
         this.shoots = shoots;
         this.places = places;
         this.planner = planner;
@@ -45,7 +48,7 @@ class ShootsController {
     private ShootsPage page(String q, long deleted, long moved, ShootEditing.Result result, long tried) {
         List<Kept<Shoot>> found = shoots.list(q);
         return ShootsPage.of(
-                q, deleted, moved, found, id -> places.find(id).orElseThrow().it(), planner, result, tried);
+                q, deleted, moved, found, id -> places.find(id).orElseThrow().it(), planner, subjects, result, tried);
     }
 
     @GetMapping("/shoots/{id}")
@@ -98,7 +101,7 @@ class ShootsController {
             throw unknown(id);
         }
         shoots.undo(id);
-        String safe = step.equals("expose") || step.equals("list") ? step : "night";
+        String safe = List.of("expose", "sequence", "list").contains(step) ? step : "night";
         return safe.equals("list") ? "redirect:/shoots" : "redirect:/shoots/" + id + "/" + safe;
     }
 

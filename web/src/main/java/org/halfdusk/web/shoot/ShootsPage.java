@@ -4,15 +4,21 @@ import java.util.List;
 import java.util.function.LongFunction;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.MilkyWayNight;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.milkyway.MilkyWayWords;
+import org.halfdusk.web.subject.Subjects;
 
 /** The list of shoots, worded. */
 record ShootsPage(String q, long deleted, long moved, List<Row> rows, String error, String typedNight, long tried) {
-    record Row(long id, String title, String place, String night, String nightIso, String window, String answer) {}
+    record Row(
+            long id,
+            String title,
+            String subject,
+            String place,
+            String night,
+            String nightIso,
+            String window,
+            String answer) {}
 
     static ShootsPage of(
             String q,
@@ -21,10 +27,11 @@ record ShootsPage(String q, long deleted, long moved, List<Row> rows, String err
             List<Kept<Shoot>> found,
             LongFunction<Place> places,
             Planner planner,
+            Subjects subjects,
             ShootEditing.Result result,
             long tried) {
         List<Row> rows = found.stream()
-                .map(k -> row(k, places.apply(k.it().placeId()), planner))
+                .map(k -> row(k, places.apply(k.it().placeId()), planner, subjects))
                 .toList();
         String error = result.clash()
                 .map(c -> "Meanwhile another tab moved this shoot to " + c.theirsWords() + "; you chose "
@@ -33,16 +40,17 @@ record ShootsPage(String q, long deleted, long moved, List<Row> rows, String err
         return new ShootsPage(q, deleted, moved, rows, error, result.errors().text("NIGHT"), tried);
     }
 
-    private static Row row(Kept<Shoot> kept, Place place, Planner planner) {
+    private static Row row(Kept<Shoot> kept, Place place, Planner planner, Subjects subjects) {
         Shoot s = kept.it();
-        MilkyWayNight night = planner.night(place, s.night());
+        Subjects.Bound<?, ?> night = subjects.of(s.subject(), planner.night(s.subject(), place, s.night(), s.wish()));
         return new Row(
                 kept.id(),
                 s.title(),
+                subjects.name(s.subject()),
                 place.name(),
-                Words.longDate(s.night()),
+                night.date(),
                 s.night().toString(),
-                MilkyWayWords.heading(night),
-                MilkyWayWords.answer(night));
+                night.words().heading(),
+                night.words().answer());
     }
 }

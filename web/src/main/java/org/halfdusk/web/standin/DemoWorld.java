@@ -17,11 +17,14 @@ import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.fireworks.FireworksPlanner;
+import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.store.Facts;
 import org.springframework.stereotype.Component;
 
-/** Vesper Isle, made up: places, kit and a shoot to look at, sown into an empty file once. */
+/** Vesper Isle, made up: places, kit and a shoot of each subject to look at, sown into an empty file once. */
 @Component
 public class DemoWorld {
     private static final String SOWN = "demo world sown";
@@ -44,23 +47,97 @@ public class DemoWorld {
         if (facts.get(SOWN).isPresent()) {
             return;
         }
-        long tower = sowPlaces();
+        Stands stands = sowPlaces();
         long camera = sowCameras();
-        long lens = sowLenses();
+        Lenses lenses = sowLenses();
         kits.add(new Converter("1.4× converter", 1.4));
         kits.add(new Converter("2× converter", 2));
-        shoots.add(new Shoot(
-                Subject.MILKY_WAY,
-                tower,
-                LocalDate.of(2027, 6, 4),
-                "Core over the watchtower",
-                new Shoot.ShootRig(camera, lens, Optional.empty(), 18, Optional.empty(), Wishes.DEFAULT),
-                "Stand on the path below the wall; the tower's lamp is off since the restoration.",
-                DemoClock.START));
+        sowShoots(stands, camera, lenses);
         facts.put(SOWN, DemoClock.START.toString());
     }
 
-    private long sowPlaces() {
+    /** Where the demo's shoots stand. */
+    private record Stands(long tower, long pans, long light, long sandbar, long harbour) {}
+
+    /** What they look through. */
+    private record Lenses(long fast, long wide, long standard, long tele) {}
+
+    private void sowShoots(Stands at, long camera, Lenses through) {
+        SubjectWish none = SubjectWish.NONE;
+        sow(
+                Subject.FIREWORKS,
+                at.harbour(),
+                LocalDate.of(2027, 8, 15),
+                "Lantern night over the harbour",
+                rig(camera, through.standard(), 28),
+                none.with(FireworksPlanner.AZIMUTH, "128").with(FireworksPlanner.DISTANCE, "420"),
+                "Barge off the mole; the harbour master closes the steps at 21:30.");
+        sow(
+                Subject.LUNAR_ECLIPSE,
+                at.pans(),
+                LocalDate.of(2028, 12, 31),
+                "Eclipsed moonrise on New Year's Eve",
+                rig(camera, through.tele(), 400),
+                none,
+                "It rises inside the shadow: look for it with the low eastern horizon free.");
+        sow(
+                Subject.LUNAR_ECLIPSE,
+                at.tower(),
+                LocalDate.of(2029, 12, 20),
+                "High eclipse over the watchtower",
+                rig(camera, through.tele(), 400),
+                none,
+                "High all through: a chair and a right-angle view of the screen.");
+        sow(
+                Subject.MOON,
+                at.sandbar(),
+                LocalDate.of(2027, 7, 18),
+                "Moon behind the North Light",
+                rig(camera, through.tele(), 400),
+                none,
+                "The sandbar floods with the spring tide: leave by 23:00.");
+        sow(
+                Subject.STAR_TRAILS,
+                at.pans(),
+                LocalDate.of(2027, 1, 8),
+                "Wheel over the salt pans",
+                rig(camera, through.wide(), 15),
+                none.with(TrailsPlanner.CELSIUS, "4"),
+                "Stand on the southern dyke; the windmill's sails are tied.");
+        sow(
+                Subject.SOLAR_ECLIPSE,
+                at.light(),
+                LocalDate.of(2027, 8, 2),
+                "Totality from the North Light",
+                rig(camera, through.tele(), 400),
+                none,
+                "Filters packed twice. The keeper opens the yard at 08:00.");
+        sow(
+                Subject.MILKY_WAY,
+                at.tower(),
+                LocalDate.of(2027, 6, 4),
+                "Core over the watchtower",
+                rig(camera, through.fast(), 18),
+                none,
+                "Stand on the path below the wall; the tower's lamp is off since the restoration.");
+    }
+
+    private void sow(
+            Subject subject,
+            long place,
+            LocalDate date,
+            String title,
+            Shoot.ShootRig rig,
+            SubjectWish wish,
+            String notes) {
+        shoots.add(new Shoot(subject, place, date, title, rig, wish, notes, DemoClock.START));
+    }
+
+    private static Shoot.ShootRig rig(long camera, long lens, double focalMm) {
+        return new Shoot.ShootRig(camera, lens, Optional.empty(), focalMm, Optional.empty(), Wishes.DEFAULT);
+    }
+
+    private Stands sowPlaces() {
         long tower = places.add(new Place(
                 "Old Watchtower, Vesper Isle",
                 Observer.of(35.952, -3.048, 62),
@@ -68,28 +145,35 @@ public class DemoWorld {
                 21.4,
                 List.of(new ForegroundObject("Watchtower", 18, 7, Azimuth.ofDegrees(171.2), 64, 1)),
                 "Path from the south car park, 15 minutes. The wall on the seaward side is low: scout by day."));
-        places.add(new Place(
+        long pans = places.add(new Place(
                 "Salt Pans, Vesper Isle",
                 Observer.of(35.931, -3.071, 2),
                 MADRID,
                 21.2,
                 List.of(new ForegroundObject("Windmill", 11, 9, Azimuth.ofDegrees(352), 85, 0)),
                 "Dykes are slippery; spring tide covers the western track."));
-        places.add(new Place(
+        long light = places.add(new Place(
                 "North Light, Vesper Isle",
                 Observer.of(35.978, -3.041, 28),
                 MADRID,
                 21.5,
                 List.of(new ForegroundObject("Lighthouse", 34, 8, Azimuth.ofDegrees(22), 140, 4)),
                 "The light turns every 12 s: keep it out of long frames. Cliff edge to the north."));
-        places.add(new Place(
+        long sandbar = places.add(new Place(
+                "Sandbar, Vesper Isle",
+                Observer.of(35.9866, -3.0584, 1),
+                MADRID,
+                21.4,
+                List.of(new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(121.4), 1840, 26)),
+                "Dry at low water only. Leave with the tide, not after it."));
+        long harbour = places.add(new Place(
                 "Puerto Vela harbour wall, Vesper Isle",
                 Observer.of(35.921, -3.033, 4),
                 MADRID,
                 19.6,
                 List.of(),
                 "Town lights. Good for moonrise and the summer fireworks."));
-        return tower;
+        return new Stands(tower, pans, light, sandbar, harbour);
     }
 
     private long sowCameras() {
@@ -103,11 +187,11 @@ public class DemoWorld {
         return new Camera(name, sensor, 100, highestIso, 1 / 8000.0, 30, true, rawMb, 11, buffer, 160, battery, 190);
     }
 
-    private long sowLenses() {
+    private Lenses sowLenses() {
         long wide = kits.add(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8));
-        kits.add(new Lens("14–30 mm f/4", 14, 30, 4, 4, 22, 5.6));
-        kits.add(new Lens("24–70 mm f/2.8", 24, 70, 2.8, 2.8, 22, 5.6));
-        kits.add(new Lens("100–400 mm f/4.5–5.6", 100, 400, 4.5, 5.6, 32, 8));
-        return wide;
+        long zoom = kits.add(new Lens("14–30 mm f/4", 14, 30, 4, 4, 22, 5.6));
+        long standard = kits.add(new Lens("24–70 mm f/2.8", 24, 70, 2.8, 2.8, 22, 5.6));
+        long tele = kits.add(new Lens("100–400 mm f/4.5–5.6", 100, 400, 4.5, 5.6, 32, 8));
+        return new Lenses(wide, zoom, standard, tele);
     }
 }

@@ -1,0 +1,79 @@
+package org.halfdusk.eclipse;
+
+import java.time.Instant;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.place.Observer;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Moment;
+
+/**
+ * The Earth's shadow at the Moon's distance, by Danjon: umbra 1.01 π☾ + π☉ − s☉, penumbra 1.01 π☾ + π☉ + s☉, with
+ * horizontal parallaxes of the equatorial radius, the Sun's 959.63″ at 1 au, the Moon's disc k = 0.272508.
+ */
+public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
+    private static final double MOON_RADIUS_KM = 0.272508 * Observer.EQUATORIAL_RADIUS_KM;
+    private static final double ENLARGEMENT = 1.01;
+
+    /** The Moon against the shadow: separation of the centres and radii, radians, seen from the Earth's centre. */
+    public record State(double separation, double umbra, double penumbra, double moon) {
+        /** Share of the Moon's diameter inside the umbra; negative outside, above 1 wholly inside. */
+        public double umbralMagnitude() {
+            return (umbra + moon - separation) / (2 * moon);
+        }
+
+        public double penumbralMagnitude() {
+            return (penumbra + moon - separation) / (2 * moon);
+        }
+    }
+
+    State at(double utDays) {
+        double tt = Moment.ofUtDays(utDays, deltaT).ttDays();
+        Vector sun = ephemeris.apparent(Body.SUN, tt);
+        Vector moon = ephemeris.apparent(Body.MOON, tt);
+        double moonParallax = Math.asin(Observer.EQUATORIAL_RADIUS_KM / moon.length());
+        double sunParallax = Math.asin(Observer.EQUATORIAL_RADIUS_KM / sun.length());
+        double sunRadius = Math.asin(Sky.SUN_RADIUS_KM / sun.length());
+        double middle = ENLARGEMENT * moonParallax + sunParallax;
+        return new State(
+                sun.times(-1).separationRad(moon),
+                middle - sunRadius,
+                middle + sunRadius,
+                Math.asin(MOON_RADIUS_KM / moon.length()));
+    }
+
+    public State at(Instant at) {
+        return at(Moment.utDays(at));
+    }
+
+    /**
+     * The shadow beside the Moon as an observer sees it.
+     *
+     * @param right of the shadow's centre from the Moon's, in radii of the Moon; negative to the left
+     * @param up towards the zenith
+     * @param umbra its radius in radii of the Moon
+     */
+    public record Seen(double right, double up, double umbra, double penumbra) {}
+
+    /** Both lie at the Moon's distance, so parallax moves them alike: directions from the Earth's centre serve. */
+    public Seen seenFrom(Sky sky, Instant at) {
+        Moment m = sky.moment(at);
+        State s = at(at);
+        Vector moon = sky.northEastUp(ephemeris.apparent(Body.MOON, m.ttDays()).unit(), m)
+                .unit();
+        Vector shadow = sky.northEastUp(
+                        ephemeris.apparent(Body.SUN, m.ttDays()).times(-1).unit(), m)
+                .unit();
+        double flat = Math.hypot(moon.x(), moon.y());
+        Vector right = new Vector(-moon.y() / flat, moon.x() / flat, 0);
+        Vector up = new Vector(-moon.z() * moon.x() / flat, -moon.z() * moon.y() / flat, flat);
+        double ahead = shadow.dot(moon);
+        return new Seen(
+                shadow.dot(right) / ahead / s.moon(),
+                shadow.dot(up) / ahead / s.moon(),
+                s.umbra() / s.moon(),
+                s.penumbra() / s.moon());
+    }
+}

@@ -1,0 +1,90 @@
+package org.halfdusk.sequence;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+
+/**
+ * A piece of one rig's programme: frames of one purpose, or a step without frames such as taking the filter off.
+ *
+ * @param start and end: end is not before start; equal for a step that is a moment
+ * @param frames in order, inside start and end, never overlapping
+ */
+public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
+    /** What a block is for. */
+    public enum Kind {
+        STACK,
+        TRAILS,
+        BRACKETS,
+        DARK_FRAME,
+        TOWN,
+        SHOW,
+        FINALE,
+        FULL_MOON,
+        PENUMBRA,
+        PARTIAL_MOON,
+        SHADOW,
+        PARTIAL_SUN,
+        RING,
+        FILTER_OFF,
+        BEADS,
+        TOTALITY,
+        FILTER_ON,
+        PAUSE
+    }
+
+    public Block {
+        if (end.isBefore(start)) {
+            throw new IllegalArgumentException("block ends before it starts: " + start + " to " + end);
+        }
+        frames = List.copyOf(frames);
+    }
+
+    /** A step that is done at a moment. */
+    public static Block step(Kind kind, Instant at) {
+        return new Block(kind, at, at, List.of());
+    }
+
+    public static Block pause(Instant start, Instant end) {
+        return new Block(Kind.PAUSE, start, end, List.of());
+    }
+
+    /** Equal frames of a run from a moment on. */
+    public static Block of(Kind kind, Instant start, FrameRun run, Setting setting) {
+        List<Frame> frames = new ArrayList<>();
+        for (int i = 0; i < run.frames(); i++) {
+            frames.add(new Frame(
+                    start.plusNanos(Math.round(i * run.intervalSeconds() * 1e9)),
+                    run.exposure(),
+                    setting.fNumber(),
+                    setting.iso()));
+        }
+        return of(kind, frames);
+    }
+
+    /** From the first frame's opening to the last one's close. */
+    public static Block of(Kind kind, List<Frame> frames) {
+        return new Block(
+                kind, frames.get(0).open(), frames.get(frames.size() - 1).close(), frames);
+    }
+
+    /** One after another with a gap, from a moment on. */
+    public static List<Frame> row(Instant start, List<ShutterTime> times, Duration gap, Setting setting) {
+        List<Frame> frames = new ArrayList<>();
+        Instant open = start;
+        for (ShutterTime t : times) {
+            Frame f = new Frame(open, t, setting.fNumber(), setting.iso());
+            frames.add(f);
+            open = f.close().plus(gap);
+        }
+        return frames;
+    }
+
+    /** Frames of all blocks. */
+    public static int frames(List<Block> blocks) {
+        return blocks.stream().mapToInt(b -> b.frames().size()).sum();
+    }
+}

@@ -1,0 +1,32 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.fireworks.FireworksPlan;
+import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
+import org.halfdusk.shoot.milkyway.MilkyWayPlan;
+import org.halfdusk.shoot.moon.MoonPlan;
+import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
+import org.halfdusk.shoot.trails.TrailsPlan;
+
+/** A shoot answered: when, where the camera points, how to expose, which frames. Each subject adds its own reasons. */
+public sealed interface Plan
+        permits MilkyWayPlan, TrailsPlan, MoonPlan, LunarEclipsePlan, SolarEclipsePlan, FireworksPlan {
+    Place place();
+
+    SubjectNight night();
+
+    Rig rig();
+
+    Framing framing();
+
+    /** Time, aperture, ISO and white balance at the best moment. */
+    Setting setting();
+
+    /** The programme of frames in order of time; empty where the night has no window. */
+    List<Block> blocks();
+}

@@ -1,0 +1,49 @@
+package org.halfdusk.shoot;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.SkyLight;
+import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
+
+/** What one night (or, for a solar eclipse, one day) offers to a subject: its usable windows, the best moment, a score. */
+public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
+    /** The evening's civil date; of a solar eclipse the day's. */
+    LocalDate date();
+
+    ZoneId zone();
+
+    Sky sky();
+
+    /** The sky's own brightness over this place. */
+    SkyLight light();
+
+    /** The time that a picture of this night shows. */
+    Interval axis();
+
+    /** Usable spans in order. */
+    List<Interval> windows();
+
+    /** The moment that a plan starts from. */
+    Instant bestMoment();
+
+    NightScore score();
+
+    /** The body that the subject follows over the night, if it is one. */
+    Optional<Body> followed();
+
+    /** The longest window. */
+    default Optional<Interval> main() {
+        return windows().stream().max(Comparator.comparing(Interval::duration));
+    }
+
+    default double windowHours() {
+        return Interval.hours(windows());
+    }
+}

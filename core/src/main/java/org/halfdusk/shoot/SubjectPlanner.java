@@ -1,0 +1,60 @@
+package org.halfdusk.shoot;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.fireworks.FireworksPlanner;
+import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
+import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.halfdusk.shoot.moon.MoonPlanner;
+import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
+import org.halfdusk.shoot.trails.TrailsPlanner;
+
+/**
+ * How one subject is planned; all have one shape: wish → windows → exposure → frames, each with its reasons.
+ *
+ * @param <N> what a night offers to the subject
+ */
+public sealed interface SubjectPlanner<N extends SubjectNight>
+        permits MilkyWayPlanner,
+                TrailsPlanner,
+                MoonPlanner,
+                LunarEclipsePlanner,
+                SolarEclipsePlanner,
+                FireworksPlanner {
+    Subject subject();
+
+    Class<N> nightType();
+
+    /** What a person can wish of this subject, beside the exposure. */
+    List<WishField> wishFields();
+
+    /** What the night of a date offers. */
+    N night(Site site, LocalDate date, SubjectWish wish);
+
+    Plan plan(Site site, N night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish);
+
+    /** Dates worth a look from one on, in order: every night, or those on which something happens. */
+    default List<LocalDate> dates(Site site, LocalDate from, int count) {
+        return Stream.iterate(from, d -> d.plusDays(1)).limit(count).toList();
+    }
+
+    /** How unfit a lens is; the least is suggested. */
+    double unfitness(Lens lens);
+
+    /** The focal length to begin with on a lens. */
+    double focalMm(Lens lens);
+
+    /** The wishes that a new shoot at a place begins with. */
+    default SubjectWish initialWish(Place place) {
+        return SubjectWish.NONE;
+    }
+
+    /** What a new shoot is called. */
+    String title(Place place);
+}

@@ -1,0 +1,201 @@
+package org.halfdusk.shoot.fireworks;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Wishes;
+
+/** A fireworks shoot answered. */
+public record FireworksPlan(
+        Place place,
+        FireworksNight night,
+        Rig rig,
+        Framing framing,
+        Show show,
+        Wishes wishes,
+        ApertureChoice aperture,
+        int iso)
+        implements Plan {
+    private static final double USUAL_APERTURE = 11;
+    private static final int USUAL_ISO = 100;
+
+    /** Several shells side by side want about twice the width of one†. */
+    private static final double SIDE_BY_SIDE = 2;
+
+    /** Air over the highest burst, and share of the frame for the ground below†. */
+    private static final double AIR = 1.12;
+
+    private static final double GROUND_SHARE = 0.15;
+
+    /** The widest view that a rectilinear lens is asked for, degrees. */
+    private static final double WIDEST_DEGREES = 110;
+
+    /** Of the climb that is drawn before the break when one opens on the climbing spark, s†. */
+    public static final double CLIMB_SECONDS = 1.1;
+
+    /** Between frames: the hand on the release waits for the next spark, s†. */
+    private static final double WAIT_SECONDS = 3;
+
+    /** Tungsten keeps the night dark and gold warm, K. */
+    private static final int WHITE_BALANCE_KELVIN = 4200;
+
+    /** What of a show is exposed for. */
+    public enum Scene {
+        LIFT_AND_BREAK,
+        BREAK,
+        SMOKE,
+        FINALE,
+        TOWN
+    }
+
+    public static FireworksPlan of(
+            Place place, FireworksNight night, Rig rig, Optional<Framing> framing, Wishes wishes, Show show) {
+        Framing aim = framing.orElseGet(() -> aim(rig, show));
+        ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE, rig, wishes);
+        List<Integer> isos =
+                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(USUAL_ISO, isos));
+        return new FireworksPlan(place, night, rig, aim, show, wishes, aperture, iso);
+    }
+
+    /** Degrees that the picture must hold from its lower to its upper edge. */
+    private static double neededHeight(Show show) {
+        return Math.min(WIDEST_DEGREES, show.topDegrees(show.largest()) * AIR / (1 - GROUND_SHARE));
+    }
+
+    /** Degrees that the picture must hold from side to side. */
+    private static double neededWidth(Show show) {
+        return Math.min(WIDEST_DEGREES, show.mostWidthDegrees(show.largest()) * SIDE_BY_SIDE);
+    }
+
+    /** A focal length and how the camera is turned. */
+    public record View(double focalMm, boolean upright) {}
+
+    /** The longest focal length that holds the show, upright or level, whichever lets the shells be larger. */
+    public View suggested() {
+        return suggested(rig, show);
+    }
+
+    private static View suggested(Rig rig, Show show) {
+        double wide = rig.camera().sensor().widthMm();
+        double high = rig.camera().sensor().heightMm();
+        double upright = Math.min(focal(wide, neededHeight(show)), focal(high, neededWidth(show)));
+        double level = Math.min(focal(high, neededHeight(show)), focal(wide, neededWidth(show)));
+        return new View(Math.max(upright, level), upright >= level);
+    }
+
+    private static double focal(double sideMm, double degrees) {
+        return sideMm / 2 / Math.tan(Math.toRadians(Math.max(0.5, degrees) / 2));
+    }
+
+    /** Towards the site, turned as suggested, the launching ground a seventh up the frame. */
+    private static Framing aim(Rig rig, Show show) {
+        boolean upright = suggested(rig, show).upright();
+        double field = upright ? rig.longFieldDegrees() : rig.shortFieldDegrees();
+        double altitude = Math.min(80, Math.max(-20, field * (0.5 - GROUND_SHARE)));
+        return new Framing(show.azimuth(), Altitude.ofDegrees(altitude), upright ? 90 : 0);
+    }
+
+    /** Degrees of altitude at the frame's upper edge. */
+    public double upperEdgeDegrees() {
+        double field = framing.upright() ? rig.longFieldDegrees() : rig.shortFieldDegrees();
+        return framing.altitude().degrees() + field / 2;
+    }
+
+    /** Whether the widest burst of the largest shell stays inside the frame. */
+    public boolean held() {
+        double across = framing.upright() ? rig.shortFieldDegrees() : rig.longFieldDegrees();
+        return upperEdgeDegrees() >= show.topDegrees(show.largest()) && across >= show.mostWidthDegrees(show.largest());
+    }
+
+    /** Seconds that a scene is exposed for. */
+    public double seconds(Scene scene) {
+        double burn = Show.burnSeconds(show.largest());
+        return switch (scene) {
+            case LIFT_AND_BREAK -> Show.breakSeconds(show.largest()) + burn;
+            case BREAK -> wishes.pinnedSeconds().orElse(CLIMB_SECONDS + burn);
+            case SMOKE -> 2;
+            case FINALE -> 1;
+            case TOWN -> 8;
+        };
+    }
+
+    /** With bulb any time to half a second by hand; otherwise the nearest mark. */
+    public ShutterTime shutter(Scene scene) {
+        double wished = seconds(scene);
+        if (rig.camera().bulb() && wished > 1.2) {
+            double half = Math.round(wished * 2) / 2.0;
+            return new ShutterTime(half, half);
+        }
+        return ShutterTime.nearest(wished, ExposurePlan.times(rig));
+    }
+
+    /** Many bursts add up in the finale, so a stop is taken; the town alone gets one back. */
+    public double fNumber(Scene scene) {
+        double wished = switch (scene) {
+            case FINALE -> aperture.fNumber() * Math.sqrt(2);
+            case TOWN -> aperture.fNumber() / Math.sqrt(2);
+            default -> aperture.fNumber();
+        };
+        return ExposurePlan.apertures(rig).stream()
+                .min((a, b) -> Double.compare(Math.abs(a - wished), Math.abs(b - wished)))
+                .orElse(aperture.fNumber());
+    }
+
+    public Setting setting(Scene scene) {
+        return new Setting(shutter(scene), fNumber(scene), iso, WHITE_BALANCE_KELVIN);
+    }
+
+    @Override
+    public Setting setting() {
+        return setting(Scene.BREAK);
+    }
+
+    public List<Scene> scenes() {
+        return Arrays.asList(Scene.values());
+    }
+
+    /** Two frames of the town a quarter of an hour before, then the show, then its finale. */
+    @Override
+    public List<Block> blocks() {
+        List<Block> blocks = new ArrayList<>();
+        Instant start = night.show().start();
+        Instant end = night.show().end();
+        Duration finale = show.finale().compareTo(night.show().duration()) > 0
+                ? night.show().duration()
+                : show.finale();
+        Instant finaleBegins = end.minus(finale);
+        blocks.add(Block.of(
+                Block.Kind.TOWN,
+                start.minus(Duration.ofMinutes(15)),
+                new FrameRun(shutter(Scene.TOWN), 2, 2),
+                setting(Scene.TOWN)));
+        run(start, finaleBegins, Scene.BREAK, WAIT_SECONDS)
+                .ifPresent(r -> blocks.add(Block.of(Block.Kind.SHOW, start, r, setting(Scene.BREAK))));
+        run(finaleBegins, end, Scene.FINALE, 0.5)
+                .ifPresent(r -> blocks.add(Block.of(Block.Kind.FINALE, finaleBegins, r, setting(Scene.FINALE))));
+        return blocks;
+    }
+
+    private Optional<FrameRun> run(Instant from, Instant to, Scene scene, double gap) {
+        double seconds = Duration.between(from, to).toMillis() / 1000.0;
+        return seconds < shutter(scene).realSeconds()
+                ? Optional.empty()
+                : Optional.of(FrameRun.filling(seconds, shutter(scene), gap));
+    }
+}

@@ -1,0 +1,124 @@
+package org.halfdusk.shoot.lunareclipse;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.eclipse.EarthShadow;
+import org.halfdusk.eclipse.LunarEclipse;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.light.SkyLight;
+import org.halfdusk.shoot.AfterDark;
+import org.halfdusk.shoot.NightScore;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.Night;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
+
+/**
+ * A night and the eclipse of the Moon in it, if there is one.
+ *
+ * @param windows of the eclipse's main part with the Moon up: the umbra's, or of a penumbral one the penumbra's
+ */
+public record LunarEclipseNight(
+        Night night,
+        SkyLight light,
+        EarthShadow shadow,
+        Optional<LunarEclipse> eclipse,
+        List<Interval> windows,
+        NightScore score)
+        implements AfterDark {
+    private static final double FULL_ALTITUDE_DEGREES = 30;
+
+    /** The moments at which the Moon touches the shadow, and the middle. */
+    public enum Name {
+        P1,
+        U1,
+        U2,
+        GREATEST,
+        U3,
+        U4,
+        P4
+    }
+
+    /** A contact and where the Moon then stands from here. */
+    public record Contact(Name name, Instant at, HorizontalPosition moon) {
+        /** Whether the Moon's centre, lifted by refraction, is up. */
+        public boolean visible() {
+            return moon.altitude().degrees() > -0.5;
+        }
+    }
+
+    public static LunarEclipseNight of(Site site, LocalDate date, Ephemeris ephemeris) {
+        Night night = Night.of(site.sky(), date, site.place().zone());
+        EarthShadow shadow = new EarthShadow(ephemeris, DeltaT.model());
+        // An eclipse whose middle lies before or after the noon to noon may still reach into it: its own night has it.
+        Optional<LunarEclipse> eclipse = LunarEclipse.find(ephemeris, DeltaT.model(), night.interval()).stream()
+                .findFirst();
+        List<Interval> windows = eclipse.map(
+                        e -> Interval.intersect(List.of(e.umbra().orElse(e.penumbra())), night.moonUp()))
+                .orElseGet(List::of);
+        NightScore score = eclipse.map(e -> score(site, e, windows)).orElse(NightScore.NONE);
+        return new LunarEclipseNight(night, site.light(), shadow, eclipse, windows, score);
+    }
+
+    /** Fifty for seeing all of the main part, twenty-five for standing 30° up at greatest, fifteen for its depth. */
+    private static NightScore score(Site site, LunarEclipse e, List<Interval> windows) {
+        double whole = e.umbra().orElse(e.penumbra()).hours();
+        double altitude = site.sky().at(Body.MOON, e.greatest()).altitude().degrees();
+        double depth = e.type() == LunarEclipse.Type.PENUMBRAL ? 0 : Math.min(1, e.umbralMagnitude());
+        return NightScore.ofShares(Interval.hours(windows) / whole, altitude / FULL_ALTITUDE_DEGREES, depth);
+    }
+
+    /** In order of time; nothing without an eclipse. */
+    public List<Contact> contacts() {
+        List<Contact> contacts = new ArrayList<>();
+        eclipse.ifPresent(e -> {
+            contacts.add(contact(Name.P1, e.penumbra().start()));
+            e.umbra().ifPresent(u -> contacts.add(contact(Name.U1, u.start())));
+            e.totality().ifPresent(u -> contacts.add(contact(Name.U2, u.start())));
+            contacts.add(contact(Name.GREATEST, e.greatest()));
+            e.totality().ifPresent(u -> contacts.add(contact(Name.U3, u.end())));
+            e.umbra().ifPresent(u -> contacts.add(contact(Name.U4, u.end())));
+            contacts.add(contact(Name.P4, e.penumbra().end()));
+        });
+        return contacts;
+    }
+
+    private Contact contact(Name name, Instant at) {
+        return new Contact(name, at, sky().at(Body.MOON, at));
+    }
+
+    /** The eclipse while the Moon is up. */
+    public List<Interval> seen() {
+        return eclipse.map(e -> Interval.intersect(List.of(e.penumbra()), night.moonUp()))
+                .orElseGet(List::of);
+    }
+
+    /** Greatest eclipse if it is seen; otherwise the seen part's moment nearest to it. */
+    @Override
+    public Instant bestMoment() {
+        return eclipse.map(e -> main().map(w -> nearest(w, e.greatest()))
+                        .orElseGet(() -> seen().stream()
+                                .findFirst()
+                                .map(s -> nearest(s, e.greatest()))
+                                .orElse(e.greatest())))
+                .orElseGet(
+                        () -> night.highest(Body.MOON, night.sunsetToSunrise()).at());
+    }
+
+    private static Instant nearest(Interval span, Instant wished) {
+        if (wished.isBefore(span.start())) {
+            return span.start();
+        }
+        return wished.isBefore(span.end()) ? wished : span.end().minusSeconds(1);
+    }
+
+    @Override
+    public Optional<Body> followed() {
+        return Optional.of(Body.MOON);
+    }
+}

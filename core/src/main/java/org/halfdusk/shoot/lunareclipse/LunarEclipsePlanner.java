@@ -1,0 +1,120 @@
+package org.halfdusk.shoot.lunareclipse;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.eclipse.LunarEclipse;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.Night;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
+
+/** The planner of lunar eclipses. */
+public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner<LunarEclipseNight> {
+    public static final WishField DANJON = WishField.choice(
+            "LUNAR_DANJON",
+            "darkness of totality",
+            new WishField.Option("2", "Danjon 2, deep red"),
+            new WishField.Option("0", "Danjon 0, almost invisible"),
+            new WishField.Option("1", "Danjon 1, dark grey or brown"),
+            new WishField.Option("3", "Danjon 3, brick red"),
+            new WishField.Option("4", "Danjon 4, bright copper"));
+    public static final WishField MOUNT = WishField.choice(
+            "LUNAR_MOUNT",
+            "camera on",
+            new WishField.Option("FIXED", "fixed tripod"),
+            new WishField.Option("LUNAR_RATE", "mount at lunar rate"));
+    public static final WishField MINUTES =
+            WishField.number("LUNAR_MINUTES", "minutes between frames", "min", 0.5, 60, 5);
+
+    /** Years searched at a time; each has two or three eclipses. */
+    private static final int YEARS = 5;
+
+    @Override
+    public Subject subject() {
+        return Subject.LUNAR_ECLIPSE;
+    }
+
+    @Override
+    public Class<LunarEclipseNight> nightType() {
+        return LunarEclipseNight.class;
+    }
+
+    @Override
+    public List<WishField> wishFields() {
+        return List.of(DANJON, MOUNT, MINUTES);
+    }
+
+    @Override
+    public LunarEclipseNight night(Site site, LocalDate date, SubjectWish wish) {
+        return LunarEclipseNight.of(site, date, ephemeris);
+    }
+
+    @Override
+    public Plan plan(
+            Site site, LunarEclipseNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
+        return LunarEclipsePlan.of(
+                site.place(),
+                night,
+                rig,
+                framing,
+                wishes,
+                (int) wish.number(DANJON),
+                LunarExposure.Mount.valueOf(wish.text(MOUNT)),
+                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
+    }
+
+    /** The coming eclipses, those below the horizon left out. */
+    @Override
+    public List<LocalDate> dates(Site site, LocalDate from, int count) {
+        List<LocalDate> dates = new ArrayList<>();
+        for (LocalDate start = from;
+                dates.size() < count && !start.isAfter(ShootField.LAST_NIGHT);
+                start = start.plusYears(YEARS)) {
+            Instant a = start.atStartOfDay(ZoneOffset.UTC).toInstant();
+            Instant b = start.plusYears(YEARS).atStartOfDay(ZoneOffset.UTC).toInstant();
+            for (LunarEclipse e : LunarEclipse.find(ephemeris, DeltaT.model(), Interval.of(a, b))) {
+                LocalDate date =
+                        Night.dateAt(site.sky(), e.greatest(), site.place().zone());
+                if (dates.size() < count
+                        && !date.isBefore(from)
+                        && !LunarEclipseNight.of(site, date, ephemeris).seen().isEmpty()) {
+                    dates.add(date);
+                }
+            }
+        }
+        return dates.stream().distinct().toList();
+    }
+
+    /** As long as can be. */
+    @Override
+    public double unfitness(Lens lens) {
+        return -lens.longestMm();
+    }
+
+    @Override
+    public double focalMm(Lens lens) {
+        return lens.longestMm();
+    }
+
+    @Override
+    public String title(Place place) {
+        return "Lunar eclipse from " + place.shortName();
+    }
+}

@@ -1,0 +1,104 @@
+package org.halfdusk.shoot.lunareclipse;
+
+import java.util.List;
+import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Wishes;
+
+/**
+ * One exposure of a Moon in eclipse: first longer times down to the motion limit, then the aperture opens, and only then
+ * does ISO rise.
+ *
+ * @param q guide value
+ * @param airStops that the altitude costs
+ * @param limitSeconds motion limit at this rig's pixel scale, or the mount's
+ * @param stopsShort by which even the widest aperture and the highest ISO fall short; 0 where they do not
+ */
+public record LunarExposure(
+        double q, double airStops, double limitSeconds, Setting setting, Spent spent, double stopsShort) {
+    /** What had to be used to get there. */
+    public enum Spent {
+        TIME,
+        APERTURE,
+        ISO,
+        ALL,
+        PINNED
+    }
+
+    /** How the camera follows. */
+    public enum Mount {
+        FIXED,
+        LUNAR_RATE
+    }
+
+    /** Speed of the Moon over the sky, ″/s. */
+    private static final double SPEED_ARCSEC_PER_SECOND = 14.5;
+
+    /** A following mount is trusted for so long with a long lens†. */
+    private static final double FOLLOWED_SECONDS = 8;
+
+    private static final Extinction AIR = Extinction.CLEAR;
+
+    /** Daylight: the shadow's copper is then as the eye sees it, K. */
+    private static final int WHITE_BALANCE_KELVIN = 5200;
+
+    /** Longest time for a rig: the trail budget at the Moon's speed, or what a following mount is trusted for. */
+    public static double limitSeconds(Rig rig, Wishes wishes, Mount mount) {
+        return mount == Mount.LUNAR_RATE
+                ? FOLLOWED_SECONDS
+                : wishes.budgetPx() * rig.pixelScaleArcsec() / SPEED_ARCSEC_PER_SECOND;
+    }
+
+    static LunarExposure of(Rig rig, double q, double altitudeDegrees, Wishes wishes, Mount mount) {
+        double air = AIR.stopsBelowHigh(Math.max(0, altitudeDegrees));
+        double limit = limitSeconds(rig, wishes, mount);
+        List<ShutterTime> times = ExposurePlan.times(rig);
+        ShutterTime longest = ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
+        List<Integer> isos =
+                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        int lowest = isos.get(0);
+        double usual = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes)
+                .fNumber();
+        double guide = q - air;
+        Spent spent = Spent.TIME;
+        double n = usual;
+        int iso = wishes.pinnedIso().orElse(lowest);
+        if (wishes.pinnedSeconds().isPresent()) {
+            ShutterTime pinned = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
+            return of(q, air, limit, pinned, n, iso, guide, Spent.PINNED);
+        }
+        double needed = EclipseGuide.seconds(n, iso, guide);
+        if (needed > longest.realSeconds() && wishes.pinnedAperture().isEmpty()) {
+            double wanted = n * Math.sqrt(longest.realSeconds() / needed);
+            n = FNumber.available(rig.widestAperture(), usual).stream()
+                    .filter(f -> f <= wanted)
+                    .max(Double::compare)
+                    .orElse(rig.widestAperture());
+            spent = Spent.APERTURE;
+        }
+        needed = EclipseGuide.seconds(n, iso, guide);
+        if (needed > longest.realSeconds() * 1.02 && wishes.pinnedIso().isEmpty()) {
+            double wanted = iso * needed / longest.realSeconds();
+            iso = isos.stream().filter(i -> i >= wanted * 0.95).findFirst().orElse(isos.get(isos.size() - 1));
+            spent = iso < wanted * 0.95 ? Spent.ALL : Spent.ISO;
+        }
+        needed = EclipseGuide.seconds(n, iso, guide);
+        ShutterTime time = needed > longest.realSeconds() ? longest : ShutterTime.nearest(needed, times);
+        return of(q, air, limit, time.compareTo(longest) > 0 ? longest : time, n, iso, guide, spent);
+    }
+
+    private static LunarExposure of(
+            double q, double air, double limit, ShutterTime time, double n, int iso, double guide, Spent spent) {
+        double shortBy = Stops.between(EclipseGuide.seconds(n, iso, guide), time.realSeconds());
+        return new LunarExposure(
+                q, air, limit, new Setting(time, n, iso, WHITE_BALANCE_KELVIN), spent, Math.max(0, shortBy));
+    }
+}

@@ -1,0 +1,119 @@
+package org.halfdusk.shoot.milkyway;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.LightWindows;
+import org.halfdusk.light.SkyLight;
+import org.halfdusk.shoot.AfterDark;
+import org.halfdusk.shoot.NightScore;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
+
+/**
+ * What one night offers to a photographer of the Milky Way: dark, moonless, core above a wished altitude.
+ *
+ * @param light the sky's own brightness over this place
+ * @param windows usable spans in order
+ * @param best the core at its highest in the main window; without one, the best that the night has
+ */
+public record MilkyWayNight(
+        Night night,
+        SkyLight light,
+        double lowestCoreDegrees,
+        List<Interval> coreUp,
+        List<Interval> windows,
+        Night.Sighting best,
+        NightScore score)
+        implements AfterDark {
+    /** Under this the air dims and reddens the core too much for most pictures. */
+    public static final double DEFAULT_LOWEST_CORE_DEGREES = 10;
+
+    public static MilkyWayNight of(Sky sky, DarkSite site, LocalDate date, ZoneId zone, double lowestCoreDegrees) {
+        Night night = Night.of(sky, date, zone);
+        List<Interval> coreUp = night.above(Body.GALACTIC_CENTRE, lowestCoreDegrees);
+        List<Interval> moonless = night.moonlessDark();
+        List<Interval> windows = Interval.intersect(moonless, coreUp);
+        Optional<Interval> main = windows.stream().max(Comparator.comparing(Interval::duration));
+        Night.Sighting best = night.highest(Body.GALACTIC_CENTRE, main.orElseGet(() -> leastBad(night)));
+        double darkHours = Interval.hours(night.dark());
+        NightScore score = NightScore.of(
+                Interval.hours(windows),
+                best.position().altitude().degrees(),
+                darkHours > 0 ? Interval.hours(moonless) / darkHours : 0);
+        return new MilkyWayNight(night, new SkyLight(sky, site), lowestCoreDegrees, coreUp, windows, best, score);
+    }
+
+    /** Where no window exists: the dark, or an hour about the least light. */
+    private static Interval leastBad(Night night) {
+        if (night.darkness() instanceof Darkness.NeverDark never) {
+            return Interval.of(never.at().minusSeconds(1800), never.at().plusSeconds(1800));
+        }
+        return ((Darkness.Dark) night.darkness()).interval();
+    }
+
+    /** Spans of the night in which the zenith is within so many magnitudes of the place's darkest. */
+    public List<Interval> nearlyDarkest(double magnitudes) {
+        double darkest = light.at(best.at()).zenith().darkMagnitude();
+        return LightWindows.zenithDarkerThan(light, darkest - magnitudes, night.interval());
+    }
+
+    /** How bright the sky is towards the core at its best moment. */
+    public SkyLight.Brightness skyAtBest() {
+        return light.at(best.at()).towards(best.position().direction());
+    }
+
+    @Override
+    public Optional<Body> followed() {
+        return Optional.of(Body.GALACTIC_CENTRE);
+    }
+
+    /** The core at its best. */
+    @Override
+    public Instant bestMoment() {
+        return best.at();
+    }
+
+    /** What the main window had to wait for. */
+    public Optional<WindowLimit> beginsWith() {
+        return main().map(w -> new WindowLimit(cause(w.start(), true), w.start()));
+    }
+
+    /** What ends the main window. */
+    public Optional<WindowLimit> endsWith() {
+        return main().map(w -> new WindowLimit(cause(w.end(), false), w.end()));
+    }
+
+    private WindowLimit.Cause cause(Instant edge, boolean start) {
+        if (night.dark().stream().anyMatch(d -> edge.equals(start ? d.start() : d.end()))) {
+            return WindowLimit.Cause.DARK;
+        }
+        return coreUp.stream().anyMatch(c -> edge.equals(start ? c.start() : c.end()))
+                ? WindowLimit.Cause.CORE
+                : WindowLimit.Cause.MOON;
+    }
+
+    /** Why there is no window; nothing where there is one. */
+    public Optional<NoWindow> noWindow() {
+        if (main().isPresent()) {
+            return Optional.empty();
+        }
+        if (night.darkness() instanceof Darkness.NeverDark never) {
+            return Optional.of(new NoWindow.NeverDark(never.sunLowestDegrees(), never.at()));
+        }
+        if (Interval.intersect(night.dark(), coreUp).isEmpty()) {
+            return Optional.of(new NoWindow.CoreLow(best.position().altitude().degrees()));
+        }
+        if (night.moonlessDark().isEmpty()) {
+            return Optional.of(new NoWindow.MoonUp(night.moonPhase().illuminatedFraction()));
+        }
+        return Optional.of(new NoWindow.NeverTogether());
+    }
+}

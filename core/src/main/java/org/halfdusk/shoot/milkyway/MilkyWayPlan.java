@@ -1,0 +1,85 @@
+package org.halfdusk.shoot.milkyway;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.Night;
+import org.halfdusk.time.Interval;
+
+/** A Milky Way shoot answered: the night's window, where the camera points, how to expose. */
+public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing framing, ExposurePlan exposure)
+        implements Plan {
+    /** Frames of a stack: the mean of so many gains two stops in signal-to-noise. */
+    private static final int STACK_FRAMES = 16;
+
+    /** From shutter close to the next open. */
+    private static final double GAP_SECONDS = 2;
+
+    /** Starting point between cold and copper tones, K. */
+    public static final int WHITE_BALANCE_KELVIN = 3900;
+
+    /**
+     * @param framing where the person has aimed; otherwise upright with the core a third up at its best moment
+     */
+    public static MilkyWayPlan of(Place place, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes) {
+        Framing aim = framing.orElseGet(
+                () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
+        double declination = aim.declinationDegrees(place.observer().latitudeDegrees());
+        double brightness =
+                night.light().at(night.bestMoment()).towards(aim.direction()).magnitude();
+        ExposurePlan exposure = ExposurePlan.of(rig, declination, brightness, wishes);
+        return new MilkyWayPlan(place, night, rig, aim, exposure);
+    }
+
+    @Override
+    public Setting setting() {
+        return new Setting(exposure.shutter(), exposure.aperture(), exposure.iso(), WHITE_BALANCE_KELVIN);
+    }
+
+    /** Equal frames to be stacked. */
+    public FrameRun stack() {
+        return new FrameRun(exposure.shutter(), GAP_SECONDS, STACK_FRAMES);
+    }
+
+    /** A stack about the best moment, inside the window where it fits, and a frame with the cap on. */
+    @Override
+    public List<Block> blocks() {
+        return night.main().map(this::blocks).orElseGet(List::of);
+    }
+
+    private List<Block> blocks(Interval window) {
+        FrameRun run = stack();
+        Duration length = Duration.ofMillis(Math.round(run.durationSeconds() * 1000));
+        Instant latest = window.end().minus(length);
+        Instant wished = night.bestMoment().minus(length.dividedBy(2));
+        Instant start = wished.isAfter(latest) ? latest : wished;
+        start = start.isBefore(window.start()) ? window.start() : start;
+        Block stack = Block.of(Block.Kind.STACK, start, run, setting());
+        FrameRun one = new FrameRun(exposure.shutter(), 0, 1);
+        return List.of(stack, Block.of(Block.Kind.DARK_FRAME, stack.end().plusSeconds(10), one, setting()));
+    }
+
+    /** When the core stands straight over an object in the main window, and how far above its top, degrees. */
+    public record Clearance(ForegroundObject object, Instant at, double degrees) {}
+
+    /** The moment in the main window at which the core's azimuth is nearest to an object's. */
+    public Optional<Clearance> over(ForegroundObject object) {
+        return night.main().map(window -> {
+            Night.Sighting nearest = night.night().nearestTo(Body.GALACTIC_CENTRE, object.azimuth(), window);
+            return new Clearance(
+                    object, nearest.at(), nearest.position().altitude().degrees() - object.topDegrees());
+        });
+    }
+}

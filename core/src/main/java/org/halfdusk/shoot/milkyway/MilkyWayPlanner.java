@@ -1,0 +1,64 @@
+package org.halfdusk.shoot.milkyway;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.Wishes;
+
+/** The Milky Way's planner. */
+public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
+    public static final WishField LOWEST_CORE = WishField.number(
+            "CORE_LOWEST", "lowest core altitude", "°", 0, 60, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
+
+    @Override
+    public Subject subject() {
+        return Subject.MILKY_WAY;
+    }
+
+    @Override
+    public Class<MilkyWayNight> nightType() {
+        return MilkyWayNight.class;
+    }
+
+    @Override
+    public List<WishField> wishFields() {
+        return List.of(LOWEST_CORE);
+    }
+
+    @Override
+    public MilkyWayNight night(Site site, LocalDate date, SubjectWish wish) {
+        return MilkyWayNight.of(site.sky(), site.dark(), date, site.place().zone(), wish.number(LOWEST_CORE));
+    }
+
+    @Override
+    public Plan plan(
+            Site site, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
+        return MilkyWayPlan.of(site.place(), night, rig, framing, wishes);
+    }
+
+    /** Night skies want short and fast: focal length times f-number. */
+    @Override
+    public double unfitness(Lens lens) {
+        return lens.shortestMm() * lens.widestAtShortest();
+    }
+
+    @Override
+    public double focalMm(Lens lens) {
+        return lens.shortestMm();
+    }
+
+    @Override
+    public String title(Place place) {
+        return "Core over " + place.foreground();
+    }
+}

@@ -1,0 +1,18 @@
+package org.halfdusk.shoot.milkyway;
+
+import java.time.Instant;
+
+/** Why a night has no usable window. */
+public sealed interface NoWindow {
+    /** The Sun never gets under −18°; the least light and when. */
+    record NeverDark(double sunLowestDegrees, Instant leastLight) implements NoWindow {}
+
+    /** The Moon is up for all of the dark. */
+    record MoonUp(double illuminatedFraction) implements NoWindow {}
+
+    /** The core stays under the wished altitude while it is dark; how high it gets then. */
+    record CoreLow(double highestWhileDarkDegrees) implements NoWindow {}
+
+    /** Each holds for a while, never all at once. */
+    record NeverTogether() implements NoWindow {}
+}

@@ -1,0 +1,13 @@
+package org.halfdusk.shoot.milkyway;
+
+import java.time.Instant;
+
+/** What begins or ends a window. */
+public record WindowLimit(Cause cause, Instant at) {
+    /** Beginnings: it gets dark, the Moon sets, the core has climbed. Ends: dawn, moonrise, the core has sunk. */
+    public enum Cause {
+        DARK,
+        MOON,
+        CORE
+    }
+}

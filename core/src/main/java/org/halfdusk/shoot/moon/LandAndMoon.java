@@ -1,0 +1,90 @@
+package org.halfdusk.shoot.moon;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.MoonExposure;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.light.Daylight;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.sky.Curve;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
+
+/**
+ * How the light of the land compares with the Moon's: two exposures, the land's by an incident meter, the Moon's by the
+ * f/11 rule with phase and air counted. One frame holds both while they differ by little.
+ */
+public final class LandAndMoon {
+    /** A raw file's shadows can be lifted by so much, and its lights lowered by that, without much loss†, stops. */
+    public static final double MOON_BRIGHTER_BY_AT_MOST = 3;
+
+    public static final double MOON_DARKER_BY_AT_MOST = 1;
+
+    /** Altitude at which a Moon is still low enough to be large beside a foreground, degrees†. */
+    private static final double LOW_DEGREES = 2;
+
+    private static final double STEP_DAYS = 1.0 / 96;
+
+    private static final double N = 11;
+    private static final double ISO = 100;
+
+    private LandAndMoon() {}
+
+    /** Seconds that land and Moon want at the same aperture and ISO. */
+    public record Pair(double landSeconds, double moonSeconds) {
+        /** Stops by which the Moon is brighter than the land, as a meter sees them. */
+        public double moonBrighterBy() {
+            return Stops.between(landSeconds, moonSeconds);
+        }
+    }
+
+    /** At a moment; the Moon below the horizon counts as on it. */
+    public static Pair at(Sky sky, Instant at, double phaseAngleDegrees, Extinction air) {
+        return at(sky, Moment.utDays(at), phaseAngleDegrees, air);
+    }
+
+    private static Pair at(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
+        double land = Daylight.meteredSeconds(Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays)), N, ISO);
+        double altitude = Math.max(0, sky.altitudeDegrees(Body.MOON, utDays));
+        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, altitude, air));
+    }
+
+    /** Spans of an interval in which one exposure holds both; the Moon's altitude is not asked here. */
+    static List<Interval> together(Sky sky, Interval within, double phaseAngleDegrees, Extinction air) {
+        Curve brighter = curve(sky, within, phaseAngleDegrees, air);
+        List<Interval> notTooBright = Curve.intervals(brighter.spans(MOON_BRIGHTER_BY_AT_MOST, false));
+        List<Interval> notTooDark = Curve.intervals(brighter.spans(-MOON_DARKER_BY_AT_MOST, true));
+        return Interval.intersect(notTooBright, notTooDark);
+    }
+
+    private static Curve curve(Sky sky, Interval within, double phaseAngleDegrees, Extinction air) {
+        return Curve.of(
+                t -> at(sky, t, phaseAngleDegrees, air).moonBrighterBy(),
+                Moment.utDays(within.start()),
+                Moment.utDays(within.end()),
+                STEP_DAYS);
+    }
+
+    /**
+     * The moment nearest to another at which the land's light equals that of a Moon standing low, at 2°, in the same phase:
+     * once in the evening, once in the morning.
+     */
+    static Optional<Instant> equalLight(
+            Sky sky, Interval within, double phaseAngleDegrees, Extinction air, Instant nearestTo) {
+        double moon = MoonExposure.seconds(N, ISO, phaseAngleDegrees, LOW_DEGREES, air);
+        Curve land = Curve.of(
+                t -> Stops.between(
+                        Daylight.meteredSeconds(Daylight.lux(sky.altitudeDegrees(Body.SUN, t)), N, ISO), moon),
+                Moment.utDays(within.start()),
+                Moment.utDays(within.end()),
+                1.0 / 24);
+        double wished = Moment.utDays(nearestTo);
+        return land.crossings(0).stream()
+                .map(Curve.Crossing::at)
+                .min((a, b) -> Double.compare(Math.abs(a - wished), Math.abs(b - wished)))
+                .map(Moment::instantOf);
+    }
+}

@@ -1,0 +1,113 @@
+package org.halfdusk.shoot.moon;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.MoonPhase;
+import org.halfdusk.time.Interval;
+
+/** A moon shoot answered. */
+public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, MoonShot shot, Duration betweenBrackets)
+        implements Plan {
+    private static final double ARCSEC = 3600;
+    private static final int MOST_BRACKETS = 200;
+
+    public static MoonPlan of(
+            Place place,
+            MoonNight night,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            Support support,
+            Duration betweenBrackets) {
+        Framing aim = framing.orElseGet(() -> aim(night, rig));
+        MoonPhase phase = night.sky().moonPhase(night.bestMoment());
+        MoonShot shot = MoonShot.of(
+                rig,
+                phase.phaseAngleDegrees(),
+                night.best().position().altitude().degrees(),
+                wishes,
+                support);
+        return new MoonPlan(place, night, rig, aim, shot, betweenBrackets);
+    }
+
+    /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach. */
+    private static Framing aim(MoonNight night, Rig rig) {
+        HorizontalPosition moon = night.best().position();
+        double below = rig.shortFieldDegrees() / 6;
+        double altitude = Math.max(-10, moon.altitude().degrees() - below);
+        return new Framing(moon.azimuth(), Altitude.ofDegrees(altitude), 0);
+    }
+
+    @Override
+    public Setting setting() {
+        return shot.setting();
+    }
+
+    /** Diameter from here at the best moment, degrees. */
+    public double diameterDegrees() {
+        return night.sky().diameterDegrees(Body.MOON, night.bestMoment());
+    }
+
+    public double distanceKm() {
+        return night.best().position().distance();
+    }
+
+    /** The disc on a sensor behind this rig. */
+    public record Disc(double millimetres, double pixels, double shareOfHeight) {}
+
+    /** Size of the disc: 2·f·tan(d/2). */
+    public Disc disc(Rig with) {
+        double mm = 2 * with.focalMm() * Math.tan(Math.toRadians(diameterDegrees() / 2));
+        return new Disc(
+                mm,
+                diameterDegrees() * ARCSEC / with.pixelScaleArcsec(),
+                mm
+                        / (framing.upright()
+                                ? with.camera().sensor().widthMm()
+                                : with.camera().sensor().heightMm()));
+    }
+
+    /** Darker, right, brighter by a stop, again and again through the window; at the best moment where there is none. */
+    @Override
+    public List<Block> blocks() {
+        Interval span = night.main()
+                .orElseGet(
+                        () -> Interval.of(night.bestMoment(), night.bestMoment().plusSeconds(1)));
+        if (night.best().position().altitude().degrees() < 0 && night.main().isEmpty()) {
+            return List.of();
+        }
+        List<Frame> frames = new ArrayList<>();
+        List<ShutterTime> bracket = shot.bracket();
+        Instant t = span.start();
+        for (int i = 0; i < MOST_BRACKETS && t.isBefore(span.end()); i++) {
+            frames.addAll(Block.row(t, bracket, Duration.ofMillis(500), setting()));
+            Instant after = frames.get(frames.size() - 1).close().plusSeconds(1);
+            t = t.plus(betweenBrackets).isAfter(after) ? t.plus(betweenBrackets) : after;
+        }
+        return List.of(Block.of(Block.Kind.BRACKETS, frames));
+    }
+
+    public int brackets() {
+        return Block.frames(blocks()) / shot.bracket().size();
+    }
+
+    /** Where the Moon stands and how it is lit while it crosses the frame. */
+    public HorizontalPosition moonAt(Instant at) {
+        return night.sky().at(Body.MOON, at);
+    }
+}

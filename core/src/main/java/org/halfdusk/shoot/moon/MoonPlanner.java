@@ -1,0 +1,76 @@
+package org.halfdusk.shoot.moon;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.Wishes;
+
+/** The Moon's planner. */
+public record MoonPlanner() implements SubjectPlanner<MoonNight> {
+    public static final WishField SUPPORT = WishField.choice(
+            "MOON_SUPPORT",
+            "camera held by",
+            new WishField.Option("TRIPOD", "tripod"),
+            new WishField.Option("HAND", "hand"));
+    public static final WishField MINUTES =
+            WishField.number("MOON_MINUTES", "minutes between brackets", "min", 0.2, 60, 2);
+
+    @Override
+    public Subject subject() {
+        return Subject.MOON;
+    }
+
+    @Override
+    public Class<MoonNight> nightType() {
+        return MoonNight.class;
+    }
+
+    @Override
+    public List<WishField> wishFields() {
+        return List.of(SUPPORT, MINUTES);
+    }
+
+    @Override
+    public MoonNight night(Site site, LocalDate date, SubjectWish wish) {
+        return MoonNight.of(site, date);
+    }
+
+    @Override
+    public Plan plan(Site site, MoonNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
+        return MoonPlan.of(
+                site.place(),
+                night,
+                rig,
+                framing,
+                wishes,
+                Support.valueOf(wish.text(SUPPORT)),
+                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
+    }
+
+    /** As long as can be. */
+    @Override
+    public double unfitness(Lens lens) {
+        return -lens.longestMm();
+    }
+
+    @Override
+    public double focalMm(Lens lens) {
+        return lens.longestMm();
+    }
+
+    @Override
+    public String title(Place place) {
+        return place.objects().isEmpty() ? "Moon from " + place.foreground() : "Moon behind " + place.foreground();
+    }
+}

@@ -1,0 +1,146 @@
+package org.halfdusk.shoot.solareclipse;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.HorizontalPosition;
+
+/**
+ * A shoot of a solar eclipse answered.
+ *
+ * @param cadence between frames of the partial phases
+ */
+public record SolarEclipsePlan(
+        Place place,
+        SolarEclipseDay night,
+        Rig rig,
+        Framing framing,
+        Wishes wishes,
+        Filter filter,
+        boolean followed,
+        Duration cadence,
+        ApertureChoice aperture,
+        int iso)
+        implements Plan {
+    private static final double USUAL_APERTURE = 8;
+    private static final int USUAL_ISO = 100;
+
+    /** Daylight, K. */
+    private static final int WHITE_BALANCE_KELVIN = 5200;
+
+    /** The full-aperture filter before the lens, by its density. */
+    public enum Filter {
+        ND5(EclipseGuide.Solar.PARTIAL_ND5),
+        ND4(EclipseGuide.Solar.PARTIAL_ND4);
+
+        private final EclipseGuide.Solar partial;
+
+        Filter(EclipseGuide.Solar partial) {
+            this.partial = partial;
+        }
+
+        public EclipseGuide.Solar partial() {
+            return partial;
+        }
+    }
+
+    public static SolarEclipsePlan of(
+            Place place,
+            SolarEclipseDay day,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            Filter filter,
+            boolean followed,
+            Duration cadence) {
+        HorizontalPosition sun = day.sky().at(Body.SUN, day.bestMoment());
+        Framing aim = framing.orElseGet(() -> new Framing(
+                sun.azimuth(), Altitude.ofDegrees(Math.max(-10, sun.altitude().degrees())), 0));
+        ApertureChoice aperture =
+                ApertureChoice.preferring(Math.max(USUAL_APERTURE, rig.widestAperture()), rig, wishes);
+        List<Integer> isos =
+                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(USUAL_ISO, isos));
+        return new SolarEclipsePlan(place, day, rig, aim, wishes, filter, followed, cadence, aperture, iso);
+    }
+
+    /** The exposure of a phase with the Sun where it stands at maximum. */
+    public SolarExposure exposure(EclipseGuide.Solar phase) {
+        return exposure(phase, night.bestMoment());
+    }
+
+    SolarExposure exposure(EclipseGuide.Solar phase, Instant at) {
+        double altitude = night.sky().at(Body.SUN, at).altitude().degrees();
+        double declination = night.sky().geocentric(Body.SUN, at).declination().degrees();
+        SolarExposure e = SolarExposure.of(
+                rig,
+                phase,
+                aperture.fNumber(),
+                iso,
+                Extinction.CLEAR.stopsBelowHigh(Math.max(0, altitude)),
+                declination,
+                followed,
+                wishes.budgetPx());
+        return phase.filtered() && wishes.pinnedSeconds().isPresent() ? pinned(e) : e;
+    }
+
+    private SolarExposure pinned(SolarExposure e) {
+        ShutterTime t = ShutterTime.nearest(wishes.pinnedSeconds().orElseThrow(), ExposurePlan.times(rig));
+        double px = e.motionPx() * t.realSeconds() / e.shutter().realSeconds();
+        return new SolarExposure(e.phase(), e.airStops(), e.exactSeconds(), t, px, px > wishes.budgetPx());
+    }
+
+    /** Through the filter at any time; bare phases only where this place has totality. */
+    public List<SolarExposure> exposures() {
+        boolean total = night.filter().off().isPresent();
+        return Arrays.stream(EclipseGuide.Solar.values())
+                .filter(p -> p.filtered() ? p == filter.partial() : total)
+                .map(this::exposure)
+                .toList();
+    }
+
+    /** In totality the inner corona, otherwise the partial phase through the filter. */
+    @Override
+    public Setting setting() {
+        EclipseGuide.Solar phase =
+                night.filter().filtered(night.bestMoment()) ? filter.partial() : EclipseGuide.Solar.CORONA_0_1_R;
+        return setting(exposure(phase).shutter());
+    }
+
+    /** The setting of a phase with the Sun where it stands at a moment. */
+    public Setting setting(EclipseGuide.Solar phase, Instant at) {
+        return setting(exposure(phase, at).shutter());
+    }
+
+    Setting setting(ShutterTime shutter) {
+        return new Setting(shutter, aperture.fNumber(), iso, WHITE_BALANCE_KELVIN);
+    }
+
+    /** Diameter of the Sun on the sensor, mm. */
+    public double discMillimetres() {
+        double diameter = night.sky().diameterDegrees(Body.SUN, night.bestMoment());
+        return 2 * rig.focalMm() * Math.tan(Math.toRadians(diameter / 2));
+    }
+
+    @Override
+    public List<Block> blocks() {
+        return new SolarScript(this).blocks();
+    }
+}

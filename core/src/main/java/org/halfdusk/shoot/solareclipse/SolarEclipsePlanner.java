@@ -1,0 +1,109 @@
+package org.halfdusk.shoot.solareclipse;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.eclipse.SolarEclipse;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.time.Interval;
+
+/** The planner of solar eclipses. */
+public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
+    public static final WishField FILTER = WishField.choice(
+            "SOLAR_FILTER",
+            "solar filter",
+            new WishField.Option("ND5", "ND 5.0 (approved for eyes and lens)"),
+            new WishField.Option("ND4", "ND 4.0 (for the lens only)"));
+    public static final WishField MOUNT = WishField.choice(
+            "SOLAR_MOUNT",
+            "camera on",
+            new WishField.Option("FIXED", "fixed tripod"),
+            new WishField.Option("SOLAR_RATE", "mount at solar rate"));
+    public static final WishField MINUTES =
+            WishField.number("SOLAR_MINUTES", "minutes between partial frames", "min", 0.5, 30, 5);
+
+    /** Years searched at a time; a place sees about two eclipses in five years. */
+    private static final int YEARS = 10;
+
+    @Override
+    public Subject subject() {
+        return Subject.SOLAR_ECLIPSE;
+    }
+
+    @Override
+    public Class<SolarEclipseDay> nightType() {
+        return SolarEclipseDay.class;
+    }
+
+    @Override
+    public List<WishField> wishFields() {
+        return List.of(FILTER, MOUNT, MINUTES);
+    }
+
+    @Override
+    public SolarEclipseDay night(Site site, LocalDate date, SubjectWish wish) {
+        return SolarEclipseDay.of(site, date);
+    }
+
+    @Override
+    public Plan plan(
+            Site site, SolarEclipseDay day, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
+        return SolarEclipsePlan.of(
+                site.place(),
+                day,
+                rig,
+                framing,
+                wishes,
+                SolarEclipsePlan.Filter.valueOf(wish.text(FILTER)),
+                wish.is(MOUNT, "SOLAR_RATE"),
+                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
+    }
+
+    /** The coming eclipses that this place sees. */
+    @Override
+    public List<LocalDate> dates(Site site, LocalDate from, int count) {
+        List<LocalDate> dates = new ArrayList<>();
+        for (LocalDate start = from;
+                dates.size() < count && !start.isAfter(ShootField.LAST_NIGHT);
+                start = start.plusYears(YEARS)) {
+            Interval years = Interval.of(
+                    start.atStartOfDay(site.place().zone()).toInstant(),
+                    start.plusYears(YEARS).atStartOfDay(site.place().zone()).toInstant());
+            for (SolarEclipse e : SolarEclipse.find(site.sky(), years)) {
+                if (dates.size() < count && e.visible()) {
+                    dates.add(LocalDate.ofInstant(e.maximum(), site.place().zone()));
+                }
+            }
+        }
+        return dates;
+    }
+
+    /** As long as can be. */
+    @Override
+    public double unfitness(Lens lens) {
+        return -lens.longestMm();
+    }
+
+    @Override
+    public double focalMm(Lens lens) {
+        return lens.longestMm();
+    }
+
+    @Override
+    public String title(Place place) {
+        return "Solar eclipse from " + place.shortName();
+    }
+}

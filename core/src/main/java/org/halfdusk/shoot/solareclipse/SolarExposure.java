@@ -1,0 +1,42 @@
+package org.halfdusk.shoot.solareclipse;
+
+import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.ExposurePlan;
+
+/**
+ * The exposure of one phase by its guide value.
+ *
+ * @param airStops that the Sun's altitude costs
+ * @param exactSeconds what the guide value gives with the air
+ * @param shutter nearest mark of the camera
+ * @param motionPx what the Sun moves meanwhile; 0 on a mount at solar rate
+ * @param tooLong it moves more than the trail budget
+ */
+public record SolarExposure(
+        EclipseGuide.Solar phase,
+        double airStops,
+        double exactSeconds,
+        ShutterTime shutter,
+        double motionPx,
+        boolean tooLong) {
+    /** Speed of the Sun over the sky, ″/s, at the equator. */
+    public static final double SPEED_ARCSEC_PER_SECOND = 15.041;
+
+    static SolarExposure of(
+            Rig rig,
+            EclipseGuide.Solar phase,
+            double fNumber,
+            int iso,
+            double airStops,
+            double declinationDegrees,
+            boolean followed,
+            double budgetPx) {
+        double exact = EclipseGuide.seconds(fNumber, iso, phase.q() - airStops);
+        ShutterTime shutter = ShutterTime.nearest(exact, ExposurePlan.times(rig));
+        double speed = SPEED_ARCSEC_PER_SECOND * Math.cos(Math.toRadians(declinationDegrees));
+        double px = followed ? 0 : shutter.realSeconds() * speed / rig.pixelScaleArcsec();
+        return new SolarExposure(phase, airStops, exact, shutter, px, px > budgetPx);
+    }
+}

@@ -1,0 +1,108 @@
+package org.halfdusk.shoot.trails;
+
+import java.util.List;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.IsoReason;
+import org.halfdusk.shoot.Wishes;
+
+/**
+ * One frame of star trails. The sky's glow, not the stars' motion, limits it: at a third of the way across the histogram
+ * faint trails begin to drown.
+ *
+ * @param skyBrightness the brightest towards the frame during the run, mag/arcsec²
+ * @param timeReason what decided the time
+ * @param glowLimitSeconds longest time at this aperture and ISO before the sky stands a third across
+ */
+public record TrailsExposure(
+        Rig rig,
+        double skyBrightness,
+        Wishes wishes,
+        ShutterTime shutter,
+        TimeReason timeReason,
+        ApertureChoice aperture,
+        int iso,
+        IsoReason isoReason,
+        double glowLimitSeconds) {
+    /** Where on the histogram the sky's glow begins to drown faint trails. */
+    public static final double GLOW_LIMIT = 1.0 / 3;
+
+    /** A frame that one headlight may cost without much loss, and long enough to keep the number of files down. */
+    public static final double USUAL_SECONDS = 90;
+
+    private static final double USUAL_APERTURE = 4;
+
+    /** Cool enough to keep the night blue, K. */
+    private static final int WHITE_BALANCE_KELVIN = 3200;
+
+    /** What decided the time of a frame. */
+    public enum TimeReason {
+        USUAL,
+        LONGEST_OF_CAMERA,
+        SKY_GLOW,
+        PINNED
+    }
+
+    static TrailsExposure of(Rig rig, double skyBrightness, Wishes wishes) {
+        ApertureChoice aperture = ApertureChoice.preferring(
+                wishes.pinnedAperture().isPresent() ? USUAL_APERTURE : Math.max(USUAL_APERTURE, rig.widestAperture()),
+                rig,
+                wishes);
+        List<ShutterTime> times = ExposurePlan.times(rig);
+        List<Integer> isos =
+                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        double slowest = limit(skyBrightness, aperture.fNumber(), isos.get(0));
+        ShutterTime usual = ShutterTime.roundDown(USUAL_SECONDS, times).orElseGet(() -> times.get(times.size() - 1));
+        ShutterTime chosen = usual;
+        TimeReason reason = usual.nominalSeconds() < USUAL_SECONDS ? TimeReason.LONGEST_OF_CAMERA : TimeReason.USUAL;
+        if (wishes.pinnedSeconds().isPresent()) {
+            chosen = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
+            reason = TimeReason.PINNED;
+        } else if (usual.realSeconds() > slowest) {
+            chosen = ShutterTime.roundDown(slowest, times).orElseGet(() -> times.get(times.size() - 1));
+            reason = TimeReason.SKY_GLOW;
+        }
+        double exact = new SkyExposure(skyBrightness, aperture.fNumber(), chosen.realSeconds(), 100)
+                .isoFor(wishes.isoSchool().histogramPosition());
+        int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exact, isos));
+        return new TrailsExposure(
+                rig,
+                skyBrightness,
+                wishes,
+                chosen,
+                reason,
+                aperture,
+                iso,
+                IsoReason.of(wishes, exact, iso),
+                limit(skyBrightness, aperture.fNumber(), iso));
+    }
+
+    /** Seconds until the sky stands at the glow limit. */
+    private static double limit(double skyBrightness, double fNumber, int iso) {
+        return new SkyExposure(skyBrightness, fNumber, 1, 100).isoFor(GLOW_LIMIT) / iso;
+    }
+
+    public double fNumber() {
+        return aperture.fNumber();
+    }
+
+    public Setting setting() {
+        return new Setting(shutter, fNumber(), iso, WHITE_BALANCE_KELVIN);
+    }
+
+    /** How the sky comes out in one frame. */
+    public SkyExposure sky() {
+        return new SkyExposure(skyBrightness, fNumber(), shutter.realSeconds(), iso);
+    }
+
+    /** Stops by which the sky stays under the glow limit; negative where it is over. */
+    public double stopsUnderGlow() {
+        return Stops.between(glowLimitSeconds, shutter.realSeconds());
+    }
+}

@@ -1,0 +1,150 @@
+package org.halfdusk.shoot.trails;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Battery;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.time.Interval;
+
+/**
+ * A star trails shoot answered.
+ *
+ * @param exposure of each frame
+ * @param run the frames; nothing where the night has no window
+ * @param celsius temperature that the battery is planned for
+ */
+public record TrailsPlan(
+        Place place,
+        TrailsNight night,
+        Rig rig,
+        Framing framing,
+        TrailsExposure exposure,
+        Optional<FrameRun> run,
+        double celsius)
+        implements Plan {
+    /** A horizon this far above the lower edge leaves room for the ground, degrees. */
+    private static final double GROUND_DEGREES = 5;
+
+    private static final Duration CAP_ON = Duration.ofSeconds(20);
+
+    /**
+     * @param framing where the person has aimed; otherwise level towards the pole, with ground along the lower edge
+     * @param gapSeconds from shutter close to the next open
+     */
+    public static TrailsPlan of(
+            Place place,
+            TrailsNight night,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            double gapSeconds,
+            double celsius) {
+        Framing aim = framing.orElseGet(() -> towardsThePole(night, rig));
+        TrailsExposure exposure = TrailsExposure.of(rig, brightest(night, aim), wishes);
+        Optional<FrameRun> run = night.span()
+                .map(s -> FrameRun.filling(s.duration().toMillis() / 1000.0, exposure.shutter(), gapSeconds));
+        return new TrailsPlan(place, night, rig, aim, exposure, run, celsius);
+    }
+
+    private static Framing towardsThePole(TrailsNight night, Rig rig) {
+        double half = rig.shortFieldDegrees() / 2;
+        double pole = night.pole().altitude().degrees();
+        double withGround = half - GROUND_DEGREES;
+        double altitude = pole - withGround < half ? Math.min(pole, Math.max(0, withGround)) : pole;
+        return new Framing(night.pole().azimuth(), Altitude.ofDegrees(altitude), 0);
+    }
+
+    /** The brightest that the sky gets towards the frame while the shutter works, mag/arcsec². */
+    private static double brightest(TrailsNight night, Framing aim) {
+        Interval span = night.span()
+                .orElseGet(
+                        () -> Interval.of(night.bestMoment(), night.bestMoment().plusSeconds(1)));
+        return List.of(span.start(), span.middle(), span.end().minusSeconds(1)).stream()
+                .mapToDouble(t -> night.light().at(t).towards(aim.direction()).magnitude())
+                .min()
+                .orElseThrow();
+    }
+
+    @Override
+    public Setting setting() {
+        return exposure.setting();
+    }
+
+    /** The trails and one frame with the cap on, of the same time and ISO. */
+    @Override
+    public List<Block> blocks() {
+        List<Block> blocks = new ArrayList<>();
+        run.ifPresent(r -> {
+            Block trails =
+                    Block.of(Block.Kind.TRAILS, night.span().orElseThrow().start(), r, setting());
+            FrameRun dark = new FrameRun(exposure.shutter(), 0, 1);
+            blocks.add(trails);
+            blocks.add(Block.of(Block.Kind.DARK_FRAME, trails.end().plus(CAP_ON), dark, setting()));
+        });
+        return blocks;
+    }
+
+    /** The fastest star of the frame moves so far while the shutter is shut, px. */
+    public OptionalDouble widestGapPx() {
+        double diagonal = rig.camera().sensor().diagonalMm();
+        return run.map(r -> OptionalDouble.of(trailing().cornerPx(diagonal, r.gapSeconds())))
+                .orElseGet(OptionalDouble::empty);
+    }
+
+    /** Whether a dash is seen where the shutter was shut: a gap wider than a star. */
+    public boolean gapShows() {
+        return widestGapPx().orElse(0) > FrameRun.STAR_WIDTH_PX;
+    }
+
+    private Trailing trailing() {
+        return new Trailing(
+                rig.focalMm(),
+                rig.camera().sensor().pixelPitchMicrometres(),
+                framing.declinationDegrees(place.observer().latitudeDegrees()));
+    }
+
+    /** All of it in one frame at the same aperture and the camera's lowest ISO: how the sky comes out. */
+    public Optional<SkyExposure> oneLongFrame() {
+        return run.map(r -> new SkyExposure(
+                exposure.skyBrightness(),
+                exposure.fNumber(),
+                r.durationSeconds(),
+                rig.camera().lowestIso()));
+    }
+
+    /** Where the pole falls, mm from the middle of the frame; nothing where it is behind the camera. */
+    public Optional<Projection.Point> poleInFrame() {
+        return new Projection(framing, rig.focalMm())
+                .of(night.pole().direction())
+                .filter(p -> {
+                    Projection.Point reach = new Projection(framing, rig.focalMm())
+                            .reach(rig.camera().sensor());
+                    return Math.abs(p.x()) <= reach.x() && Math.abs(p.y()) <= reach.y();
+                });
+    }
+
+    /** Raw files of the run and its dark frame, MB. */
+    public double megabytes() {
+        return Block.frames(blocks()) * rig.camera().rawMegabytes();
+    }
+
+    /** Battery charges for the run. */
+    public OptionalDouble charges() {
+        Battery battery = new Battery(rig.camera().batteryFrames(), rig.camera().batteryMinutes());
+        return run.map(r -> OptionalDouble.of(battery.charges(r, celsius))).orElseGet(OptionalDouble::empty);
+    }
+}

@@ -1,0 +1,167 @@
+package org.halfdusk.shoot.milkyway;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.reference.ReferenceTable;
+import org.halfdusk.shoot.ApertureReason;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.IsoReason;
+import org.halfdusk.shoot.ShutterReason;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
+import org.junit.jupiter.api.Test;
+
+/** A whole plan on the demo's isle, checked against what the drawing of the product and the job's text say. */
+class MilkyWayPlanTest {
+    private static final ZoneId MADRID = ZoneId.of("Europe/Madrid");
+    private static final Observer TOWER = Observer.of(35.95, -3.05, 40);
+    private static final Place PLACE = new Place("Old Watchtower", TOWER, MADRID, 21.4, List.of(), "");
+    private static final DarkSite SITE = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
+    private static final Camera CAMERA = new Camera(
+            "full frame 33 MP",
+            new Sensor(35.9, 23.9, 7008, 4672),
+            100,
+            25600,
+            1 / 8000.0,
+            30,
+            true,
+            35,
+            12,
+            30,
+            120,
+            500,
+            180);
+    private static final Lens LENS = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);
+    private static final Rig RIG = Rig.of(CAMERA, LENS, Optional.empty(), 18);
+
+    private static Sky sky(Observer observer) {
+        return Sky.over(observer, ReferenceTable.EPHEMERIS, DeltaT.model());
+    }
+
+    private static MilkyWayPlan plan(Wishes wishes) {
+        MilkyWayNight night = MilkyWayNight.of(sky(TOWER), SITE, LocalDate.of(2027, 6, 4), MADRID, 10);
+        return MilkyWayPlan.of(PLACE, night, RIG, Optional.empty(), wishes);
+    }
+
+    private static String minute(Instant at) {
+        return at.plusSeconds(30).atZone(MADRID).toLocalTime().toString().substring(0, 5);
+    }
+
+    private static Wishes pinned(OptionalDouble seconds, OptionalDouble aperture, OptionalInt iso) {
+        return new Wishes(2.6, IsoSchool.PROTECT_COLOURS, seconds, aperture, iso);
+    }
+
+    @Test
+    void theNightOfFourthJune() {
+        MilkyWayNight night = plan(Wishes.DEFAULT).night();
+        Interval window = night.main().orElseThrow();
+        assertEquals("23:49", minute(window.start()));
+        assertEquals("05:08", minute(window.end()));
+        assertEquals(25.0, night.best().position().altitude().degrees(), 0.1);
+        Instant culmination = Instant.parse("2027-06-05T01:06:30Z");
+        assertEquals(0, Duration.between(culmination, night.bestMoment()).toSeconds(), 30);
+        assertEquals(WindowLimit.Cause.CORE, night.beginsWith().orElseThrow().cause());
+        assertEquals(WindowLimit.Cause.DARK, night.endsWith().orElseThrow().cause());
+    }
+
+    @Test
+    void theBandLeansLeftBeforeTheCoreCulminates() {
+        var at = LocalDate.of(2027, 6, 5).atTime(2, 30).atZone(MADRID).toInstant();
+        // The plane's position angle at the centre, 31.4° east of north, and 8.0° of parallactic angle 36 minutes
+        // before
+        // culmination, both to the left.
+        assertEquals(-39.4, sky(TOWER).bandLeanDegrees(at), 0.2);
+    }
+
+    @Test
+    void theExposureOfTheDrawing() {
+        ExposurePlan e = plan(Wishes.DEFAULT).exposure();
+        assertEquals("10 s", e.shutter().label());
+        assertEquals(2, e.aperture());
+        // Half-way up the sky is 0.3 mag brighter than at the zenith, where the place was measured: a third of a stop.
+        assertEquals(21.1, e.skyBrightness(), 0.05);
+        assertEquals(1600, e.iso());
+        assertInstanceOf(ShutterReason.RoundedDown.class, e.shutterReason());
+        assertInstanceOf(ApertureReason.Widest.class, e.apertureReason());
+        assertInstanceOf(IsoReason.SkyPlaced.class, e.isoReason());
+    }
+
+    @Test
+    void equivalentsGiveTheSameLight() {
+        ExposurePlan e = plan(Wishes.DEFAULT).exposure();
+        double light = e.shutter().realSeconds() * e.iso();
+        assertEquals(2, e.equivalents().size());
+        for (ExposurePlan.Equivalent q : e.equivalents()) {
+            assertEquals(light, q.shutter().realSeconds() * q.iso(), 0.03 * light);
+        }
+    }
+
+    @Test
+    void aPinnedApertureOutOfReachIsSaidSo() {
+        ExposurePlan e = plan(pinned(OptionalDouble.empty(), OptionalDouble.of(1.4), OptionalInt.empty()))
+                .exposure();
+        assertEquals(2, e.aperture());
+        assertInstanceOf(ApertureReason.OutOfReach.class, e.apertureReason());
+    }
+
+    @Test
+    void aPinnedTimeIsUsedAndIsoFollows() {
+        ExposurePlan e = plan(pinned(OptionalDouble.of(20), OptionalDouble.empty(), OptionalInt.empty()))
+                .exposure();
+        assertEquals("20 s", e.shutter().label());
+        assertEquals(800, e.iso());
+        assertTrue(e.middlePx() > 4.5);
+    }
+
+    @Test
+    void aPinnedIsoTellsHowFarTheSkyIsOff() {
+        ExposurePlan e = plan(pinned(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(8000)))
+                .exposure();
+        IsoReason.Pinned reason = assertInstanceOf(IsoReason.Pinned.class, e.isoReason());
+        assertEquals(2, reason.stopsOver(), 0.35);
+    }
+
+    @Test
+    void nightsWithoutAWindowSayWhy() {
+        Sky north = sky(Observer.of(60, 25, 0));
+        MilkyWayNight june = MilkyWayNight.of(north, SITE, LocalDate.of(2027, 6, 21), ZoneId.of("Europe/Helsinki"), 10);
+        assertInstanceOf(NoWindow.NeverDark.class, june.noWindow().orElseThrow());
+        assertEquals(0, june.score().total());
+
+        MilkyWayNight winter = MilkyWayNight.of(sky(TOWER), SITE, LocalDate.of(2027, 12, 25), MADRID, 10);
+        assertInstanceOf(NoWindow.CoreLow.class, winter.noWindow().orElseThrow());
+
+        MilkyWayNight fullMoon = MilkyWayNight.of(sky(TOWER), SITE, LocalDate.of(2027, 6, 18), MADRID, 10);
+        assertInstanceOf(NoWindow.MoonUp.class, fullMoon.noWindow().orElseThrow());
+    }
+
+    @Test
+    void fromTheSouthTheCoreStandsOverhead() {
+        Sky south = sky(Observer.of(-29, 20, 1000));
+        MilkyWayNight night =
+                MilkyWayNight.of(south, SITE, LocalDate.of(2027, 6, 4), ZoneId.of("Africa/Johannesburg"), 10);
+        assertTrue(night.best().position().altitude().degrees() > 88);
+        assertTrue(night.score().total() > 95);
+    }
+}

@@ -1,0 +1,461 @@
+package org.halfdusk.web.lunareclipse;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.eclipse.LunarEclipse;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
+import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
+import org.halfdusk.shoot.lunareclipse.LunarExposure;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Banner;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.Contact;
+import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.NightStep;
+import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.SequenceStep;
+import org.halfdusk.web.subject.SubjectView;
+import org.halfdusk.web.subject.Table;
+import org.springframework.stereotype.Component;
+
+/** A lunar eclipse on the pages. */
+@Component
+class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePlan> {
+    @Override
+    public Subject subject() {
+        return Subject.LUNAR_ECLIPSE;
+    }
+
+    @Override
+    public Class<LunarEclipseNight> nightType() {
+        return LunarEclipseNight.class;
+    }
+
+    @Override
+    public Class<LunarEclipsePlan> planType() {
+        return LunarEclipsePlan.class;
+    }
+
+    @Override
+    public String name() {
+        return "Lunar eclipse";
+    }
+
+    @Override
+    public String about() {
+        return "a full moon that loses nine to seventeen stops";
+    }
+
+    @Override
+    public ListHeads heads() {
+        return new ListHeads(
+                "Which lunar eclipses are seen",
+                "Copper is the moon; underlined is its way through the shadow's core while it is up.",
+                "shadow, moon up",
+                "at greatest");
+    }
+
+    @Override
+    public NightWords words(LunarEclipseNight n) {
+        ZoneId zone = n.zone();
+        String altitude = n.eclipse()
+                .map(e -> Words.degrees(
+                        n.sky().at(Body.MOON, e.greatest()).altitude().degrees()))
+                .orElse("");
+        return new NightWords(
+                n.eclipse()
+                        .map(e -> Words.capital(type(e.type()))
+                                + n.main().map(w -> ", " + Words.span(w, zone)).orElse(""))
+                        .orElse("No lunar eclipse"),
+                answer(n),
+                sentence(n),
+                whyNotMore(n),
+                altitude,
+                ReasonWords.parts(n.score(), "course seen", "altitude", "depth"));
+    }
+
+    private static String type(LunarEclipse.Type type) {
+        return switch (type) {
+            case TOTAL -> "total";
+            case PARTIAL -> "partial";
+            case PENUMBRAL -> "penumbral";
+        };
+    }
+
+    private static String answer(LunarEclipseNight n) {
+        if (n.eclipse().isEmpty()) {
+            return "no eclipse";
+        }
+        LunarEclipse e = n.eclipse().get();
+        if (n.seen().isEmpty()) {
+            return type(e.type()) + ", not seen here";
+        }
+        return e.totality().isPresent()
+                ? "total, " + Words.minutes(e.totality().get().duration())
+                : type(e.type()) + ", " + Words.percent(Math.max(0, e.umbralMagnitude())) + " covered";
+    }
+
+    private static String sentence(LunarEclipseNight n) {
+        if (n.eclipse().isEmpty()) {
+            return "No eclipse of the moon falls into this night.";
+        }
+        LunarEclipse e = n.eclipse().get();
+        String how = e.totality()
+                .map(t -> "Totality lasts " + Words.minutes(t.duration()) + ", " + Words.plain(e.umbralMagnitude())
+                        + " of the moon's diameter deep in the shadow. ")
+                .orElse(
+                        e.type() == LunarEclipse.Type.PARTIAL
+                                ? Words.percent(e.umbralMagnitude()) + " of the moon's diameter goes into the shadow. "
+                                : "The moon only dims on one side: the penumbra alone, "
+                                        + Words.plain(e.penumbralMagnitude()) + " of its diameter. ");
+        return how + visibility(n);
+    }
+
+    private static String visibility(LunarEclipseNight n) {
+        List<LunarEclipseNight.Contact> contacts = n.contacts();
+        long seen = contacts.stream().filter(LunarEclipseNight.Contact::visible).count();
+        if (n.seen().isEmpty()) {
+            return "The moon is under the horizon throughout.";
+        }
+        if (seen == contacts.size()) {
+            return "It is up from first to last contact.";
+        }
+        Interval up = n.seen().get(0);
+        boolean rises = !contacts.get(0).visible();
+        boolean sets = !contacts.get(contacts.size() - 1).visible();
+        ZoneId zone = n.zone();
+        String rise = "It rises already eclipsed at " + Words.clock(up.start(), zone);
+        String set = "sets still eclipsed at " + Words.clock(up.end(), zone);
+        if (rises && sets) {
+            return rise + " and " + set + ".";
+        }
+        return rises ? rise + "." : "It " + set + ".";
+    }
+
+    private static String whyNotMore(LunarEclipseNight n) {
+        if (n.eclipse().isEmpty()) {
+            return "no eclipse";
+        }
+        LunarEclipse e = n.eclipse().get();
+        if (e.type() == LunarEclipse.Type.PENUMBRAL) {
+            return "penumbra only: hardly seen";
+        }
+        if (!visibility(n).startsWith("It is up")) {
+            return visibility(n);
+        }
+        return e.type() == LunarEclipse.Type.PARTIAL
+                ? Words.percent(e.umbralMagnitude()) + " covered"
+                : "all of it is seen";
+    }
+
+    @Override
+    public List<NightStrip.Mark> marks(LunarEclipseNight n) {
+        return n.eclipse()
+                .map(e -> List.of(
+                        new NightStrip.Mark(e.umbra().orElse(e.penumbra()).start(), "shadow"),
+                        new NightStrip.Mark(e.umbra().orElse(e.penumbra()).end(), "out")))
+                .orElseGet(() -> NightStrip.marks(n.night()));
+    }
+
+    @Override
+    public List<Contact> contacts(LunarEclipseNight n) {
+        return n.contacts().stream()
+                .map(c -> new Contact(
+                        name(c.name()),
+                        Words.clockSeconds(c.at(), n.zone()),
+                        c.visible()
+                                ? "moon "
+                                        + Words.wholeDegrees(c.moon().altitude().degrees()) + " up, "
+                                        + Words.azimuth(c.moon().azimuth().degrees())
+                                : "moon under the horizon",
+                        c.visible()))
+                .toList();
+    }
+
+    private static String name(LunarEclipseNight.Name name) {
+        return switch (name) {
+            case P1 -> "P1, penumbra";
+            case U1 -> "U1, shadow";
+            case U2 -> "U2, total";
+            case GREATEST -> "Greatest";
+            case U3 -> "U3, light";
+            case U4 -> "U4, out";
+            case P4 -> "P4, over";
+        };
+    }
+
+    @Override
+    public Optional<Banner> banner(LunarEclipsePlan plan) {
+        return plan.night().seen().isEmpty() && plan.night().eclipse().isPresent()
+                ? Optional.of(new Banner(
+                        "caution", "Not seen from here.", "The moon is under the horizon during this eclipse."))
+                : Optional.empty();
+    }
+
+    @Override
+    public NightStep night(LunarEclipsePlan plan, Instant at, Theme theme, String address) {
+        LunarEclipseNight n = plan.night();
+        List<Line> times = new ArrayList<>();
+        n.eclipse().ifPresent(e -> {
+            times.add(new Line("Type", Words.capital(type(e.type()))));
+            times.add(new Line("Umbral magnitude", Words.thousandths(e.umbralMagnitude())));
+            times.add(new Line("Penumbral magnitude", Words.thousandths(e.penumbralMagnitude())));
+            e.totality().ifPresent(t -> times.add(new Line("Totality", Words.minutesSeconds(t.duration()))));
+            e.umbra().ifPresent(t -> times.add(new Line("In the shadow", Words.duration(t.duration()))));
+        });
+        times.addAll(ReasonWords.moon(n.night()));
+        times.addAll(ReasonWords.sunAndDark(n.night()));
+        return new NightStep(
+                words(n).heading(),
+                List.of(sentence(n)),
+                "lunareclipse/pictures",
+                MoonsPicture.of(plan, at, false),
+                times,
+                Table.of(
+                        "Course",
+                        "",
+                        courseRows(plan, at, address, false),
+                        "time",
+                        "covered#",
+                        "altitude#",
+                        "azimuth#"),
+                at(plan, at),
+                List.of(ReasonWords.NIGHT_PLACE));
+    }
+
+    private static NightStep.At at(LunarEclipsePlan plan, Instant at) {
+        LunarEclipsePlan.Step s = plan.at(at);
+        String heading = switch (s.phase()) {
+            case FULL -> "Full moon, no shadow";
+            case PENUMBRA -> "In the penumbra";
+            case LIT_PART -> Words.percent(s.umbralMagnitude()) + " covered";
+            case SHADOW -> s.umbralMagnitude() >= 1 ? "Totality" : Words.percent(s.umbralMagnitude()) + " covered";
+        };
+        boolean up = s.moon().altitude().degrees() > -0.5;
+        String setting = ReasonWords.line(s.exposure().setting());
+        return new NightStep.At(
+                heading,
+                up ? "Expose " + setting + "." : "The moon is under the horizon now.",
+                List.of(
+                        new Line("Moon", ReasonWords.place(s.moon())),
+                        ReasonWords.body("Sun", plan.night().sky(), Body.SUN, at)));
+    }
+
+    private static List<Table.Row> courseRows(LunarEclipsePlan plan, Instant at, String address, boolean settings) {
+        List<LunarEclipsePlan.Step> course = plan.course();
+        Instant nearest = course.stream()
+                .map(LunarEclipsePlan.Step::at)
+                .min((a, b) -> Duration.between(a, at)
+                        .abs()
+                        .compareTo(Duration.between(b, at).abs()))
+                .orElse(at);
+        ZoneId zone = plan.night().zone();
+        return course.stream()
+                .map(s -> settings ? settingRow(s, zone) : courseRow(s, zone, s.at().equals(nearest), address))
+                .toList();
+    }
+
+    private static Table.Row courseRow(LunarEclipsePlan.Step s, ZoneId zone, boolean chosen, String address) {
+        return Table.Row.of(
+                        chosen,
+                        Words.clock(s.at(), zone),
+                        covered(s),
+                        Words.degrees(s.moon().altitude().degrees()),
+                        Words.azimuth(s.moon().azimuth().degrees()))
+                .to(address + "?at=" + s.at());
+    }
+
+    private static String covered(LunarEclipsePlan.Step s) {
+        return switch (s.phase()) {
+            case FULL -> "full";
+            case PENUMBRA -> "penumbra";
+            default -> s.umbralMagnitude() >= 1 ? "total" : Words.percent(s.umbralMagnitude());
+        };
+    }
+
+    private static Table.Row settingRow(LunarEclipsePlan.Step s, ZoneId zone) {
+        LunarExposure e = s.exposure();
+        boolean under = s.moon().altitude().degrees() < -0.5;
+        return Table.Row.of(
+                false,
+                Words.clock(s.at(), zone),
+                covered(s),
+                under ? "under horizon" : e.setting().shutter().label(),
+                under ? "" : FNumber.label(e.setting().fNumber()),
+                under ? "" : Integer.toString(e.setting().iso()));
+    }
+
+    @Override
+    public ExposeStep expose(LunarEclipsePlan plan, Theme theme) {
+        LunarEclipsePlan.Step best = plan.at(plan.night().bestMoment());
+        return new ExposeStep(
+                "lunareclipse/pictures",
+                MoonsPicture.of(plan, best.at(), true),
+                answer(plan, best),
+                Table.of(
+                        "Along the course",
+                        "Guide values are working figures, two stops either way in totality: bracket.",
+                        courseRows(plan, best.at(), "", true),
+                        "time",
+                        "covered",
+                        "time#",
+                        "aperture#",
+                        "ISO#"),
+                List.of(switchReason(plan), limit(plan), danjon(plan), kelvin(plan)),
+                new ExposeStep.Asked(true, false),
+                "sharpest first");
+    }
+
+    private static Because answer(LunarEclipsePlan plan, LunarEclipsePlan.Step s) {
+        LunarExposure e = s.exposure();
+        String label = ReasonWords.line(e.setting());
+        String guide = "Guide value " + Words.plain(e.q()) + " for " + phase(s, plan)
+                + (e.airStops() > 0.05
+                        ? ", " + Words.stops(e.airStops()) + " for the air at "
+                                + Words.wholeDegrees(s.moon().altitude().degrees())
+                        : "")
+                + ". ";
+        String spent = switch (e.spent()) {
+            case TIME ->
+                "The motion limit of " + Words.fraction(e.limitSeconds())
+                        + " is not reached: lowest ISO, sharpest aperture.";
+            case APERTURE ->
+                "The motion limit of " + Words.fraction(e.limitSeconds())
+                        + " is spent, so the aperture opens; ISO stays lowest.";
+            case ISO ->
+                "Time (" + Words.fraction(e.limitSeconds()) + ") and aperture are spent, so ISO makes up the rest.";
+            case ALL ->
+                "Time, aperture and ISO are all spent: it still comes out " + Words.stops(e.stopsShort())
+                        + " darker. A lunar-rate mount would help most.";
+            case PINNED ->
+                "You fixed this time"
+                        + (e.stopsShort() > 0.3 ? "; it comes out " + Words.stops(e.stopsShort()) + " darker." : ".");
+        };
+        return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent);
+    }
+
+    private static String phase(LunarEclipsePlan.Step s, LunarEclipsePlan plan) {
+        return switch (s.phase()) {
+            case FULL -> "the full moon";
+            case PENUMBRA -> "the penumbra";
+            case LIT_PART -> "the lit part";
+            case SHADOW -> "the shadow at Danjon " + plan.danjon();
+        };
+    }
+
+    private static Because switchReason(LunarEclipsePlan plan) {
+        return new Because(
+                "When to switch",
+                "switch",
+                "Stay exposed for the lit part until three quarters to four fifths are covered, here "
+                        + Words.percent(LunarEclipsePlan.SWITCH_MAGNITUDE)
+                        + ", then expose for the shadow; the sliver that is still lit will clip.");
+    }
+
+    private static Because limit(LunarEclipsePlan plan) {
+        double limit = LunarExposure.limitSeconds(plan.rig(), plan.wishes(), plan.mount());
+        String reason = plan.mount() == LunarExposure.Mount.LUNAR_RATE
+                ? "A mount at lunar rate is trusted for " + Words.seconds(limit)
+                        + " here; check the first frames magnified."
+                : "The moon moves 14.5″ a second, a pixel here is "
+                        + Words.tenths(plan.rig().pixelScaleArcsec())
+                        + "″: your " + Words.plain(plan.wishes().budgetPx()) + " px are used up after "
+                        + Words.fraction(limit) + ".";
+        return new Because("Longest time " + Words.fraction(limit), Words.fraction(limit), reason);
+    }
+
+    private static Because danjon(LunarEclipsePlan plan) {
+        return new Because(
+                "How dark totality is",
+                "Danjon " + plan.danjon(),
+                "Nobody knows before: from Danjon 4 to 0 lie eight stops. Bracket a stop and a half each way and look at the "
+                        + "first frames.");
+    }
+
+    private static Because kelvin(LunarEclipsePlan plan) {
+        return ReasonWords.kelvin(
+                plan.setting().kelvin(), "Daylight: the shadow's copper then comes out as the eye sees it.");
+    }
+
+    @Override
+    public SequenceStep sequence(LunarEclipsePlan plan) {
+        int frames = Block.frames(plan.blocks());
+        return new SequenceStep(
+                new Because(
+                        "All of the course",
+                        frames == 0 ? "Nothing to take" : frames + " frames",
+                        frames == 0
+                                ? sentence(plan.night())
+                                : "One every " + Words.minutes(plan.cadence())
+                                        + " while the moon is up; three in a bracket while the shadow is exposed for."),
+                Table.of(
+                        "Checks",
+                        "",
+                        List.of(
+                                Table.Row.of(
+                                        false,
+                                        "Card",
+                                        Words.gigabytes(
+                                                frames * plan.rig().camera().rawMegabytes()),
+                                        "raw files"),
+                                Table.Row.of(false, "Recentre", "every 10 min", "the moon leaves a long lens's frame")),
+                        "check",
+                        "value#",
+                        "verdict"),
+                List.of(
+                        new Line("Self-timer", "10 s, or a remote"),
+                        new Line("Noise reduction", "off while brackets run")));
+    }
+
+    @Override
+    public String sequenceAnswer(LunarEclipsePlan plan) {
+        int frames = Block.frames(plan.blocks());
+        return frames == 0 ? "nothing to take" : frames + " frames";
+    }
+
+    @Override
+    public String frames(LunarEclipsePlan plan) {
+        int frames = Block.frames(plan.blocks());
+        return frames == 0 ? "" : "×" + frames + " every " + Words.minutes(plan.cadence());
+    }
+
+    @Override
+    public String exposeAnswer(LunarEclipsePlan plan) {
+        List<LunarEclipsePlan.Step> seen = plan.course().stream()
+                .filter(s -> s.moon().altitude().degrees() > -0.5)
+                .toList();
+        if (seen.isEmpty()) {
+            return ReasonWords.line(plan.setting());
+        }
+        var times = seen.stream()
+                .map(s -> s.exposure().setting().shutter())
+                .sorted()
+                .toList();
+        return times.get(0).label().replace(" s", "") + " to "
+                + times.get(times.size() - 1).label();
+    }
+
+    @Override
+    public String verdict(LunarEclipsePlan plan) {
+        if (plan.night().eclipse().isEmpty()) {
+            return "No eclipse this night: move the shoot to one";
+        }
+        LunarExposure e = plan.at(plan.night().bestMoment()).exposure();
+        return e.stopsShort() > 0.3
+                ? "Comes out " + Words.stops(e.stopsShort()) + " dark: time, aperture and ISO are spent"
+                : "At greatest eclipse; every phase has its own setting";
+    }
+}

@@ -1,0 +1,63 @@
+package org.halfdusk.web.milkyway;
+
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.School;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.ShutterReason;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.ReasonWords;
+
+/** The reasons of an exposure in words. */
+final class ExposeWords {
+    private ExposeWords() {}
+
+    static Because time(ExposurePlan e) {
+        ShutterTime t = e.shutter();
+        double perPixel = e.trailing().secondsPerPixel();
+        String moves = Words.plain(e.rig().focalMm()) + " mm on "
+                + Words.plain(e.trailing().pixelPitchMicrometres()) + " µm pixels moves a star at declination "
+                + Words.wholeDegrees(e.trailing().declinationDegrees())
+                + (perPixel > 3600 ? " hardly at all. " : " by 1 px in " + Words.seconds(perPixel) + ". ");
+        String budget = Words.plain(e.wishes().budgetPx()) + " px";
+        String reason;
+        if (e.shutterReason() instanceof ShutterReason.RoundedDown r) {
+            reason = moves + "Your budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
+                    + "; the camera's next shorter mark is " + t.label() + ReasonWords.real(t) + ".";
+        } else if (e.shutterReason() instanceof ShutterReason.LongestOfCamera r) {
+            reason = moves + "The budget of " + budget + " would allow " + Words.seconds(r.limitSeconds()) + ", but "
+                    + t.label() + " is the camera's longest" + ReasonWords.real(t) + ".";
+        } else if (e.shutterReason() instanceof ShutterReason.ShortestOfCamera r) {
+            reason = moves + "The budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
+                    + "; even the camera's shortest time is longer. Use a shorter lens or allow more pixels.";
+        } else {
+            ShutterReason.Pinned r = (ShutterReason.Pinned) e.shutterReason();
+            reason = "You fixed this time" + ReasonWords.real(t) + ". " + moves + "The budget of " + budget
+                    + " would give " + Words.seconds(r.limitSeconds()) + ".";
+        }
+        return new Because("Why " + t.label(), t.label(), reason);
+    }
+
+    static Because aperture(ExposurePlan e) {
+        String label = FNumber.label(e.aperture());
+        return new Because("Why " + label, label, ReasonWords.apertureReason(e.apertureReason(), label, ""));
+    }
+
+    static Because iso(ExposurePlan e) {
+        return ReasonWords.iso(e.isoReason(), e.iso(), e.skyBrightness(), e.sky());
+    }
+
+    static String rule(School school, ExposurePlan e) {
+        long byClass =
+                Math.round(School.sensorConstant(e.rig().camera().sensor().cropFactor()));
+        return switch (school) {
+            case DIVIDE_500_EQUIVALENT -> "500 ÷ full-frame f";
+            case DIVIDE_BY_SENSOR -> byClass + " ÷ true f";
+            case NPF_1 -> "NPF, k 1";
+            case NPF_2 -> "NPF, k 2";
+            case NPF_3 -> "NPF, k 3";
+            case PIXEL_BUDGET -> "Budget " + Words.plain(e.wishes().budgetPx()) + " px";
+        };
+    }
+}

@@ -1,0 +1,330 @@
+package org.halfdusk.web.milkyway;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.School;
+import org.halfdusk.exposure.SharpTime;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.light.SkyLight;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.milkyway.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayPlan;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.NightStep;
+import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.SequenceStep;
+import org.halfdusk.web.subject.SubjectView;
+import org.halfdusk.web.subject.Table;
+import org.springframework.stereotype.Component;
+
+/** The Milky Way on the pages. */
+@Component
+class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
+    /** A fifth of a magnitude is hardly seen and a fifth of a stop. */
+    private static final double DARKEST_WITHIN = 0.2;
+
+    @Override
+    public Subject subject() {
+        return Subject.MILKY_WAY;
+    }
+
+    @Override
+    public Class<MilkyWayNight> nightType() {
+        return MilkyWayNight.class;
+    }
+
+    @Override
+    public Class<MilkyWayPlan> planType() {
+        return MilkyWayPlan.class;
+    }
+
+    @Override
+    public String name() {
+        return "Milky Way";
+    }
+
+    @Override
+    public String about() {
+        return "dark, no moon, the core up";
+    }
+
+    @Override
+    public ListHeads heads() {
+        return new ListHeads(
+                "When is it dark enough",
+                "Copper is the Milky Way core; underlined is dark, with no moon and the core at least 10° up.",
+                "dark, no moon, core up",
+                "core at best");
+    }
+
+    @Override
+    public NightWords words(MilkyWayNight m) {
+        boolean usable = m.main().isPresent();
+        return new NightWords(
+                MilkyWayWords.heading(m),
+                MilkyWayWords.answer(m),
+                MilkyWayWords.sentence(m),
+                MilkyWayWords.whyNotMore(m),
+                usable ? Words.degrees(m.best().position().altitude().degrees()) : "",
+                ReasonWords.parts(m.score(), "hours", "altitude", "moonless"));
+    }
+
+    @Override
+    public List<NightStrip.Mark> marks(MilkyWayNight m) {
+        return NightStrip.marks(m.night());
+    }
+
+    @Override
+    public NightStep night(MilkyWayPlan plan, Instant at, Theme theme, String address) {
+        MilkyWayNight m = plan.night();
+        List<String> sentences = new ArrayList<>();
+        sentences.add(MilkyWayWords.sentence(m));
+        sentences.add(MilkyWayWords.edges(m));
+        plan.place().objects().stream()
+                .flatMap(o -> plan.over(o).stream())
+                .map(c -> clearance(c, m.zone()))
+                .forEach(sentences::add);
+        return new NightStep(
+                MilkyWayWords.heading(m),
+                sentences,
+                "milkyway/pictures",
+                CoreArc.of(plan, at),
+                times(m),
+                Table.of(
+                        "Where the core goes",
+                        "",
+                        course(m, at, address),
+                        "time",
+                        "altitude#",
+                        "azimuth#",
+                        "band leans"),
+                new NightStep.At(atHeading(m.sky(), at), atSentence(m, at), atLines(m.sky(), at)),
+                List.of(ReasonWords.NIGHT_PLACE));
+    }
+
+    private static String clearance(MilkyWayPlan.Clearance c, ZoneId zone) {
+        String name = c.object().name();
+        String how = c.degrees() >= 0
+                ? Words.degrees(c.degrees()) + " above its top"
+                : Words.degrees(-c.degrees()) + " below its top: hidden";
+        return name + ", " + Words.degrees(c.object().topDegrees()) + " high in "
+                + Words.azimuth(c.object().azimuth().degrees()) + ": the core passes nearest at "
+                + Words.clock(c.at(), zone) + ", " + how + ".";
+    }
+
+    private static List<Line> times(MilkyWayNight m) {
+        Night night = m.night();
+        ZoneId zone = night.zone();
+        List<Line> lines = new ArrayList<>(ReasonWords.sunAndDark(night));
+        lines.addAll(ReasonWords.moon(night));
+        lines.add(new Line("Core above " + Words.plain(m.lowestCoreDegrees()) + "°", spans(m.coreUp(), zone)));
+        lines.add(new Line(
+                "Core highest",
+                Words.clock(m.bestMoment(), zone) + ", "
+                        + Words.degrees(m.best().position().altitude().degrees()) + " in "
+                        + Words.azimuth(m.best().position().azimuth().degrees())));
+        lines.add(new Line(
+                "Sky within " + Words.plain(DARKEST_WITHIN) + " mag of its darkest",
+                spans(m.nearlyDarkest(DARKEST_WITHIN), zone)));
+        SkyLight.Brightness sky = m.skyAtBest();
+        lines.add(new Line(
+                "Sky behind the core then",
+                Words.tenths(sky.magnitude()) + " mag/arcsec²"
+                        + (sky.magnitude() < sky.darkMagnitude() - 0.1
+                                ? ", " + Words.tenths(sky.darkMagnitude()) + " without moon and twilight"
+                                : "")));
+        m.light().site().domes().stream()
+                .findFirst()
+                .ifPresent(d -> lines.add(new Line(
+                        "Brightest glow",
+                        d.town().name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
+                                + " km away (estimate)")));
+        return lines;
+    }
+
+    private static String spans(List<Interval> spans, ZoneId zone) {
+        return spans.isEmpty()
+                ? "never"
+                : String.join(
+                        " and ", spans.stream().map(i -> Words.span(i, zone)).toList());
+    }
+
+    /** The core through the window, hour by hour; without a window through the dark or the least light. */
+    private static List<Table.Row> course(MilkyWayNight m, Instant at, String address) {
+        Interval span = m.main()
+                .orElseGet(() -> Interval.of(
+                        m.bestMoment().minus(Duration.ofHours(2)),
+                        m.bestMoment().plus(Duration.ofHours(2))));
+        Duration step = span.hours() > 5 ? Duration.ofHours(1) : Duration.ofMinutes(30);
+        List<Instant> times = new ArrayList<>();
+        times.add(span.start());
+        long stepSeconds = step.toSeconds();
+        Instant first = Instant.ofEpochSecond((span.start().getEpochSecond() / stepSeconds + 1) * stepSeconds);
+        for (Instant t = first; t.isBefore(span.end().minusSeconds(stepSeconds / 3)); t = t.plus(step)) {
+            if (Duration.between(span.start(), t).toSeconds() > stepSeconds / 3) {
+                times.add(t);
+            }
+        }
+        times.add(span.end());
+        Instant nearest = times.stream()
+                .min((a, b) -> Duration.between(a, at)
+                        .abs()
+                        .compareTo(Duration.between(b, at).abs()))
+                .orElse(at);
+        return times.stream()
+                .map(t -> courseRow(m, t, t.equals(nearest)).to(address + "?at=" + t))
+                .toList();
+    }
+
+    private static Table.Row courseRow(MilkyWayNight m, Instant t, boolean current) {
+        HorizontalPosition p = m.sky().at(Body.GALACTIC_CENTRE, t);
+        return Table.Row.of(
+                current,
+                Words.clock(t, m.zone()),
+                Words.degrees(p.altitude().degrees()),
+                Words.azimuth(p.azimuth().degrees()),
+                Words.lean(m.sky().bandLeanDegrees(t)));
+    }
+
+    private static String atHeading(Sky sky, Instant at) {
+        HorizontalPosition core = sky.at(Body.GALACTIC_CENTRE, at);
+        double alt = core.altitude().degrees();
+        return alt >= 0
+                ? "Core " + Words.degrees(alt) + " up, "
+                        + Words.azimuth(core.azimuth().degrees())
+                : "Core below the horizon";
+    }
+
+    private static String atSentence(MilkyWayNight m, Instant at) {
+        boolean usable = m.windows().stream().anyMatch(w -> w.contains(at));
+        if (usable) {
+            return "Inside the window: dark, moon down, core at or above " + Words.plain(m.lowestCoreDegrees()) + "°.";
+        }
+        List<String> reasons = new ArrayList<>();
+        if (m.night().dark().stream().noneMatch(d -> d.contains(at))) {
+            reasons.add("the sun is not 18° down");
+        }
+        if (m.night().moonUp().stream().anyMatch(d -> d.contains(at))) {
+            reasons.add("the moon is up");
+        }
+        if (m.coreUp().stream().noneMatch(d -> d.contains(at))) {
+            reasons.add("the core is under " + Words.plain(m.lowestCoreDegrees()) + "°");
+        }
+        return "Outside the window: " + String.join(", ", reasons) + ".";
+    }
+
+    private static List<Line> atLines(Sky sky, Instant at) {
+        return List.of(
+                new Line("Band leans", Words.lean(sky.bandLeanDegrees(at))),
+                ReasonWords.body("Sun", sky, Body.SUN, at),
+                ReasonWords.body("Moon", sky, Body.MOON, at));
+    }
+
+    @Override
+    public ExposeStep expose(MilkyWayPlan plan, Theme theme) {
+        ExposurePlan e = plan.exposure();
+        List<Table.Row> schools = e.sharp().stream().map(s -> schoolRow(s, e)).toList();
+        return new ExposeStep(
+                "milkyway/pictures",
+                StarsPicture.of(e, theme),
+                ExposeWords.time(e),
+                Table.of(
+                        "Schools",
+                        "NPF is the aperture and pixel rule.",
+                        schools,
+                        "rule",
+                        "gives#",
+                        "dial#",
+                        "middle#",
+                        "corner#"),
+                List.of(
+                        ExposeWords.aperture(e),
+                        ExposeWords.iso(e),
+                        ReasonWords.kelvin(
+                                MilkyWayPlan.WHITE_BALANCE_KELVIN,
+                                MilkyWayPlan.WHITE_BALANCE_KELVIN
+                                        + " K with a touch of magenta keeps cold and copper tones apart; raw files can "
+                                        + "change it later.")),
+                new ExposeStep.Asked(true, true),
+                "widest");
+    }
+
+    private static Table.Row schoolRow(SharpTime s, ExposurePlan e) {
+        return Table.Row.of(
+                s.school() == School.PIXEL_BUDGET && e.wishes().pinnedSeconds().isEmpty(),
+                ExposeWords.rule(s.school(), e),
+                Words.seconds(s.seconds()),
+                s.dial().label(),
+                Words.tenths(s.middlePx()) + " px",
+                Words.tenths(s.cornerPx()) + " px");
+    }
+
+    @Override
+    public SequenceStep sequence(MilkyWayPlan plan) {
+        FrameRun run = plan.stack();
+        String gain = Words.stops(Stops.ofAveraging(run.frames()));
+        double drift = plan.exposure().trailing().middlePx(run.durationSeconds());
+        return new SequenceStep(
+                new Because(
+                        "A stack",
+                        run.frames() + " frames, " + Words.seconds(run.durationSeconds()),
+                        "The mean of " + run.frames() + " frames gains " + gain + " of signal-to-noise. The sky drifts "
+                                + Math.round(drift) + " px meanwhile, so the frames are aligned to the stars and the "
+                                + "ground is taken by itself."),
+                Table.of(
+                        "Checks",
+                        "",
+                        List.of(
+                                Table.Row.of(false, "Gain", gain, "10 to 20 frames are usual"),
+                                Table.Row.of(false, "Drift", Math.round(drift) + " px", "align to the stars"),
+                                Table.Row.of(
+                                        false,
+                                        "Card",
+                                        Words.gigabytes(Block.frames(plan.blocks())
+                                                * plan.rig().camera().rawMegabytes()),
+                                        "raw files")),
+                        "check",
+                        "value#",
+                        "verdict"),
+                List.of(
+                        new Line("Exposure", run.exposure().label() + ReasonWords.real(run.exposure())),
+                        new Line("Interval, start to start", run.timerIntervalSeconds() + " s"),
+                        new Line("Number", run.frames() + ", then cap on, 1")));
+    }
+
+    @Override
+    public String sequenceAnswer(MilkyWayPlan plan) {
+        return plan.night().main().isEmpty() ? "no window" : plan.stack().frames() + " frames to stack";
+    }
+
+    @Override
+    public String frames(MilkyWayPlan plan) {
+        return plan.night().main().isEmpty()
+                ? ""
+                : "×" + plan.stack().frames() + " every " + plan.stack().timerIntervalSeconds() + " s";
+    }
+
+    @Override
+    public String verdict(MilkyWayPlan plan) {
+        ExposurePlan e = plan.exposure();
+        return "Trails " + Words.tenths(e.middlePx()) + " px in the middle, " + Words.tenths(e.cornerPx())
+                + " px in the worst corner";
+    }
+}

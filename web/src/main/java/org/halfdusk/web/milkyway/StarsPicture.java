@@ -1,0 +1,94 @@
+package org.halfdusk.web.milkyway;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.halfdusk.exposure.School;
+import org.halfdusk.exposure.SharpTime;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+
+/** What an untracked exposure of the sky looks like: one star after three times, the histogram, the meter. */
+public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
+    /** One star at 100 % after a time, in the middle and in the worst corner. */
+    public record Star(
+            String time, String note, boolean chosen, StarPicture middle, StarPicture corner, String words) {}
+
+    /** Where the sky's peak stands. */
+    public record Histogram(String path, String peakX, String labelX, String words) {
+        public static Histogram of(SkyExposure sky) {
+            double peak = sky.histogramPosition();
+            StringBuilder path = new StringBuilder("M0 90");
+            for (int x = 0; x <= 392; x += 2) {
+                double d = x / 392.0 - peak;
+                double width = d < 0 ? 0.035 : 0.055;
+                double y = 90 - 78 * Math.exp(-d * d / (2 * width * width));
+                path.append(String.format(Locale.ROOT, "L%d %.1f", x, y));
+            }
+            path.append("L392 90Z");
+            double stops = sky.stopsUnderClipping();
+            String words = stops > 0
+                    ? "The sky's peak stands " + Words.percent(peak) + " across, " + Words.stops(stops)
+                            + " under clipping."
+                    : "The sky clips by " + Words.stops(stops) + ": nothing is left of it.";
+            double at = peak * 392;
+            return new Histogram(path.toString(), Words.plain(at), Words.plain(Math.min(360, at + 12)), words);
+        }
+    }
+
+    /** How far the sky comes out from where it is wanted. */
+    public record Meter(String x, String words, List<String> equivalents, String testFrame) {
+        static Meter of(ExposurePlan e) {
+            double over = e.stopsOverTarget();
+            double shown = Math.max(-3.2, Math.min(3.2, over));
+            String words = Math.abs(over) < 1.0 / 3
+                    ? "On target."
+                    : Words.stops(over) + (over > 0 ? " brighter" : " darker") + " than wished.";
+            ExposurePlan.Equivalent test = e.testFrame();
+            return new Meter(
+                    Words.plain(196 + shown * 56),
+                    words,
+                    e.equivalents().stream()
+                            .map(q -> q.shutter().label() + " ISO " + q.iso())
+                            .toList(),
+                    test.shutter().label() + " ISO " + test.iso());
+        }
+    }
+
+    static StarsPicture of(ExposurePlan e, Theme theme) {
+        return new StarsPicture(stars(e, theme), Histogram.of(e.sky()), Meter.of(e));
+    }
+
+    /** Three times side by side: the longest school, the chosen one, the strictest. */
+    private static List<Star> stars(ExposurePlan e, Theme theme) {
+        SharpTime divide = school(e, School.DIVIDE_500_EQUIVALENT);
+        SharpTime pinpoint = school(e, School.NPF_1);
+        List<Star> stars = new ArrayList<>();
+        stars.add(star(e, divide.dial(), "500 ÷ focal length", false, theme));
+        String note = e.wishes().pinnedSeconds().isPresent() ? "pinned by you" : "trail budget";
+        stars.add(star(e, e.shutter(), note, true, theme));
+        stars.add(star(e, pinpoint.dial(), "aperture and pixel, k 1", false, theme));
+        return stars;
+    }
+
+    private static SharpTime school(ExposurePlan e, School school) {
+        return e.sharp().stream().filter(s -> s.school() == school).findFirst().orElseThrow();
+    }
+
+    private static Star star(ExposurePlan e, ShutterTime time, String note, boolean chosen, Theme theme) {
+        double corner = Math.toRadians(e.rig().cornerDegrees());
+        double middlePx = e.trailing().middlePx(time.realSeconds());
+        double cornerPx = e.trailing().worstPx(corner, time.realSeconds());
+        return new Star(
+                time.label(),
+                note,
+                chosen,
+                StarPicture.of(e.trailing().path(0, 0, time.realSeconds()), theme),
+                StarPicture.of(e.trailing().worstPath(corner, time.realSeconds()), theme),
+                "After " + time.label() + " a star trails " + Words.tenths(middlePx) + " px in the middle and "
+                        + Words.tenths(cornerPx) + " px in the worst corner.");
+    }
+}

@@ -1,0 +1,127 @@
+package org.halfdusk.web.moon;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.shoot.moon.LandAndMoon;
+import org.halfdusk.shoot.moon.MoonNight;
+import org.halfdusk.shoot.moon.MoonPlan;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.Words;
+
+/**
+ * Light of land and Moon over time, in stops, with the span in which one exposure holds both; and the disc on the sensor to
+ * scale.
+ *
+ * @param disc the sensor's outline and the disc on it
+ */
+public record BalanceChart(
+        String land,
+        String moon,
+        List<Span> together,
+        List<Tick> ticks,
+        String landY,
+        String moonY,
+        Disc disc,
+        String words) {
+    private static final double WIDTH = 392;
+    private static final double HEIGHT = 150;
+    private static final double STOPS = 14;
+    private static final Duration REACH = Duration.ofMinutes(50);
+
+    public record Span(String x, String width, String from, String to, String middle) {}
+
+    public record Tick(String x, String text) {}
+
+    /** The sensor as a box and the disc on it. */
+    public record Disc(String width, String height, String x, String y, String radius, String words) {}
+
+    static BalanceChart of(MoonPlan plan) {
+        MoonNight n = plan.night();
+        ZoneId zone = n.zone();
+        Instant middle = n.main().map(Interval::middle).orElse(n.bestMoment());
+        Interval axis = Interval.of(middle.minus(REACH), middle.plus(REACH));
+        List<Double> landSeconds = new ArrayList<>();
+        List<Double> moonSeconds = new ArrayList<>();
+        List<Instant> times = new ArrayList<>();
+        for (Instant t = axis.start(); !t.isAfter(axis.end()); t = t.plusSeconds(120)) {
+            LandAndMoon.Pair pair = n.landAndMoon(t);
+            times.add(t);
+            landSeconds.add(pair.landSeconds());
+            moonSeconds.add(pair.moonSeconds());
+        }
+        double reference = n.landAndMoon(middle).moonSeconds();
+        String land = line(times, landSeconds, axis, reference);
+        String moon = line(times, moonSeconds, axis, reference);
+        List<Span> together = n.windows().stream()
+                .flatMap(w -> w.intersect(axis).stream())
+                .map(w -> new Span(
+                        Numbers.tenths(x(w.start(), axis)),
+                        Numbers.tenths(x(w.end(), axis) - x(w.start(), axis)),
+                        Words.clock(w.start(), zone),
+                        Words.clock(w.end(), zone),
+                        Numbers.tenths((x(w.start(), axis) + x(w.end(), axis)) / 2)))
+                .toList();
+        List<Tick> ticks = List.of(axis.start(), middle, axis.end().minusSeconds(1)).stream()
+                .map(t ->
+                        new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Words.clock(t, zone)))
+                .toList();
+        return new BalanceChart(
+                land,
+                moon,
+                together,
+                ticks,
+                Numbers.tenths(y(landSeconds.get(3), reference) - 6),
+                Numbers.tenths(y(moonSeconds.get(moonSeconds.size() - 1), reference) - 6),
+                disc(plan),
+                together.isEmpty()
+                        ? "Land and moon never ask for one exposure this night."
+                        : n.main()
+                                .map(w -> "Between " + Words.clock(w.start(), zone) + " and "
+                                        + Words.clock(w.end(), zone)
+                                        + " one exposure holds both: the moon is at most "
+                                        + Words.plain(LandAndMoon.MOON_BRIGHTER_BY_AT_MOST) + " stops brighter.")
+                                .orElse(""));
+    }
+
+    private static double x(Instant t, Interval axis) {
+        return WIDTH
+                * Duration.between(axis.start(), t).toSeconds()
+                / axis.duration().toSeconds();
+    }
+
+    /** Brighter is higher: less time. */
+    private static double y(double seconds, double reference) {
+        double stops = Stops.between(reference, seconds);
+        return HEIGHT / 2 - Math.max(-STOPS / 2, Math.min(STOPS / 2, stops)) * (HEIGHT - 16) / STOPS;
+    }
+
+    private static String line(List<Instant> times, List<Double> seconds, Interval axis, double reference) {
+        StringBuilder path = new StringBuilder();
+        for (int i = 0; i < times.size(); i++) {
+            path.append(i == 0 ? 'M' : 'L')
+                    .append(Numbers.tenths(x(times.get(i), axis)))
+                    .append(' ')
+                    .append(Numbers.tenths(y(seconds.get(i), reference)));
+        }
+        return path.toString();
+    }
+
+    private static Disc disc(MoonPlan plan) {
+        MoonPlan.Disc d = plan.disc(plan.rig());
+        double perMm = 200 / plan.rig().camera().sensor().widthMm();
+        double height = plan.rig().camera().sensor().heightMm() * perMm;
+        return new Disc(
+                "200",
+                Numbers.tenths(height),
+                "100",
+                Numbers.tenths(height / 2),
+                Numbers.tenths(Math.max(0.6, d.millimetres() / 2 * perMm)),
+                Words.tenths(d.millimetres()) + " mm across on the sensor, " + Math.round(d.pixels()) + " px, "
+                        + Words.percent(d.shareOfHeight()) + " of the frame's height.");
+    }
+}

@@ -1,0 +1,442 @@
+package org.halfdusk.web.moon;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.moon.LandAndMoon;
+import org.halfdusk.shoot.moon.MoonNight;
+import org.halfdusk.shoot.moon.MoonPlan;
+import org.halfdusk.shoot.moon.MoonShot;
+import org.halfdusk.sky.EventType;
+import org.halfdusk.sky.MoonPhase;
+import org.halfdusk.sky.SkyEvent;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.NightStep;
+import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.SequenceStep;
+import org.halfdusk.web.subject.SubjectView;
+import org.halfdusk.web.subject.Table;
+import org.springframework.stereotype.Component;
+
+/** The Moon on the pages. */
+@Component
+class MoonView implements SubjectView<MoonNight, MoonPlan> {
+    @Override
+    public Subject subject() {
+        return Subject.MOON;
+    }
+
+    @Override
+    public Class<MoonNight> nightType() {
+        return MoonNight.class;
+    }
+
+    @Override
+    public Class<MoonPlan> planType() {
+        return MoonPlan.class;
+    }
+
+    @Override
+    public String name() {
+        return "Moon";
+    }
+
+    @Override
+    public String about() {
+        return "low behind a foreground, while the land is lit";
+    }
+
+    @Override
+    public ListHeads heads() {
+        return new ListHeads(
+                "When do land and moon ask for one exposure",
+                "Copper is the moon; underlined is when one exposure holds it and the land.",
+                "land and moon alike",
+                "rise or set");
+    }
+
+    @Override
+    public NightWords words(MoonNight n) {
+        ZoneId zone = n.zone();
+        String heading = n.main().map(w -> Words.span(w, zone)).orElseGet(() -> Words.capital(shortly(n)));
+        String answer = n.main()
+                .map(w -> risesOrSets(n) + Words.minutes(w.duration()) + " of light alike")
+                .orElseGet(() -> shortly(n));
+        return new NightWords(
+                heading,
+                answer,
+                sentence(n),
+                whyNotMore(n),
+                nearest(n)
+                        .map(e -> (e.type() == EventType.MOONRISE ? "rise " : "set ") + Words.clock(e.at(), zone))
+                        .orElse(""),
+                ReasonWords.parts(n.score(), "minutes alike", "full disc", "rise or set at equal light"));
+    }
+
+    private static Optional<SkyEvent> nearest(MoonNight n) {
+        return n.suitable()
+                .map(MoonNight.Meeting::moon)
+                .or(() -> n.event(EventType.MOONRISE))
+                .or(() -> n.event(EventType.MOONSET));
+    }
+
+    private static String risesOrSets(MoonNight n) {
+        return n.suitable()
+                .map(m -> (m.moon().type() == EventType.MOONRISE ? "rises " : "sets ")
+                        + Words.clock(m.moon().at(), n.zone()) + ", ")
+                .orElse("");
+    }
+
+    private static String shortly(MoonNight n) {
+        return n.obstacle()
+                .map(o -> switch (o) {
+                    case DOWN -> "moon down all night";
+                    case NEITHER_RISES_NOR_SETS -> "no rise or set";
+                    case OTHER_LIGHT -> "light never alike";
+                })
+                .orElse("no window");
+    }
+
+    private static String sentence(MoonNight n) {
+        String lit = Words.percent(n.night().moonPhase().illuminatedFraction()) + " lit";
+        if (n.main().isEmpty()) {
+            return n.obstacle()
+                    .map(o -> switch (o) {
+                        case DOWN -> "The moon, " + lit + ", stays under the horizon all night.";
+                        case NEITHER_RISES_NOR_SETS -> "The moon, " + lit + ", neither rises nor sets this night.";
+                        case OTHER_LIGHT ->
+                            "The moon, " + lit
+                                    + ", is low only when the land is far brighter or far darker: expose for "
+                                    + "the moon alone, or take the land in a second frame.";
+                    })
+                    .orElse("");
+        }
+        return "The moon, " + lit + ", " + n.suitable().map(m -> meeting(m, n)).orElse("is low") + ". For "
+                + Words.minutes(n.main().orElseThrow().duration()) + " one exposure holds it and the land.";
+    }
+
+    private static String meeting(MoonNight.Meeting m, MoonNight n) {
+        boolean rise = m.moon().type() == EventType.MOONRISE;
+        long apart = Math.round(m.apart().toSeconds() / 60.0);
+        String when = Math.abs(apart) < 2
+                ? "at equal light"
+                : Math.abs(apart) + " min " + (apart > 0 ? "before" : "after") + " equal light";
+        return (rise ? "rises at " : "sets at ") + Words.clock(m.moon().at(), n.zone()) + " in "
+                + Words.degrees(m.moon().position().azimuth().degrees()) + ", " + when;
+    }
+
+    private static String whyNotMore(MoonNight n) {
+        if (n.main().isEmpty()) {
+            return sentence(n);
+        }
+        return n.equalLight().stream()
+                .min((a, b) -> a.apart().abs().compareTo(b.apart().abs()))
+                .map(m -> {
+                    long apart = Math.round(m.apart().toSeconds() / 60.0);
+                    String event = m.moon().type() == EventType.MOONRISE ? "rises " : "sets ";
+                    return Math.abs(apart) < 2
+                            ? event + "at equal light"
+                            : event + Math.abs(apart) + " min " + (apart > 0 ? "before" : "after") + " equal light";
+                })
+                .orElse("");
+    }
+
+    @Override
+    public List<NightStrip.Mark> marks(MoonNight n) {
+        List<NightStrip.Mark> marks = new ArrayList<>();
+        n.event(EventType.MOONRISE).ifPresent(e -> marks.add(new NightStrip.Mark(e.at(), "moonrise")));
+        n.event(EventType.MOON_TRANSIT).ifPresent(e -> marks.add(new NightStrip.Mark(e.at(), "highest")));
+        n.event(EventType.MOONSET).ifPresent(e -> marks.add(new NightStrip.Mark(e.at(), "moonset")));
+        return marks;
+    }
+
+    @Override
+    public NightStep night(MoonPlan plan, Instant at, Theme theme, String address) {
+        MoonNight n = plan.night();
+        List<String> sentences = new ArrayList<>();
+        sentences.add(sentence(n));
+        n.alignment().ifPresent(a -> sentences.add(alignment(a, n)));
+        return new NightStep(
+                words(n).heading(),
+                sentences,
+                "moon/pictures",
+                MoonScene.of(plan, at, theme),
+                times(plan),
+                Table.of(
+                        "The moon's way",
+                        "",
+                        way(plan, at, address),
+                        "time",
+                        "altitude#",
+                        "azimuth#",
+                        "moon brighter by#"),
+                at(plan, at),
+                List.of(ReasonWords.NIGHT_PLACE));
+    }
+
+    private static String alignment(MoonNight.Alignment a, MoonNight n) {
+        double over = a.overTopDegrees();
+        String where =
+                over >= 0 ? Words.degrees(over) + " over its top" : Words.degrees(-over) + " under its top, behind it";
+        return a.object().name() + ", " + Words.degrees(a.object().topDegrees()) + " high in "
+                + Words.degrees(a.object().azimuth().degrees()) + ": the moon's middle passes it at "
+                + Words.clockSeconds(a.moon().at(), n.zone()) + ", " + where + ".";
+    }
+
+    private static List<Line> times(MoonPlan plan) {
+        MoonNight n = plan.night();
+        ZoneId zone = n.zone();
+        MoonPhase phase = n.night().moonPhase();
+        List<Line> lines = new ArrayList<>();
+        lines.add(event("Moonrise", n.event(EventType.MOONRISE), zone));
+        lines.add(event("Highest", n.event(EventType.MOON_TRANSIT), zone));
+        lines.add(event("Moonset", n.event(EventType.MOONSET), zone));
+        lines.add(new Line(
+                "Phase",
+                Words.percent(phase.illuminatedFraction()) + " lit, " + (phase.waxing() ? "waxing" : "waning")));
+        lines.add(new Line("Size", Words.arcminutes(plan.diameterDegrees())));
+        lines.add(new Line("Distance", Words.thousands(plan.distanceKm()) + " km"));
+        lines.addAll(ReasonWords.sunAndDark(n.night()));
+        n.equalLight()
+                .forEach(m -> lines.add(new Line(
+                        m.moon().type() == EventType.MOONRISE ? "Equal light, by moonrise" : "Equal light, by moonset",
+                        Words.clock(m.equalLight(), zone))));
+        return lines;
+    }
+
+    private static Line event(String name, Optional<SkyEvent> event, ZoneId zone) {
+        return new Line(
+                name,
+                event.map(e -> Words.clock(e.at(), zone) + ", "
+                                + (e.type() == EventType.MOON_TRANSIT
+                                        ? Words.degrees(e.position().altitude().degrees()) + " up in "
+                                        : "in ")
+                                + Words.degrees(e.position().azimuth().degrees()))
+                        .orElse("none this night"));
+    }
+
+    private static List<Table.Row> way(MoonPlan plan, Instant at, String address) {
+        MoonNight n = plan.night();
+        Interval span = n.main()
+                .map(w -> Interval.of(
+                        w.start().minus(Duration.ofMinutes(5)), w.end().plus(Duration.ofMinutes(10))))
+                .orElseGet(() -> Interval.of(
+                        n.bestMoment().minus(Duration.ofMinutes(30)),
+                        n.bestMoment().plus(Duration.ofMinutes(30))));
+        long step = span.hours() > 0.7 ? 600 : 300;
+        List<Table.Row> rows = new ArrayList<>();
+        Instant first = Instant.ofEpochSecond((span.start().getEpochSecond() / step + 1) * step);
+        for (Instant t = first; t.isBefore(span.end()); t = t.plusSeconds(step)) {
+            boolean chosen = Math.abs(Duration.between(t, at).toSeconds()) * 2 < step;
+            var p = plan.moonAt(t);
+            double brighter = n.landAndMoon(t).moonBrighterBy();
+            rows.add(Table.Row.of(
+                            chosen,
+                            Words.clock(t, n.zone()),
+                            Words.degrees(p.altitude().degrees()),
+                            Words.degrees(p.azimuth().degrees()),
+                            p.altitude().degrees() < -0.3 ? "" : Words.signedStops(brighter))
+                    .to(address + "?at=" + t));
+        }
+        return rows;
+    }
+
+    private static NightStep.At at(MoonPlan plan, Instant at) {
+        MoonNight n = plan.night();
+        var moon = plan.moonAt(at);
+        LandAndMoon.Pair pair = n.landAndMoon(at);
+        double up = moon.altitude().degrees();
+        boolean alike = n.windows().stream().anyMatch(w -> w.contains(at));
+        String sentence = up < -0.3
+                ? "The moon is under the horizon."
+                : alike
+                        ? "One exposure holds both: the moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
+                                + " than the land."
+                        : "The moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
+                                + " than the land: more than one exposure holds.";
+        return new NightStep.At(
+                up >= 0
+                        ? "Moon " + Words.degrees(up) + " up, "
+                                + Words.degrees(moon.azimuth().degrees())
+                        : "Moon below the horizon",
+                sentence.replace("as wished than", "as bright as"),
+                List.of(ReasonWords.body("Sun", n.sky(), Body.SUN, at)));
+    }
+
+    @Override
+    public ExposeStep expose(MoonPlan plan, Theme theme) {
+        MoonShot s = plan.shot();
+        return new ExposeStep(
+                "moon/pictures",
+                BalanceChart.of(plan),
+                time(plan),
+                Table.of("Size", "", sizes(plan), "", "this rig#", "with 1.4×#", "with 2×#"),
+                List.of(
+                        ReasonWords.aperture(
+                                s.aperture(), "The lens's sharp middle: the moon is bright enough for it."),
+                        iso(s),
+                        bracket(plan),
+                        ReasonWords.kelvin(
+                                plan.setting().kelvin(),
+                                "A little over daylight leaves a low moon its warmth beside the blue land; 7000 K makes it "
+                                        + "golden.")),
+                new ExposeStep.Asked(false, false),
+                "sharpest");
+    }
+
+    private static Because time(MoonPlan plan) {
+        MoonShot s = plan.shot();
+        String label = s.shutter().label();
+        String rule = "The f/11 rule gives 1/ISO for a high full moon. ";
+        String phase = s.phaseStops() < 0.1 ? "" : "This phase takes " + Words.stops(s.phaseStops()) + ". ";
+        String air = s.airStops() < 0.1
+                ? ""
+                : "At "
+                        + Words.degrees(
+                                plan.night().best().position().altitude().degrees()) + " the air takes "
+                        + Words.stops(s.airStops()) + " more, and haze is a guess. ";
+        String limit = switch (s.limit()) {
+            case MOTION ->
+                "The moon crosses a pixel in " + Words.fraction(s.limits().motion()) + ", the limit here.";
+            case LONG_LENS ->
+                "A long lens wants 1/125 s or faster even on a tripod; a pixel would allow "
+                        + Words.fraction(s.limits().motion()) + ".";
+            case HAND ->
+                "In the hand 1/(focal length × crop) is the limit, "
+                        + Words.fraction(s.limits().hand()) + ".";
+        };
+        String over = s.overLimit()
+                ? " This time moves it by " + Words.tenths(s.motionPx())
+                        + " px: no ISO of this camera is high enough, so "
+                        + "open the aperture or wait until it stands higher."
+                : "";
+        return new Because("Why " + label, label, rule + phase + air + limit + over);
+    }
+
+    private static Because iso(MoonShot s) {
+        String off = Math.abs(s.stopsOff()) < 0.34
+                ? ""
+                : " It comes out " + ReasonWords.offTarget(s.stopsOff()) + " than the rule wishes.";
+        return new Because(
+                "Why ISO " + s.iso(),
+                "ISO " + s.iso(),
+                "The lowest that keeps the time at or under " + Words.fraction(s.limitSeconds()) + "." + off);
+    }
+
+    private static Because bracket(MoonPlan plan) {
+        return new Because(
+                "Bracket",
+                "bracket",
+                String.join(
+                                ", ",
+                                plan.shot().bracket().stream()
+                                        .map(t -> t.label())
+                                        .toList())
+                        + ": a stop each way, then correct on the magnified picture. Expose for the moon; any meter is "
+                        + "fooled by a bright small thing on black.");
+    }
+
+    private static List<Table.Row> sizes(MoonPlan plan) {
+        Rig rig = plan.rig();
+        Rig one = with(rig, 1.4);
+        Rig two = with(rig, 2);
+        List<Rig> rigs = List.of(rig, one, two);
+        return List.of(
+                row("Disc on the sensor", rigs, r -> Words.tenths(plan.disc(r).millimetres()) + " mm"),
+                row(
+                        "In pixels",
+                        rigs,
+                        r -> Long.toString(Math.round(plan.disc(r).pixels()))),
+                row("Share of height", rigs, r -> Words.percent(plan.disc(r).shareOfHeight())),
+                row("Widest aperture", rigs, r -> FNumber.label(r.widestAperture())),
+                row(
+                        "Moves a pixel in",
+                        rigs,
+                        r -> Words.fraction(r.pixelScaleArcsec() / MoonShot.SPEED_ARCSEC_PER_SECOND)));
+    }
+
+    private static Rig with(Rig rig, double factor) {
+        return new Rig(
+                rig.camera(),
+                rig.lens(),
+                Optional.of(new Converter(Words.plain(factor) + "×", factor)),
+                rig.lensFocalMm());
+    }
+
+    private static Table.Row row(String name, List<Rig> rigs, Function<Rig, String> figure) {
+        return Table.Row.of(
+                false, name, figure.apply(rigs.get(0)), figure.apply(rigs.get(1)), figure.apply(rigs.get(2)));
+    }
+
+    @Override
+    public SequenceStep sequence(MoonPlan plan) {
+        int brackets = plan.brackets();
+        MoonShot s = plan.shot();
+        return new SequenceStep(
+                new Because(
+                        "Brackets",
+                        brackets == 1
+                                ? "1 bracket of " + s.bracket().size()
+                                : brackets + " brackets of " + s.bracket().size(),
+                        plan.night().main().isEmpty()
+                                ? "One at the best moment: land and moon are never alike this night."
+                                : "Every " + Words.minutes(plan.betweenBrackets())
+                                        + " while one exposure holds land and moon."),
+                Table.of(
+                        "Checks",
+                        "",
+                        List.of(
+                                Table.Row.of(
+                                                false,
+                                                "Motion",
+                                                Words.tenths(s.motionPx()) + " px",
+                                                s.overLimit() ? "over the limit" : "inside a pixel or the lens's limit")
+                                        .toned(s.overLimit() ? "caution" : "good"),
+                                Table.Row.of(
+                                        false,
+                                        "Card",
+                                        Words.gigabytes(3.0
+                                                * brackets
+                                                * plan.rig().camera().rawMegabytes()),
+                                        "raw files")),
+                        "check",
+                        "value#",
+                        "verdict"),
+                List.of(new Line("Self-timer", "10 s, or a remote"), new Line("Stabiliser", "off on a tripod")));
+    }
+
+    @Override
+    public String sequenceAnswer(MoonPlan plan) {
+        int n = plan.brackets();
+        return n == 0 ? "nothing to take" : n + (n == 1 ? " bracket" : " brackets");
+    }
+
+    @Override
+    public String frames(MoonPlan plan) {
+        int n = plan.brackets();
+        return n == 0 ? "" : "×" + n + " brackets of " + plan.shot().bracket().size();
+    }
+
+    @Override
+    public String verdict(MoonPlan plan) {
+        return plan.shot().overLimit()
+                ? "The moon moves " + Words.tenths(plan.shot().motionPx()) + " px in this time"
+                : "Ten-second timer or a remote: at " + Words.plain(plan.rig().focalMm()) + " mm a touch shows";
+    }
+}

@@ -1,0 +1,31 @@
+package org.halfdusk.web.sequence;
+
+import org.halfdusk.sequence.Block;
+
+/** What a block of a programme is for, in words. */
+final class BlockWords {
+    private BlockWords() {}
+
+    static String name(Block.Kind kind) {
+        return switch (kind) {
+            case STACK -> "Stack";
+            case TRAILS -> "Trails";
+            case BRACKETS -> "Brackets, a stop each way";
+            case DARK_FRAME -> "Cap on: dark frame";
+            case TOWN -> "The town alone";
+            case SHOW -> "Show, on each climbing spark";
+            case FINALE -> "Finale";
+            case FULL_MOON -> "Full moon";
+            case PENUMBRA -> "Penumbra";
+            case PARTIAL_MOON -> "Partial, exposed for the lit part";
+            case SHADOW -> "Shadow, a stop and a half each way";
+            case PARTIAL_SUN -> "Partial, filter on";
+            case RING -> "Ring, filter on";
+            case FILTER_OFF -> "Filter off";
+            case BEADS -> "Beads and chromosphere";
+            case TOTALITY -> "Totality, short to long and back";
+            case FILTER_ON -> "Filter on";
+            case PAUSE -> "Pause: focus, battery, card";
+        };
+    }
+}

@@ -1,0 +1,27 @@
+package org.halfdusk.web.subject;
+
+import java.util.List;
+
+/**
+ * A subject's Night step.
+ *
+ * @param window the answer, large
+ * @param sentences what made it
+ * @param fragment template that draws the picture, and what it draws
+ * @param caption of the picture
+ * @param times of this night
+ * @param course a table through the night
+ * @param cautions that stand on this page
+ */
+public record NightStep(
+        String window,
+        List<String> sentences,
+        String fragment,
+        Object picture,
+        List<Line> times,
+        Table course,
+        At at,
+        List<String> cautions) {
+    /** What is so at the playhead's time. */
+    public record At(String heading, String sentence, List<Line> lines) {}
+}

@@ -1,0 +1,178 @@
+package org.halfdusk.web.subject;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.ApertureReason;
+import org.halfdusk.shoot.IsoReason;
+import org.halfdusk.shoot.NightScore;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Rising;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.web.layout.Words;
+
+/** Reasons and figures that several subjects share, in words. */
+public final class ReasonWords {
+    /** What every night place asks for. */
+    public static final String NIGHT_PLACE =
+            "Scout by day. Tell someone where you stand and do not go alone: cliffs, tide and holes are not seen at night. "
+                    + "Respect closures and private land.";
+
+    private ReasonWords() {}
+
+    /** 10 s f/2 ISO 1600. */
+    public static String line(Setting s) {
+        return s.shutter().label() + " " + FNumber.label(s.fNumber()) + " ISO " + s.iso();
+    }
+
+    /** The real time in brackets where the dial says something else. */
+    public static String real(ShutterTime t) {
+        boolean same = Math.abs(t.realSeconds() - t.nominalSeconds()) < 0.005 * t.nominalSeconds();
+        return same || t.nominalSeconds() < 1 ? "" : " (" + Words.tenths(t.realSeconds()) + " s real)";
+    }
+
+    /** @param usual why the subject's usual aperture is what it is */
+    public static Because aperture(ApertureChoice choice, String usual) {
+        String label = FNumber.label(choice.fNumber());
+        return new Because("Why " + label, label, apertureReason(choice.reason(), label, usual));
+    }
+
+    public static String apertureReason(ApertureReason reason, String label, String usual) {
+        if (reason instanceof ApertureReason.Widest w) {
+            return w.stops() < 0.1
+                    ? "Widest this lens opens, and its best: light is what a night lacks."
+                    : "Widest this lens opens: light is what a night lacks. Corners are better at "
+                            + FNumber.label(w.sharpest()) + ", which would cost " + Words.stops(w.stops())
+                            + ": ISO " + w.isoThere() + " for the same sky.";
+        }
+        if (reason instanceof ApertureReason.Usual u) {
+            return usual
+                    + (u.stops() < 0.1
+                            ? ""
+                            : " It gives up " + Words.stops(u.stops()) + " against " + FNumber.label(u.widest())
+                                    + ", the widest.");
+        }
+        if (reason instanceof ApertureReason.Pinned p) {
+            return p.stops() < 0.05
+                    ? "You fixed it wide open."
+                    : "You fixed this aperture. It gives up " + Words.stops(p.stops()) + " against "
+                            + FNumber.label(p.widest()) + ", the widest.";
+        }
+        ApertureReason.OutOfReach o = (ApertureReason.OutOfReach) reason;
+        return FNumber.label(o.wished()) + " is wished, but this lens goes from " + FNumber.label(o.widest()) + " to "
+                + FNumber.label(o.smallest()) + "; " + label + " is the nearest.";
+    }
+
+    /** ISO by where it puts a sky of a brightness in mag/arcsec². */
+    public static Because iso(IsoReason why, int iso, double skyBrightness, SkyExposure comesOut) {
+        String sky = "a sky of " + Words.tenths(skyBrightness) + " mag/arcsec² towards the frame";
+        String reason;
+        if (why instanceof IsoReason.SkyPlaced r) {
+            reason = "Puts " + sky + " " + Words.stops(comesOut.stopsUnderClipping()) + " under clipping, "
+                    + Words.percent(comesOut.histogramPosition()) + " across the histogram: "
+                    + purpose(r.school()) + ".";
+        } else if (why instanceof IsoReason.HighestOfCamera r) {
+            reason = "The camera's highest useful ISO. " + Words.capital(sky) + " wants ISO " + Math.round(r.exact())
+                    + ", so the frame comes out " + Words.stops(r.stopsMissing())
+                    + " darker than wished. A wider aperture or a longer time would make up for it.";
+        } else if (why instanceof IsoReason.LowestOfCamera r) {
+            reason = "The camera's lowest ISO. " + Words.capital(sky) + " wants ISO " + Math.round(r.exact())
+                    + ", so the frame comes out " + Words.stops(r.stopsOver())
+                    + " brighter than wished. Shorten the time or stop down.";
+        } else {
+            IsoReason.Pinned r = (IsoReason.Pinned) why;
+            reason = "You fixed it. " + Words.capital(sky) + " would want ISO " + Math.round(r.exact()) + " to "
+                    + purpose(r.school()) + "; the sky comes out " + offTarget(r.stopsOver()) + ".";
+        }
+        return new Because("Why ISO " + iso, "ISO " + iso, reason);
+    }
+
+    public static String offTarget(double stops) {
+        if (Math.abs(stops) < 1.0 / 6) {
+            return "as wished";
+        }
+        return Words.stops(stops) + (stops > 0 ? " brighter" : " darker");
+    }
+
+    private static String purpose(IsoSchool school) {
+        return school == IsoSchool.PROTECT_COLOURS
+                ? "protect star colours and lift the frame later"
+                : "lift the sky at the camera, off the left edge";
+    }
+
+    public static Because kelvin(int kelvin, String reason) {
+        return new Because("Why " + kelvin + " K", kelvin + " K", reason);
+    }
+
+    /** 24.6° up in 176°, or 3.1° down. */
+    public static String place(HorizontalPosition p) {
+        double alt = p.altitude().degrees();
+        return alt >= 0
+                ? Words.degrees(alt) + " up in " + Words.azimuth(p.azimuth().degrees())
+                : Words.degrees(-alt) + " down";
+    }
+
+    public static Line body(String name, Sky sky, Body body, Instant at) {
+        return new Line(name, place(sky.at(body, at)));
+    }
+
+    /** Sunset, dark, sunrise. */
+    public static List<Line> sunAndDark(Night night) {
+        ZoneId zone = night.zone();
+        List<Line> lines = new ArrayList<>();
+        if (night.sun() instanceof Rising.Crosses c) {
+            lines.add(new Line("Sunset", c.sets().map(t -> Words.clock(t, zone)).orElse("none this night")));
+            lines.add(
+                    new Line("Sunrise", c.rises().map(t -> Words.clock(t, zone)).orElse("none this night")));
+        } else if (night.sun() instanceof Rising.AlwaysUp up) {
+            lines.add(new Line("Sun", "never sets, lowest " + Words.degrees(up.lowestDegrees())));
+        } else if (night.sun() instanceof Rising.AlwaysDown down) {
+            lines.add(new Line("Sun", "never rises, highest " + Words.degrees(down.highestDegrees())));
+        }
+        if (night.darkness() instanceof Darkness.Dark dark) {
+            lines.add(new Line(
+                    "Dark",
+                    Words.span(dark.interval(), zone) + ", "
+                            + Words.duration(dark.interval().duration())));
+        } else if (night.darkness() instanceof Darkness.NeverDark never) {
+            lines.add(new Line(
+                    "Least light", Words.clock(never.at(), zone) + ", sun " + Words.degrees(never.sunLowestDegrees())));
+        }
+        return lines;
+    }
+
+    /** Moonset, moonrise, how much is lit. */
+    public static List<Line> moon(Night night) {
+        ZoneId zone = night.zone();
+        List<Line> lines = new ArrayList<>();
+        String lit = Words.percent(night.moonPhase().illuminatedFraction()) + " lit, "
+                + (night.moonPhase().waxing() ? "waxing" : "waning");
+        if (night.moon() instanceof Rising.Crosses c) {
+            c.sets().ifPresent(t -> lines.add(new Line("Moonset", Words.clock(t, zone))));
+            c.rises().ifPresent(t -> lines.add(new Line("Moonrise", Words.clock(t, zone))));
+            lines.add(new Line("Moon", lit));
+        } else if (night.moon() instanceof Rising.AlwaysUp) {
+            lines.add(new Line("Moon", "up all night, " + lit));
+        } else {
+            lines.add(new Line("Moon", "down all night, " + lit));
+        }
+        return lines;
+    }
+
+    /** "hours 50 of 50, …": the parts of a score. */
+    public static String parts(NightScore s, String window, String subject, String circumstance) {
+        return window + " " + Math.round(s.hours()) + " of 50, " + subject + " " + Math.round(s.altitude())
+                + " of 25, " + circumstance + " " + Math.round(s.moon())
+                + " of 15; no forecast, so scaled to 100";
+    }
+}

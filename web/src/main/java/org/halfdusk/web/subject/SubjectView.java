@@ -1,0 +1,73 @@
+package org.halfdusk.web.subject;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+
+/** A subject on the pages: its words, its pictures, its tables. One for each, in the subject's own folder. */
+public interface SubjectView<N extends SubjectNight, P extends Plan> {
+    Subject subject();
+
+    Class<N> nightType();
+
+    Class<P> planType();
+
+    /** As a person calls it. */
+    String name();
+
+    /** One line for the choice of a subject. */
+    String about();
+
+    /** What the list of its nights shows, in a sentence; and the heads of the window's and the best's columns. */
+    ListHeads heads();
+
+    /** @param legend of the strips */
+    record ListHeads(String question, String legend, String window, String best) {}
+
+    NightWords words(N night);
+
+    NightStep night(P plan, Instant at, Theme theme, String address);
+
+    ExposeStep expose(P plan, Theme theme);
+
+    /** Time, aperture and ISO in one line for the step. */
+    default String exposeAnswer(P plan) {
+        return ReasonWords.line(plan.setting());
+    }
+
+    SequenceStep sequence(P plan);
+
+    String sequenceAnswer(P plan);
+
+    /** How many frames and how often, for the caption; empty where nothing is timed. */
+    String frames(P plan);
+
+    /** One plain sentence for the end of the caption. */
+    String verdict(P plan);
+
+    default List<Contact> contacts(N night) {
+        return List.of();
+    }
+
+    default Optional<Banner> banner(P plan) {
+        return Optional.empty();
+    }
+
+    /** What is written over the strip. */
+    List<NightStrip.Mark> marks(N night);
+
+    /** The first step's name and how the date is said. */
+    default String dayName() {
+        return "Night";
+    }
+
+    default String dateWords(N night) {
+        return "night of " + Words.longDate(night.date());
+    }
+}

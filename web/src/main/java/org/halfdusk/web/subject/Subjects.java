@@ -1,0 +1,118 @@
+package org.halfdusk.web.subject;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.springframework.stereotype.Component;
+
+/** The subjects' views, each asked through the types that are its own. */
+@Component
+public class Subjects {
+    private final Map<Subject, SubjectView<?, ?>> views = new EnumMap<>(Subject.class);
+
+    Subjects(List<SubjectView<?, ?>> found) {
+        found.forEach(v -> views.put(v.subject(), v));
+    }
+
+    private SubjectView<?, ?> of(Subject subject) {
+        return Optional.<SubjectView<?, ?>>ofNullable(views.get(subject)).orElseThrow();
+    }
+
+    /** A subject with what the pages say of a night. */
+    public Bound<?, ?> of(Subject subject, SubjectNight night) {
+        return bind(of(subject), night);
+    }
+
+    private static <N extends SubjectNight, P extends Plan> Bound<N, P> bind(
+            SubjectView<N, P> view, SubjectNight night) {
+        return new Bound<>(view, view.nightType().cast(night));
+    }
+
+    public String name(Subject subject) {
+        return of(subject).name();
+    }
+
+    public String about(Subject subject) {
+        return of(subject).about();
+    }
+
+    public SubjectView.ListHeads heads(Subject subject) {
+        return of(subject).heads();
+    }
+
+    public String dayName(Subject subject) {
+        return of(subject).dayName();
+    }
+
+    /** One of a list of subjects to choose from. */
+    public record Choice(String value, String name, String about, boolean selected) {}
+
+    public List<Choice> choices(Subject selected) {
+        return Arrays.stream(Subject.values())
+                .map(s -> new Choice(s.name(), name(s), about(s), s == selected))
+                .toList();
+    }
+
+    /** A view and a night of its subject. */
+    public record Bound<N extends SubjectNight, P extends Plan>(SubjectView<N, P> view, N night) {
+        public NightWords words() {
+            return view.words(night);
+        }
+
+        public String date() {
+            return view.dateWords(night);
+        }
+
+        public List<Contact> contacts() {
+            return view.contacts(night);
+        }
+
+        public List<NightStrip.Mark> marks() {
+            return view.marks(night);
+        }
+
+        private P plan(Plan plan) {
+            return view.planType().cast(plan);
+        }
+
+        public NightStep night(Plan plan, Instant at, Theme theme, String address) {
+            return view.night(plan(plan), at, theme, address);
+        }
+
+        public ExposeStep expose(Plan plan, Theme theme) {
+            return view.expose(plan(plan), theme);
+        }
+
+        public SequenceStep sequence(Plan plan) {
+            return view.sequence(plan(plan));
+        }
+
+        public String exposeAnswer(Plan plan) {
+            return view.exposeAnswer(plan(plan));
+        }
+
+        public String sequenceAnswer(Plan plan) {
+            return view.sequenceAnswer(plan(plan));
+        }
+
+        public String frames(Plan plan) {
+            return view.frames(plan(plan));
+        }
+
+        public String verdict(Plan plan) {
+            return view.verdict(plan(plan));
+        }
+
+        public Optional<Banner> banner(Plan plan) {
+            return view.banner(plan(plan));
+        }
+    }
+}
