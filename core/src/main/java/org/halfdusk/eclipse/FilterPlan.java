@@ -1,6 +1,7 @@
 package org.halfdusk.eclipse;
 
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import org.halfdusk.time.Interval;
 
@@ -13,7 +14,16 @@ import org.halfdusk.time.Interval;
  */
 public record FilterPlan(Optional<Interval> off) {
     public static FilterPlan of(SolarEclipse eclipse) {
-        return new FilterPlan(eclipse.type() == SolarEclipse.Type.TOTAL ? eclipse.central() : Optional.empty());
+        return new FilterPlan(
+                eclipse.type() == SolarEclipse.Type.TOTAL
+                        ? eclipse.central().flatMap(FilterPlan::wholeSeconds)
+                        : Optional.empty());
+    }
+
+    /** Times are said to the second, so the bare time begins on the next whole one and ends on the last. */
+    private static Optional<Interval> wholeSeconds(Interval central) {
+        Instant from = central.start().plusNanos(999_999_999).truncatedTo(ChronoUnit.SECONDS);
+        return Interval.between(from, central.end().truncatedTo(ChronoUnit.SECONDS));
     }
 
     /** Whether every lens, finder and eye must be filtered at a moment. */

@@ -14,6 +14,12 @@ public record HorizontalPosition(Altitude altitude, Azimuth azimuth, double dist
                 northEastUp.length());
     }
 
+    /** As it is seen: lifted by refraction in standard air. */
+    public HorizontalPosition apparent() {
+        return new HorizontalPosition(
+                Altitude.ofDegrees(Refraction.STANDARD.apparent(altitude.degrees())), azimuth, distance);
+    }
+
     /** The unit direction as north, east, up. */
     public Vector direction() {
         return Vector.ofSpherical(azimuth.radians(), altitude.radians(), 1);

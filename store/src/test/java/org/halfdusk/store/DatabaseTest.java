@@ -38,6 +38,7 @@ class DatabaseTest {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("half-dusk.db"));
                 Statement s = c.createStatement()) {
             for (String table : List.of(
+                    "shoot_wish",
                     "shoot_change",
                     "shoot_rig",
                     "shoot",

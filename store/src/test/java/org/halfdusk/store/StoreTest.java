@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Path;
+import java.sql.DriverManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -28,11 +29,14 @@ import org.halfdusk.optics.Sensor;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 import org.jooq.exception.IntegrityConstraintViolationException;
 import org.junit.jupiter.api.AfterEach;
@@ -92,10 +96,17 @@ class StoreTest {
         Shoot.ShootRig rig = new Shoot.ShootRig(
                 kits.add(CAMERA), kits.add(LENS), Optional.empty(), 18, Optional.empty(), Wishes.DEFAULT);
         return shoots.add(new Shoot(
-                Subject.MILKY_WAY, place, LocalDate.of(2027, 6, 4), "Core over the tower", rig, "", CLOCK.instant()));
+                Subject.MILKY_WAY,
+                place,
+                LocalDate.of(2027, 6, 4),
+                "Core over the tower",
+                rig,
+                SubjectWish.NONE,
+                "",
+                CLOCK.instant()));
     }
 
-    private Shoots.Outcome change(long id, ShootField field, String was, String value) {
+    private Shoots.Outcome change(long id, Field field, String was, String value) {
         return shoots.change(id, Map.of(field, new Shoots.Edit(was, value)));
     }
 
@@ -136,12 +147,47 @@ class StoreTest {
         assertInstanceOf(Shoots.Outcome.Saved.class, change(id, ShootField.TITLE, "First", "Second"));
     }
 
+    private static final WishField LENGTH = WishField.number("TRAILS_MINUTES", "length", "min", 1, 960, 120);
+
+    /** A wish of the subject is kept, noticed in a conflict and taken back like any other field. */
+    @Test
+    void wishesOfASubjectAreFieldsToo() {
+        long id = shoot();
+        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, LENGTH, "120", "90"));
+        assertEquals("90", shoots.find(id).orElseThrow().it().wish().text(LENGTH));
+        Shoots.Outcome.Conflict c = assertInstanceOf(Shoots.Outcome.Conflict.class, change(id, LENGTH, "120", "60"));
+        assertEquals("90", c.theirs());
+        close();
+        open();
+        assertEquals(90, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
+        long copy = shoots.duplicate(id).orElseThrow();
+        assertEquals(90, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
+        assertTrue(shoots.undo(id));
+        assertEquals(120, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(90, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
+    }
+
+    /** A file of the first version, without a table of wishes, is brought up to date and loses nothing. */
+    @Test
+    void aFileFromBeforeTheWishesIsUpgraded() throws Exception {
+        long id = shoot();
+        Shoot before = shoots.find(id).orElseThrow().it();
+        close();
+        try (var c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("half-dusk.db"));
+                var s = c.createStatement()) {
+            s.execute("DROP TABLE shoot_wish");
+            s.execute("DELETE FROM flyway_schema_history WHERE version = '2'");
+        }
+        open();
+        assertEquals(before, shoots.find(id).orElseThrow().it());
+    }
+
     @Test
     void undoTakesBackOneSaveAtATime() {
         long id = shoot();
         shoots.change(
                 id,
-                Map.of(
+                Map.<Field, Shoots.Edit>of(
                         ShootField.TITLE, new Shoots.Edit("Core over the tower", "A"),
                         ShootField.ISO, new Shoots.Edit("", "3200")));
         change(id, ShootField.TITLE, "A", "B");
@@ -206,7 +252,8 @@ class StoreTest {
         long id = shoot();
         assertThrows(
                 IntegrityConstraintViolationException.class,
-                () -> change(id, ShootField.PLACE, shoots.fields(id).getOrDefault(ShootField.PLACE, ""), "4711"));
+                () -> change(
+                        id, ShootField.PLACE, shoots.fields(id).getOrDefault(ShootField.PLACE.name(), ""), "4711"));
         assertEquals(0, shoots.undoable(id), "the refused change left no trace");
     }
 
@@ -233,7 +280,7 @@ class StoreTest {
         try {
             List<Callable<Boolean>> saves = IntStream.range(0, 80)
                     .<Callable<Boolean>>mapToObj(i -> () -> {
-                        String seen = shoots.fields(id).getOrDefault(ShootField.NOTES, "");
+                        String seen = shoots.fields(id).getOrDefault(ShootField.NOTES.name(), "");
                         return change(id, ShootField.NOTES, seen, "note " + i) instanceof Shoots.Outcome.Unknown;
                     })
                     .toList();

@@ -34,8 +34,8 @@ public record FireworksPlan(
     private static final double USUAL_APERTURE = 11;
     private static final int USUAL_ISO = 100;
 
-    /** Several shells side by side want about twice the width of one†. */
-    private static final double SIDE_BY_SIDE = 2;
+    /** Shells drift and stand side by side: one and a half times the width of one†. */
+    private static final double SIDE_BY_SIDE = 1.5;
 
     /** Air over the highest burst, and share of the frame for the ground below†. */
     private static final double AIR = 1.12;

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
@@ -32,6 +33,9 @@ public record LunarEclipseNight(
         NightScore score)
         implements AfterDark {
     private static final double FULL_ALTITUDE_DEGREES = 30;
+
+    /** Lower than this the air leaves little of an eclipsed Moon, degrees†. */
+    private static final double CLEAR_DEGREES = 3;
 
     /** The moments at which the Moon touches the shadow, and the middle. */
     public enum Name {
@@ -98,16 +102,20 @@ public record LunarEclipseNight(
                 .orElseGet(List::of);
     }
 
-    /** Greatest eclipse if it is seen; otherwise the seen part's moment nearest to it. */
+    /** Greatest eclipse if it is seen; otherwise the moment nearest to it with the Moon clear of the horizon. */
     @Override
     public Instant bestMoment() {
-        return eclipse.map(e -> main().map(w -> nearest(w, e.greatest()))
-                        .orElseGet(() -> seen().stream()
-                                .findFirst()
-                                .map(s -> nearest(s, e.greatest()))
-                                .orElse(e.greatest())))
+        return eclipse.map(e -> Stream.of(clear(windows), windows, clear(seen()), seen())
+                        .filter(spans -> !spans.isEmpty())
+                        .findFirst()
+                        .map(spans -> nearest(spans.get(0), e.greatest()))
+                        .orElse(e.greatest()))
                 .orElseGet(
                         () -> night.highest(Body.MOON, night.sunsetToSunrise()).at());
+    }
+
+    private List<Interval> clear(List<Interval> spans) {
+        return Interval.intersect(spans, night.above(Body.MOON, CLEAR_DEGREES));
     }
 
     private static Instant nearest(Interval span, Instant wished) {

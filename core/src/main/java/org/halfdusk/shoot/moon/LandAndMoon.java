@@ -9,19 +9,24 @@ import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.sky.Curve;
+import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 
 /**
- * How the light of the land compares with the Moon's: two exposures, the land's by an incident meter, the Moon's by the
- * f/11 rule with phase and air counted. One frame holds both while they differ by little.
+ * How the light of the land compares with the Moon's: two exposures, the land's two stops under an incident meter, as dusk
+ * looks, the Moon's by the f/11 rule with phase and air counted. One frame holds both while they differ by little.
  */
 public final class LandAndMoon {
-    /** A raw file's shadows can be lifted by so much, and its lights lowered by that, without much loss†, stops. */
-    public static final double MOON_BRIGHTER_BY_AT_MOST = 3;
+    /** Of a frame exposed between the two a raw file still gives both†, stops. */
+    public static final double MOON_BRIGHTER_BY_AT_MOST = 4;
 
-    public static final double MOON_DARKER_BY_AT_MOST = 1;
+    /** A Moon that is paler than the land still shows†, stops. */
+    public static final double MOON_DARKER_BY_AT_MOST = 2;
+
+    /** Dusk is to look like dusk: land is taken so many stops under what a meter says†. */
+    public static final double DUSK_STOPS = 2;
 
     /** Altitude at which a Moon is still low enough to be large beside a foreground, degrees†. */
     private static final double LOW_DEGREES = 2;
@@ -47,9 +52,14 @@ public final class LandAndMoon {
     }
 
     private static Pair at(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
-        double land = Daylight.meteredSeconds(Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays)), N, ISO);
-        double altitude = Math.max(0, sky.altitudeDegrees(Body.MOON, utDays));
+        double land = landSeconds(sky, utDays);
+        double altitude = Math.max(0, Refraction.STANDARD.apparent(sky.altitudeDegrees(Body.MOON, utDays)));
         return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, altitude, air));
+    }
+
+    private static double landSeconds(Sky sky, double utDays) {
+        double lux = Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays));
+        return Daylight.meteredSeconds(lux, N, ISO) / Math.pow(2, DUSK_STOPS);
     }
 
     /** Spans of an interval in which one exposure holds both; the Moon's altitude is not asked here. */
@@ -76,8 +86,7 @@ public final class LandAndMoon {
             Sky sky, Interval within, double phaseAngleDegrees, Extinction air, Instant nearestTo) {
         double moon = MoonExposure.seconds(N, ISO, phaseAngleDegrees, LOW_DEGREES, air);
         Curve land = Curve.of(
-                t -> Stops.between(
-                        Daylight.meteredSeconds(Daylight.lux(sky.altitudeDegrees(Body.SUN, t)), N, ISO), moon),
+                t -> Stops.between(landSeconds(sky, t), moon),
                 Moment.utDays(within.start()),
                 Moment.utDays(within.end()),
                 1.0 / 24);

@@ -63,9 +63,9 @@ public record MoonNight(
 
     /** The Moon passes straight behind an object of the foreground, seen from the tripod. */
     public record Alignment(ForegroundObject object, Night.Sighting moon) {
-        /** How far the Moon's centre stands over the object's top, degrees; negative: behind it. */
+        /** How far the Moon's centre, lifted by refraction, stands over the object's top, degrees; negative: behind it. */
         public double overTopDegrees() {
-            return moon.position().altitude().degrees() - object.topDegrees();
+            return moon.position().apparent().altitude().degrees() - object.topDegrees();
         }
     }
 
@@ -80,7 +80,7 @@ public record MoonNight(
                         .map(t -> new Meeting(e, t)))
                 .toList();
         List<Interval> windows = windows(night, phase);
-        Optional<Interval> main = windows.stream().max(Comparator.comparing(Interval::duration));
+        Optional<Interval> main = main(windows, meetings);
         Optional<Alignment> alignment =
                 main.flatMap(w -> alignment(night, site.place().objects(), w));
         Night.Sighting best = alignment
@@ -137,6 +137,26 @@ public record MoonNight(
         return Optional.of(Body.MOON);
     }
 
+    /** The window by the rise or set at equal light where there is one; otherwise the longest. */
+    @Override
+    public Optional<Interval> main() {
+        return main(windows, equalLight);
+    }
+
+    private static Optional<Interval> main(List<Interval> windows, List<Meeting> meetings) {
+        return suitable(meetings)
+                .flatMap(m -> windows.stream()
+                        .min(Comparator.comparing(
+                                w -> Duration.between(w.middle(), m.moon().at()).abs())))
+                .or(() -> windows.stream().max(Comparator.comparing(Interval::duration)));
+    }
+
+    private static Optional<Meeting> suitable(List<Meeting> meetings) {
+        return meetings.stream()
+                .filter(Meeting::suits)
+                .min(Comparator.comparing(m -> m.apart().abs()));
+    }
+
     /** What land and Moon want at a moment. */
     public LandAndMoon.Pair landAndMoon(Instant at) {
         return LandAndMoon.at(sky(), at, night.moonPhase().phaseAngleDegrees(), AIR);
@@ -144,9 +164,7 @@ public record MoonNight(
 
     /** A rise or set within twenty minutes of equal light. */
     public Optional<Meeting> suitable() {
-        return equalLight.stream()
-                .filter(Meeting::suits)
-                .min(Comparator.comparing(m -> m.apart().abs()));
+        return suitable(equalLight);
     }
 
     public Optional<SkyEvent> event(EventType type) {

@@ -39,7 +39,7 @@ public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, M
         MoonShot shot = MoonShot.of(
                 rig,
                 phase.phaseAngleDegrees(),
-                night.best().position().altitude().degrees(),
+                night.best().position().apparent().altitude().degrees(),
                 wishes,
                 support);
         return new MoonPlan(place, night, rig, aim, shot, betweenBrackets);
@@ -47,7 +47,7 @@ public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, M
 
     /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach. */
     private static Framing aim(MoonNight night, Rig rig) {
-        HorizontalPosition moon = night.best().position();
+        HorizontalPosition moon = night.best().position().apparent();
         double below = rig.shortFieldDegrees() / 6;
         double altitude = Math.max(-10, moon.altitude().degrees() - below);
         return new Framing(moon.azimuth(), Altitude.ofDegrees(altitude), 0);
@@ -106,8 +106,8 @@ public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, M
         return Block.frames(blocks()) / shot.bracket().size();
     }
 
-    /** Where the Moon stands and how it is lit while it crosses the frame. */
+    /** Where the Moon's centre is seen at a moment, refraction counted. */
     public HorizontalPosition moonAt(Instant at) {
-        return night.sky().at(Body.MOON, at);
+        return night.sky().at(Body.MOON, at).apparent();
     }
 }

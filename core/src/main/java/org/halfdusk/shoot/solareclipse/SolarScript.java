@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.CameraBuffer;
@@ -28,6 +27,9 @@ final class SolarScript {
 
     /** Beads and chromosphere are gone after a few seconds. */
     private static final Duration BEADS = Duration.ofSeconds(5);
+
+    /** A remote needs so long to set another time†. */
+    private static final Duration SETTING = Duration.ofMillis(600);
 
     /** A ring is taken every so often. */
     private static final Duration RING_CADENCE = Duration.ofSeconds(15);
@@ -162,10 +164,11 @@ final class SolarScript {
             run.add(up.get(i));
         }
         List<Frame> frames = new ArrayList<>();
+        Instant ready = from;
         while (!run.isEmpty()) {
             for (ShutterTime t : run) {
-                Setting setting = plan.setting(t);
-                Frame f = buffer.next(from, t, setting);
+                Frame f = buffer.next(ready, t, plan.setting(t));
+                ready = f.close().plus(SETTING);
                 if (f.close().isAfter(to)) {
                     return frames;
                 }

@@ -71,7 +71,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
         double sun = n.sky().at(Body.SUN, n.show().start()).altitude().degrees();
         return new NightWords(
                 "Show " + Words.span(n.show(), n.zone()),
-                "show " + Words.clock(n.show().start(), n.zone()) + ", " + moonShortly(n),
+                "show at " + Words.clock(n.show().start(), n.zone()),
                 sentence(n, sun),
                 sun > -6 ? "the sky is not dark yet" : sun > -12 ? "the sky is still blue" : moonShortly(n),
                 Words.wholeDegrees(sun),

@@ -18,37 +18,40 @@ public record Ground(String land, List<Shape> shapes) {
 
     private static final double STEP_DEGREES = 2;
 
-    /**
-     * @param halfWidth and halfHeight: what the picture shows about the axis, mm
-     * @param perMm drawing units for a mm on the sensor
-     */
-    public static Ground of(
-            Projection projection, List<ForegroundObject> objects, double halfWidth, double halfHeight, double perMm) {
-        Drawing d = new Drawing(projection, halfWidth, halfHeight, perMm);
+    public static Ground of(Scene scene, List<ForegroundObject> objects) {
+        Drawing d = new Drawing(scene);
         return new Ground(
                 d.land(), objects.stream().flatMap(o -> d.shape(o).stream()).toList());
     }
 
-    private record Drawing(Projection projection, double halfWidth, double halfHeight, double perMm) {
+    private record Drawing(Scene scene) {
+        private double halfWidth() {
+            return scene.halfWidthMm();
+        }
+
+        private double halfHeight() {
+            return scene.halfHeightMm();
+        }
+
         String x(double mm) {
-            return Numbers.tenths((halfWidth + Math.max(-3 * halfWidth, Math.min(3 * halfWidth, mm))) * perMm);
+            return Numbers.tenths(scene.x(Math.max(-3 * halfWidth(), Math.min(3 * halfWidth(), mm))));
         }
 
         String y(double mm) {
-            return Numbers.tenths((halfHeight - Math.max(-3 * halfHeight, Math.min(3 * halfHeight, mm))) * perMm);
+            return Numbers.tenths(scene.y(Math.max(-3 * halfHeight(), Math.min(3 * halfHeight(), mm))));
         }
 
         /** The horizon from left to right, then along the lower edge back. */
         String land() {
             StringBuilder path = new StringBuilder();
-            double middle = projection.framing().azimuth().degrees();
+            double middle = scene.projection().framing().azimuth().degrees();
             boolean inside = false;
             for (double turn = -80; turn <= 80; turn += STEP_DEGREES) {
-                Optional<Projection.Point> p = projection.of(azimuth(middle + turn), 0);
+                Optional<Projection.Point> p = scene.of(azimuth(middle + turn), 0);
                 if (p.isEmpty()) {
                     continue;
                 }
-                inside |= p.get().y() > -halfHeight;
+                inside |= p.get().y() > -halfHeight();
                 path.append(path.length() == 0 ? 'M' : 'L')
                         .append(x(p.get().x()))
                         .append(' ')
@@ -57,8 +60,8 @@ public record Ground(String land, List<Shape> shapes) {
             if (!inside || path.length() == 0) {
                 return "";
             }
-            String bottom = y(-3 * halfHeight);
-            return path + "L" + x(3 * halfWidth) + " " + bottom + "L" + x(-3 * halfWidth) + " " + bottom + "Z";
+            String bottom = y(-3 * halfHeight());
+            return path + "L" + x(3 * halfWidth()) + " " + bottom + "L" + x(-3 * halfWidth()) + " " + bottom + "Z";
         }
 
         private static Azimuth azimuth(double degrees) {
@@ -73,10 +76,10 @@ public record Ground(String land, List<Shape> shapes) {
             double[][] around = {{-half, -1}, {-half * 0.85, o.topDegrees()}, {half * 0.85, o.topDegrees()}, {half, -1}
             };
             for (double[] c : around) {
-                projection.of(azimuth(az + c[0]), Math.max(-89, c[1])).ifPresent(corners::add);
+                scene.of(azimuth(az + c[0]), Math.max(-89, c[1])).ifPresent(corners::add);
             }
-            Optional<Projection.Point> top = projection.of(o.azimuth(), o.topDegrees());
-            if (corners.size() < 4 || top.isEmpty() || Math.abs(top.get().x()) > halfWidth * 1.2) {
+            Optional<Projection.Point> top = scene.of(o.azimuth(), o.topDegrees());
+            if (corners.size() < 4 || top.isEmpty() || Math.abs(top.get().x()) > halfWidth() * 1.2) {
                 return Optional.empty();
             }
             StringBuilder path = new StringBuilder();
@@ -90,7 +93,7 @@ public record Ground(String land, List<Shape> shapes) {
                     path + "Z",
                     o.name(),
                     x(top.get().x()),
-                    y(Math.min(halfHeight * 0.9, top.get().y() + halfHeight * 0.04))));
+                    y(Math.min(halfHeight() * 0.9, top.get().y() + halfHeight() * 0.04))));
         }
     }
 }

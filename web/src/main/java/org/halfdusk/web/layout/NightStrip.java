@@ -41,6 +41,11 @@ public record NightStrip(
     public static final int HEIGHT = 60;
 
     private static final double WIDTH = 1000;
+    /** Half of the playhead's label and half of another, of the strip's width. */
+    private static final double COVERED = 50;
+
+    private static final double COVERED_SMALL = 190;
+
     private static final double FULL_WASH_MAGNITUDES = 3.5;
 
     /** Levels of 255 in a channel. */
@@ -55,7 +60,8 @@ public record NightStrip(
 
     public record Tick(String x, String text, boolean often) {}
 
-    public record Label(String x, String text) {}
+    /** @param near so near the playhead that its label covers it on a small screen */
+    public record Label(String x, String text, boolean near) {}
 
     /** @param minutes from the strip's start */
     public record Playhead(String x, String text, long minutes) {}
@@ -104,7 +110,7 @@ public record NightStrip(
                 windows,
                 programme(extras.blocks(), axis, scale),
                 large ? ticks(axis, zone, scale) : List.of(),
-                labels(extras.marks(), axis, scale, zone),
+                labels(extras, axis, scale, zone),
                 extras.playhead()
                         .map(p -> new Playhead(
                                 scale.percent(p),
@@ -247,10 +253,15 @@ public record NightStrip(
         return marks;
     }
 
-    private static List<Label> labels(List<Mark> marks, Interval axis, Scale scale, ZoneId zone) {
-        return marks.stream()
-                .filter(m -> axis.contains(m.at()))
-                .map(m -> new Label(scale.percent(m.at()), m.what() + " " + Words.clock(m.at(), zone)))
+    /** Those that the playhead's own label does not cover. */
+    private static List<Label> labels(Extras extras, Interval axis, Scale scale, ZoneId zone) {
+        double head = extras.playhead().map(scale::x).orElse(-WIDTH);
+        return extras.marks().stream()
+                .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)
+                .map(m -> new Label(
+                        scale.percent(m.at()),
+                        m.what() + " " + Words.clock(m.at(), zone),
+                        Math.abs(scale.x(m.at()) - head) < COVERED_SMALL))
                 .toList();
     }
 

@@ -27,9 +27,9 @@ public final class Words {
         return CLOCK.format(at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
     }
 
-    /** 00:20:14. */
+    /** 00:20:14, to the nearest second. */
     public static String clockSeconds(Instant at, ZoneId zone) {
-        return CLOCK_SECONDS.format(at.atZone(zone));
+        return CLOCK_SECONDS.format(at.plusMillis(500).atZone(zone));
     }
 
     /** 23:49 to 05:08. */
@@ -70,7 +70,10 @@ public final class Words {
     /** 23 min. */
     public static String minutes(Duration d) {
         double m = d.toSeconds() / 60.0;
-        return m < 1 ? d.toSeconds() + " s" : (m < 10 && m != Math.rint(m) ? tenths(m) : Math.round(m)) + " min";
+        if (m < 1) {
+            return d.toSeconds() + " s";
+        }
+        return (m < 3 ? plain(Math.round(m * 10) / 10.0) : Long.toString(Math.round(m))) + " min";
     }
 
     /** 4 min 57 s, 12 s. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Setting;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.sky.HorizontalPosition;
@@ -38,6 +39,7 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
             Circle soft,
             String time,
             String note,
+            String second,
             boolean now,
             boolean below) {}
 
@@ -58,7 +60,7 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
             highest = Math.max(highest, a);
             lowest = Math.min(lowest, a);
         }
-        double floor = Math.min(0, Math.max(-20, lowest));
+        double floor = lowest > 15 ? lowest - 10 : Math.min(0, Math.max(-20, lowest));
         List<Moon> moons = new ArrayList<>();
         Instant nearest = times.stream()
                 .min((a, b) -> Duration.between(a, at)
@@ -117,11 +119,7 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
         HorizontalPosition p = n.sky().at(Body.MOON, t);
         double x = 48 + i * (WIDTH - 96) / (MOONS - 1);
         double y = span.y(Math.max(span.floor(), p.altitude().degrees()));
-        LunarEclipsePlan.Step step = plan.at(t);
-        String note = settings
-                ? step.exposure().setting().shutter().label() + " ISO "
-                        + step.exposure().setting().iso()
-                : Words.degrees(p.altitude().degrees());
+        Setting setting = plan.at(t).exposure().setting();
         return new Moon(
                 Numbers.tenths(x),
                 Numbers.tenths(y),
@@ -129,7 +127,10 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
                 circle(s, s.umbra()),
                 circle(s, s.penumbra()),
                 Words.clock(t, zone),
-                note,
+                settings
+                        ? setting.shutter().label().replace(" s", "")
+                        : Words.degrees(p.altitude().degrees()),
+                settings ? "ISO " + setting.iso() : "",
                 now,
                 p.altitude().degrees() < -0.5);
     }

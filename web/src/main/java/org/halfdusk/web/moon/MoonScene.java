@@ -14,6 +14,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.web.layout.DiscDrawing;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.Scene;
 import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -27,31 +28,25 @@ import org.halfdusk.web.layout.Words;
  */
 public record MoonScene(
         String viewBox,
-        String width,
-        String height,
         String low,
         String high,
-        Box frame,
+        Scene.Box frame,
         String way,
         List<Moon> moons,
         Ground ground,
         String caption,
         String words) {
-    private static final double WIDTH = 860;
-    private static final double AROUND = 1.12;
     private static final Duration BEFORE_AFTER = Duration.ofMinutes(45);
     private static final Duration STEP = Duration.ofMinutes(1);
-
-    public record Box(String x, String y, String width, String height) {}
 
     /** @param faint shown for comparison only */
     public record Moon(DiscDrawing disc, String time, String textX, String textY, boolean faint) {}
 
     static MoonScene of(MoonPlan plan, Instant at, Theme theme) {
-        Projection projection = new Projection(plan.framing(), plan.rig().focalMm());
-        Projection.Point reach = projection.reach(plan.rig().camera().sensor());
-        View v = new View(
-                projection, reach.x() * AROUND, reach.y() * AROUND, plan.rig().focalMm());
+        Scene scene = Scene.of(
+                new Projection(plan.framing(), plan.rig().focalMm()),
+                plan.rig().camera().sensor());
+        View v = new View(scene);
         Sky sky = plan.night().sky();
         ZoneId zone = plan.night().zone();
         Instant best = plan.night().bestMoment();
@@ -67,19 +62,13 @@ public record MoonScene(
         String words = "Moon " + Words.percent(MoonDisc.at(sky, at).illuminatedFraction()) + " lit, "
                 + Words.clock(at, zone) + ", in a frame of " + field + ".";
         return new MoonScene(
-                "0 0 " + Numbers.tenths(WIDTH) + " " + Numbers.tenths(v.height()),
-                Numbers.tenths(WIDTH),
-                Numbers.tenths(v.height()),
+                scene.viewBox(),
                 theme.colour(SkyColours.of(sun, 0)),
                 theme.colour(SkyColours.of(sun - 4, 0)),
-                new Box(
-                        Numbers.tenths(v.x(-reach.x())),
-                        Numbers.tenths(v.y(reach.y())),
-                        Numbers.tenths(2 * reach.x() * v.perMm()),
-                        Numbers.tenths(2 * reach.y() * v.perMm())),
+                scene.frame(),
                 v.way(sky, best),
                 moons,
-                Ground.of(projection, plan.place().objects(), v.halfWidth(), v.halfHeight(), v.perMm()),
+                Ground.of(scene, plan.place().objects()),
                 field + " of sky, " + (plan.framing().upright() ? "upright" : "level") + ", facing "
                         + Words.degrees(plan.framing().azimuth().degrees())
                         + ". The dotted line is the moon's way; what stands before it is to scale.",
@@ -87,40 +76,24 @@ public record MoonScene(
     }
 
     /** From the sky to the drawing. */
-    private record View(Projection projection, double halfWidth, double halfHeight, double focalMm) {
-        double perMm() {
-            return WIDTH / 2 / halfWidth;
-        }
-
-        double height() {
-            return 2 * halfHeight * perMm();
-        }
-
-        double x(double mm) {
-            return (halfWidth + mm) * perMm();
-        }
-
-        double y(double mm) {
-            return (halfHeight - mm) * perMm();
-        }
-
+    private record View(Scene scene) {
         Optional<Projection.Point> seen(Sky sky, Instant t) {
-            return projection
-                    .of(sky.at(Body.MOON, t).direction())
-                    .filter(p -> Math.abs(p.x()) < halfWidth * 1.05 && Math.abs(p.y()) < halfHeight * 1.1);
+            return scene.projection()
+                    .of(sky.at(Body.MOON, t).apparent().direction())
+                    .filter(scene::holds);
         }
 
         Optional<Moon> moon(Sky sky, Instant t, ZoneId zone, boolean faint) {
             MoonDisc d = MoonDisc.at(sky, t);
             return seen(sky, t).map(p -> {
-                double radius = projection.across(d.diameterDegrees()) / 2 * perMm();
-                double x = x(p.x());
-                boolean right = x < WIDTH * 0.8;
+                double radius = scene.across(d.diameterDegrees()) / 2;
+                double x = scene.x(p.x());
+                boolean right = x < Scene.WIDTH * 0.8;
                 return new Moon(
-                        DiscDrawing.of(x, y(p.y()), radius, d.illuminatedFraction(), d.limbFromZenithDegrees()),
+                        DiscDrawing.of(x, scene.y(p.y()), radius, d.illuminatedFraction(), d.limbFromZenithDegrees()),
                         Words.clock(t, zone),
                         Numbers.tenths(right ? x + radius + 10 : x - radius - 54),
-                        Numbers.tenths(y(p.y()) + 5),
+                        Numbers.tenths(scene.y(p.y()) + 5),
                         faint);
             });
         }
@@ -132,10 +105,7 @@ public record MoonScene(
             for (Instant t = best.minus(BEFORE_AFTER); t.isBefore(end); t = t.plus(STEP)) {
                 Optional<Projection.Point> p = seen(sky, t);
                 if (p.isPresent()) {
-                    path.append(drawing ? 'L' : 'M')
-                            .append(Numbers.tenths(x(p.get().x())))
-                            .append(' ')
-                            .append(Numbers.tenths(y(p.get().y())));
+                    path.append(drawing ? 'L' : 'M').append(scene.point(p.get()));
                 }
                 drawing = p.isPresent();
             }

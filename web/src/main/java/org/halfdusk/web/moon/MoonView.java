@@ -75,9 +75,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     public NightWords words(MoonNight n) {
         ZoneId zone = n.zone();
         String heading = n.main().map(w -> Words.span(w, zone)).orElseGet(() -> Words.capital(shortly(n)));
-        String answer = n.main()
-                .map(w -> risesOrSets(n) + Words.minutes(w.duration()) + " of light alike")
-                .orElseGet(() -> shortly(n));
+        String answer =
+                n.main().map(w -> risesOrSets(n) + Words.minutes(w.duration())).orElseGet(() -> shortly(n));
         return new NightWords(
                 heading,
                 answer,
@@ -143,7 +142,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
 
     private static String whyNotMore(MoonNight n) {
         if (n.main().isEmpty()) {
-            return sentence(n);
+            return shortly(n);
         }
         return n.equalLight().stream()
                 .min((a, b) -> a.apart().abs().compareTo(b.apart().abs()))
@@ -308,8 +307,12 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         String air = s.airStops() < 0.1
                 ? ""
                 : "At "
-                        + Words.degrees(
-                                plan.night().best().position().altitude().degrees()) + " the air takes "
+                        + Words.degrees(plan.night()
+                                .best()
+                                .position()
+                                .apparent()
+                                .altitude()
+                                .degrees()) + " the air takes "
                         + Words.stops(s.airStops()) + " more, and haze is a guess. ";
         String limit = switch (s.limit()) {
             case MOTION ->

@@ -191,6 +191,15 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         return d.contacts().stream().map(c -> contact(c, d)).toList();
     }
 
+    /** Where the filter hangs on it, the second that it hangs on; never one outside totality. */
+    private static Instant shown(SolarEclipseDay.Contact c, SolarEclipseDay d) {
+        return switch (c.name()) {
+            case C2 -> d.filter().off().map(Interval::start).orElse(c.at());
+            case C3 -> d.filter().off().map(Interval::end).orElse(c.at());
+            default -> c.at();
+        };
+    }
+
     private static Contact contact(SolarEclipseDay.Contact c, SolarEclipseDay d) {
         boolean bare = d.filter().off().isPresent();
         String sun = c.visible()
@@ -209,7 +218,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
             case C3 -> "Third contact";
             case C4 -> "Fourth contact";
         };
-        return new Contact(name, Words.clockSeconds(c.at(), d.zone()), note, c.visible());
+        return new Contact(name, Words.clockSeconds(shown(c, d), d.zone()), note, c.visible());
     }
 
     @Override
@@ -269,7 +278,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 .map(c -> Table.Row.of(
                                 false,
                                 contact(c, d).name(),
-                                Words.clockSeconds(c.at(), d.zone()),
+                                Words.clockSeconds(shown(c, d), d.zone()),
                                 Words.degrees(c.sun().altitude().degrees()),
                                 Words.degrees(c.sun().azimuth().degrees()))
                         .to(address + "?at=" + c.at()))
@@ -355,8 +364,8 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
 
     private static Table.Row row(SolarExposure e, SolarEclipsePlan plan) {
         String because = "guide " + Words.plain(e.phase().q())
-                + (e.airStops() > 0.05 ? "; the air costs " + Words.stops(e.airStops()) : "")
-                + (e.motionPx() > 0.95 ? ", sun moves " + Words.tenths(e.motionPx()) + " px" : "")
+                + (e.airStops() > 0.05 ? ", air " + Words.stops(e.airStops()) : "")
+                + (e.motionPx() > 0.95 ? ", moves " + Words.tenths(e.motionPx()) + " px" : "")
                 + (e.tooLong() ? ": too long untracked" : "");
         return Table.Row.of(
                         e.phase() == EclipseGuide.Solar.CORONA_0_1_R,
@@ -451,7 +460,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
             return ReasonWords.line(plan.setting());
         }
         var times = all.stream().map(SolarExposure::shutter).sorted().toList();
-        return all.size() + " phases, " + times.get(0).label().replace(" s", "") + " to "
+        return times.get(0).label().replace(" s", "") + " to "
                 + times.get(times.size() - 1).label();
     }
 

@@ -75,7 +75,7 @@ public record SunsPicture(
         Duration before = Duration.between(e.partial().start(), begin);
         Duration after = Duration.between(end, e.partial().end());
         for (int i = 0; i < EACH_SIDE; i++) {
-            double x = 40 + i * 78;
+            double x = 36 + i * 70;
             suns.add(sun(day, e.partial().start().plus(before.multipliedBy(i).dividedBy(EACH_SIDE)), x, y(i), RADIUS));
             suns.add(sun(
                     day,
@@ -106,8 +106,8 @@ public record SunsPicture(
         double r = MIDDLE_RADIUS * (1 + radii);
         return new Ring(
                 Numbers.tenths(r),
-                Numbers.tenths(MIDDLE_X + r * 0.74 + 4),
-                Numbers.tenths(MIDDLE_Y - r * 0.74),
+                Numbers.tenths(MIDDLE_X + r * 0.74 + 6),
+                Numbers.tenths(MIDDLE_Y - r * 0.74 - 2),
                 Words.plain(radii) + " R");
     }
 
@@ -122,7 +122,7 @@ public record SunsPicture(
                 Numbers.tenths(near ? -d.up() * radius : 999),
                 Numbers.tenths(d.moonRadius() * radius),
                 Words.clock(t, day.zone()),
-                Numbers.tenths(y + radius + 17),
+                Numbers.tenths(radius == MIDDLE_RADIUS ? MIDDLE_Y + 2 * MIDDLE_RADIUS + 20 : y + radius + 17),
                 day.sky().at(Body.SUN, t).altitude().degrees() < -0.83);
     }
 

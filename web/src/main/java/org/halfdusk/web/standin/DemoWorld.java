@@ -65,11 +65,19 @@ public class DemoWorld {
     private void sowShoots(Stands at, long camera, Lenses through) {
         SubjectWish none = SubjectWish.NONE;
         sow(
+                Subject.MILKY_WAY,
+                at.tower(),
+                LocalDate.of(2027, 6, 4),
+                "Core over the watchtower",
+                rig(camera, through.fast(), 18),
+                none,
+                "Stand on the path below the wall; the tower's lamp is off since the restoration.");
+        sow(
                 Subject.FIREWORKS,
                 at.harbour(),
                 LocalDate.of(2027, 8, 15),
                 "Lantern night over the harbour",
-                rig(camera, through.standard(), 28),
+                rig(camera, through.standard(), 40),
                 none.with(FireworksPlanner.AZIMUTH, "128").with(FireworksPlanner.DISTANCE, "420"),
                 "Barge off the mole; the harbour master closes the steps at 21:30.");
         sow(
@@ -112,14 +120,6 @@ public class DemoWorld {
                 rig(camera, through.tele(), 400),
                 none,
                 "Filters packed twice. The keeper opens the yard at 08:00.");
-        sow(
-                Subject.MILKY_WAY,
-                at.tower(),
-                LocalDate.of(2027, 6, 4),
-                "Core over the watchtower",
-                rig(camera, through.fast(), 18),
-                none,
-                "Stand on the path below the wall; the tower's lamp is off since the restoration.");
     }
 
     private void sow(
@@ -161,10 +161,10 @@ public class DemoWorld {
                 "The light turns every 12 s: keep it out of long frames. Cliff edge to the north."));
         long sandbar = places.add(new Place(
                 "Sandbar, Vesper Isle",
-                Observer.of(35.9866, -3.0584, 1),
+                Observer.of(35.9861, -3.0588, 1),
                 MADRID,
                 21.4,
-                List.of(new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(121.4), 1840, 26)),
+                List.of(new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(119.4), 1840, 26)),
                 "Dry at low water only. Leave with the tide, not after it."));
         long harbour = places.add(new Place(
                 "Puerto Vela harbour wall, Vesper Isle",

@@ -70,9 +70,8 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     @Override
     public NightWords words(TrailsNight n) {
         String heading = n.main().map(w -> Words.span(w, n.zone())).orElseGet(() -> Words.capital(shortly(n)));
-        String answer = n.main()
-                .map(w -> Words.duration(w.duration()) + " dark" + (moonFree(n) ? ", no moon" : ", little moon"))
-                .orElseGet(() -> shortly(n));
+        String answer =
+                n.main().map(w -> Words.duration(w.duration()) + " dark").orElseGet(() -> shortly(n));
         return new NightWords(
                 heading,
                 answer,
@@ -207,9 +206,11 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         boolean dark = n.night().dark().stream().anyMatch(w -> w.contains(at));
         double towards = n.light().at(at).towards(plan.framing().direction()).magnitude();
         return new NightStep.At(
-                Words.tenths(towards) + " mag/arcsec² towards the frame",
+                "Sky " + Words.tenths(towards) + " mag/arcsec²",
                 usable
-                        ? "Inside the window: dark, the moon adds " + Words.tenths(Math.max(0, lift)) + " mag."
+                        ? "Inside the window: dark, "
+                                + (lift < 0.05 ? "no moonlight" : "the moon adds " + Words.tenths(lift) + " mag")
+                                + ". The brightness is that towards the frame."
                         : "Outside the window: "
                                 + (dark ? "the moon adds " + Words.tenths(lift) + " mag." : "the sun is not 18° down."),
                 List.of(ReasonWords.body("Sun", sky, Body.SUN, at), ReasonWords.body("Moon", sky, Body.MOON, at)));

@@ -129,7 +129,26 @@ class BrowserPathTest {
         go("/shoots/" + id + "/expose");
         assertThat(caption()).containsText("f/4");
         go("/shoots");
-        assertThat(page.locator("main li")).hasCount(2);
+        assertThat(page.locator("main li")).hasCount(8);
+    }
+
+    @Test
+    void fromASubjectToItsFrames() {
+        go("/shoots");
+        page.getByText("New shoot").first().click();
+        page.getByLabel(Pattern.compile("^Star trails")).check();
+        assertThat(page.locator("label[for=lens]")).containsText("15 mm");
+        page.locator("#place").selectOption(new SelectOption().setLabel("Salt Pans, Vesper Isle"));
+        page.locator(".offer button").first().click();
+        page.waitForURL(Pattern.compile(".*/shoots/\\d+/night.*"));
+        assertThat(page.locator("#title")).hasValue("Wheel over the windmill");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Sequence")))
+                .click();
+        assertThat(page.locator("aside")).containsText("79 frames of 90 s");
+        page.locator("#TRAILS_MINUTES").fill("60");
+        page.keyboard().press("Tab");
+        assertThat(page.locator("aside")).containsText("39 frames of 90 s");
+        assertThat(caption()).containsText("×39 every 91 s");
     }
 
     @Test
@@ -258,6 +277,19 @@ class BrowserPathTest {
                 "/shoots",
                 "/shoots/1/night",
                 "/shoots/1/expose",
+                "/shoots/1/sequence",
+                "/shoots/2/night",
+                "/shoots/2/expose",
+                "/shoots/4/night",
+                "/shoots/4/expose",
+                "/shoots/5/night",
+                "/shoots/5/expose",
+                "/shoots/6/night",
+                "/shoots/6/expose",
+                "/shoots/7/night",
+                "/shoots/7/expose",
+                "/shoots/7/sequence",
+                "/shoots/new",
                 "/places",
                 "/places/1",
                 "/kit",
@@ -290,7 +322,23 @@ class BrowserPathTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/nights", "/shoots/1/night", "/shoots/1/expose", "/shoots", "/places/1", "/kit/cameras/1"})
+    @ValueSource(
+            strings = {
+                "/nights",
+                "/shoots/1/night",
+                "/shoots/1/expose",
+                "/shoots/2/night",
+                "/shoots/2/expose",
+                "/shoots/4/night",
+                "/shoots/5/night",
+                "/shoots/6/expose",
+                "/shoots/7/night",
+                "/shoots/7/sequence",
+                "/shoots/new",
+                "/shoots",
+                "/places/1",
+                "/kit/cameras/1"
+            })
     void fieldStaysWithinTheRedChannel(String path) throws IOException {
         context.addCookies(List.of(new Cookie("theme", "field").setUrl(app.url("/"))));
         for (int[] size : new int[][] {{390, 844}, {1280, 800}}) {

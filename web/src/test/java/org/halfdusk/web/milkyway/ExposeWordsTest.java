@@ -1,4 +1,4 @@
-package org.halfdusk.web.expose;
+package org.halfdusk.web.milkyway;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -16,6 +16,7 @@ import org.halfdusk.optics.Sensor;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.subject.Because;
 import org.junit.jupiter.api.Test;
 
 /** Each reason of an exposure in words that hold its quantities. */
@@ -58,7 +59,7 @@ class ExposeWordsTest {
 
     @Test
     void theTimeOfTheBudget() {
-        ExposePage.Because why = ExposeWords.time(usual(Wishes.DEFAULT));
+        Because why = ExposeWords.time(usual(Wishes.DEFAULT));
         assertEquals("10 s", why.answer());
         has(why.reason(), "18 mm on 5.12 µm pixels moves a star at declination −23° by 1 px in 4.2 s.");
         has(why.reason(), "Your budget of 2.6 px is used up after 11.0 s");
@@ -67,15 +68,14 @@ class ExposeWordsTest {
 
     @Test
     void theTimeAtThePoleIsTheCamerasLongest() {
-        ExposePage.Because why = ExposeWords.time(plan(camera(25_600, false), WIDE, 89.9, 21.4, Wishes.DEFAULT));
+        Because why = ExposeWords.time(plan(camera(25_600, false), WIDE, 89.9, 21.4, Wishes.DEFAULT));
         assertEquals("30 s", why.answer());
         has(why.reason(), "30 s is the camera's longest (32.0 s real)");
     }
 
     @Test
     void aPinnedTimeSaysWhatTheBudgetWouldGive() {
-        ExposePage.Because why =
-                ExposeWords.time(usual(pins(OptionalDouble.of(25), OptionalDouble.empty(), OptionalInt.empty())));
+        Because why = ExposeWords.time(usual(pins(OptionalDouble.of(25), OptionalDouble.empty(), OptionalInt.empty())));
         assertEquals("25 s", why.answer());
         has(why.reason(), "You fixed this time (25.4 s real).");
         has(why.reason(), "would give 11.0 s");

@@ -68,33 +68,37 @@ class MilkyWayWordsTest {
     void theStripFitsTheNight() {
         MilkyWayNight m = isle("2027-06-04");
         Instant at = Instant.parse("2027-06-05T00:30:00Z");
-        NightStrip strip = NightStrip.large(m, Theme.DESK, at);
+        NightStrip strip = strip(m, Theme.DESK, at);
         assertTrue(strip.axis().contains(m.main().orElseThrow().start()));
         assertEquals("02:30", strip.playhead().orElseThrow().text());
         assertEquals(1, strip.windows().size());
         assertEquals(
                 List.of("sunset 21:25", "dark 23:13", "dawn begins 05:08", "sunrise 06:56"),
                 strip.labels().stream().map(NightStrip.Label::text).toList());
-        assertTrue(strip.core().startsWith("M") && !strip.core().contains("NaN"));
+        assertTrue(strip.followed().startsWith("M") && !strip.followed().contains("NaN"));
         assertTrue(strip.sky().contains("stop-color=\"#86a8c0\""));
-        assertFalse(NightStrip.large(m, Theme.FIELD, at).sky().contains("#86a8c0"));
+        assertFalse(strip(m, Theme.FIELD, at).sky().contains("#86a8c0"));
     }
 
     @Test
     void aPolarStripIsAWholeDay() {
         for (String date : List.of("2027-06-21", "2027-12-21")) {
             MilkyWayNight m = night(80, 25, date, "Europe/Oslo");
-            assertEquals(Duration.ofHours(24), NightStrip.axisOf(m.night()).duration());
-            NightStrip strip = NightStrip.large(m, Theme.DESK, m.bestMoment());
+            assertEquals(Duration.ofHours(24), m.night().axis().duration());
+            NightStrip strip = strip(m, Theme.DESK, m.bestMoment());
             assertTrue(strip.ticks().size() > 8);
         }
     }
 
     @Test
     void aNightInWhichTheClocksChangeKeepsItsOrder() {
-        NightStrip strip = NightStrip.large(isle("2027-10-30"), Theme.DESK, Instant.parse("2027-10-31T01:30:00Z"));
+        NightStrip strip = strip(isle("2027-10-30"), Theme.DESK, Instant.parse("2027-10-31T01:30:00Z"));
         // The hour from two to three comes twice.
         assertEquals(
                 2, strip.ticks().stream().filter(t -> t.text().equals("02:00")).count());
+    }
+
+    private static NightStrip strip(MilkyWayNight night, Theme theme, Instant at) {
+        return NightStrip.large(night, theme, at, NightStrip.marks(night.night()), List.of(), "words");
     }
 }

@@ -1,0 +1,166 @@
+package org.halfdusk.shoot.fireworks;
+
+import static org.halfdusk.shoot.Isle.isle;
+import static org.halfdusk.shoot.Isle.rig;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.ApertureReason;
+import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Wishes;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A town's show over a harbour, near and far. */
+class FireworksPlanTest {
+    private static final FireworksPlanner PLANNER = new FireworksPlanner();
+    private static final LocalDate AUGUST = LocalDate.of(2027, 8, 15);
+    private static final Rig FORTY = rig(Isle.STANDARD, 40);
+
+    private static FireworksPlan plan(Rig rig, SubjectWish wish) {
+        return (FireworksPlan)
+                PLANNER.plan(isle(), PLANNER.night(isle(), AUGUST, wish), rig, Optional.empty(), Wishes.DEFAULT, wish);
+    }
+
+    private static FireworksPlan usual() {
+        return plan(FORTY, SubjectWish.NONE);
+    }
+
+    private static SubjectWish at(double metres) {
+        return SubjectWish.NONE.with(FireworksPlanner.DISTANCE, Double.toString(metres));
+    }
+
+    /** 150 mm breaks at 180 m: from 420 m atan(180/420) = 23.2°; 81 to 165 m wide. */
+    @Test
+    void shellsToScale() {
+        Show show = usual().show();
+        assertEquals(23.2, show.breakDegrees(show.largest()), 0.05);
+        assertEquals(10.1, show.leastWidthDegrees(show.largest()), 0.1);
+        assertEquals(20.5, show.mostWidthDegrees(show.largest()), 0.1);
+        assertEquals(12.1, show.breakDegrees(show.smallest()), 0.05);
+    }
+
+    /** 420 m at 20 °C: 420 / 343.2 = 1.22 s. */
+    @Test
+    void soundLags() {
+        assertEquals(1.22, usual().show().soundLagSeconds(), 0.005);
+    }
+
+    @Test
+    void theUsualSetting() {
+        FireworksPlan plan = usual();
+        assertEquals("3.5 s", plan.setting().shutter().label());
+        assertEquals(11, plan.setting().fNumber());
+        assertEquals(100, plan.setting().iso());
+        assertTrue(plan.fNumber(FireworksPlan.Scene.FINALE) > plan.fNumber(FireworksPlan.Scene.BREAK));
+        assertTrue(plan.seconds(FireworksPlan.Scene.FINALE) < plan.seconds(FireworksPlan.Scene.SMOKE));
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {60, 150, 420, 2000, 12_000})
+    void theSuggestedViewHoldsTheLargestShell(double metres) {
+        FireworksPlan.View view = plan(FORTY, at(metres)).suggested();
+        Lens any = new Lens("any", 1, 5000, 2.8, 2.8, 22, 5.6);
+        FireworksPlan plan = plan(Rig.of(Isle.camera(true), any, Optional.empty(), view.focalMm()), at(metres));
+        assertEquals(view.upright(), plan.framing().upright());
+        assertTrue(plan.held(), metres + " m with " + view);
+    }
+
+    @Test
+    void tooLongALensCutsThem() {
+        assertFalse(plan(rig(Isle.STANDARD, 70), SubjectWish.NONE).held());
+        assertTrue(usual().held());
+    }
+
+    /** The common separation for 150 mm is 126 m. */
+    @ParameterizedTest
+    @CsvSource({"125,true", "127,false", "1,true"})
+    void nearerThanTheUsualSeparation(double metres, boolean near) {
+        assertEquals(near, plan(FORTY, at(metres)).show().tooNear());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"0", "-5", "50001", "", "far"})
+    void zeroDistanceIsRefusedByName(String typed) {
+        IllegalArgumentException e =
+                assertThrows(IllegalArgumentException.class, () -> FireworksPlanner.DISTANCE.normal(typed));
+        String said = String.valueOf(e.getMessage());
+        assertTrue(said.contains("distance to the launching site"), said);
+        assertTrue(said.contains("1 to 50000 m"), said);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"25:00", "half past ten", "", "22.30.1"})
+    void aStartThatIsNoTimeIsRefused(String typed) {
+        assertThrows(IllegalArgumentException.class, () -> FireworksPlanner.START.normal(typed));
+        assertEquals("09:05", FireworksPlanner.START.normal("9:05"));
+    }
+
+    @Test
+    void aLensThatOnlyStopsToEight() {
+        Lens old = new Lens("50 mm f/2 to f/8", 50, 50, 2, 2, 8, 5.6);
+        FireworksPlan plan = plan(rig(old, 50), SubjectWish.NONE);
+        assertEquals(8, plan.setting().fNumber());
+        assertInstanceOf(ApertureReason.OutOfReach.class, plan.aperture().reason());
+    }
+
+    @Test
+    void aShowAfterMidnightBelongsToTheNextDay() {
+        FireworksNight night = PLANNER.night(isle(), AUGUST, SubjectWish.NONE.with(FireworksPlanner.START, "00:15"));
+        assertEquals(
+                "2027-08-16T00:15+02:00[Europe/Madrid]",
+                night.show().start().atZone(Isle.MADRID).toString());
+        assertEquals(AUGUST, night.date());
+    }
+
+    @Test
+    void framesFillTheShowAndItsFinale() {
+        FireworksPlan plan = usual();
+        List<Block> blocks = plan.blocks();
+        assertEquals(
+                List.of(Block.Kind.TOWN, Block.Kind.SHOW, Block.Kind.FINALE),
+                blocks.stream().map(Block::kind).toList());
+        assertTrue(blocks.get(0).end().isBefore(plan.night().show().start()));
+        assertFalse(blocks.get(2).end().isAfter(plan.night().show().end()));
+        SubjectWish allFinale = SubjectWish.NONE.with(FireworksPlanner.FINALE, "60");
+        assertTrue(plan(FORTY, allFinale).blocks().stream().noneMatch(b -> b.kind() == Block.Kind.SHOW));
+    }
+
+    @Test
+    void aShowInDaylightScoresNothingAndTheMoonLittle() {
+        FireworksNight noon = PLANNER.night(isle(), AUGUST, SubjectWish.NONE.with(FireworksPlanner.START, "14:00"));
+        assertEquals(0, noon.score().total());
+        assertTrue(PLANNER.night(isle(), AUGUST, SubjectWish.NONE).score().total() > 80);
+    }
+
+    /** Sparks stay inside their radius sideways, and sink: the later, the lower. */
+    @Test
+    void sparksFlyOutAndSink() {
+        for (List<Sparks.Spot> way : Sparks.between(60, 0, 3)) {
+            Sparks.Spot last = way.get(way.size() - 1);
+            assertTrue(Math.abs(last.x()) <= 60);
+            assertTrue(last.y() < way.get(3).y() + 60);
+        }
+        double early = Sparks.between(60, 0, 1).stream()
+                .mapToDouble(w -> w.get(9).y())
+                .average()
+                .orElseThrow();
+        double late = Sparks.between(60, 0, 3).stream()
+                .mapToDouble(w -> w.get(9).y())
+                .average()
+                .orElseThrow();
+        assertTrue(late < early - 5);
+    }
+}

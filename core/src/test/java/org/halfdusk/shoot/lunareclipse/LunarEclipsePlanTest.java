@@ -1,0 +1,184 @@
+package org.halfdusk.shoot.lunareclipse;
+
+import static org.halfdusk.shoot.Isle.isle;
+import static org.halfdusk.shoot.Isle.minute;
+import static org.halfdusk.shoot.Isle.rig;
+import static org.halfdusk.shoot.Isle.site;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.eclipse.EarthShadow;
+import org.halfdusk.eclipse.LunarEclipse;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.reference.ReferenceTable;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Wishes;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The high eclipse of December 2029, the one of New Year's Eve 2028 that rises eclipsed, and one that is not seen. */
+class LunarEclipsePlanTest {
+    private static final LunarEclipsePlanner PLANNER = new LunarEclipsePlanner(ReferenceTable.EPHEMERIS);
+    private static final LocalDate HIGH = LocalDate.of(2029, 12, 20);
+    private static final LocalDate RISING = LocalDate.of(2028, 12, 31);
+    private static final Rig TELE = rig(Isle.TELE, 400);
+
+    private static LunarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish) {
+        return (LunarEclipsePlan)
+                PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), Wishes.DEFAULT, wish);
+    }
+
+    private static LunarEclipsePlan high() {
+        return plan(isle(), HIGH, SubjectWish.NONE);
+    }
+
+    @Test
+    void theHighEclipse() {
+        LunarEclipseNight night = high().night();
+        assertEquals(LunarEclipse.Type.TOTAL, night.eclipse().orElseThrow().type());
+        assertEquals(7, night.contacts().size());
+        assertTrue(night.contacts().stream().allMatch(LunarEclipseNight.Contact::visible));
+        assertEquals("23:42", minute(night.bestMoment()));
+        assertTrue(night.contacts().get(3).moon().altitude().degrees() > 60);
+        assertEquals(100, night.score().total());
+    }
+
+    @Test
+    void theOneThatRisesEclipsed() {
+        LunarEclipsePlan plan = plan(isle(), RISING, SubjectWish.NONE);
+        LunarEclipseNight night = plan.night();
+        List<Boolean> seen = night.contacts().stream()
+                .map(LunarEclipseNight.Contact::visible)
+                .toList();
+        assertEquals(List.of(false, false, false, false, true, true, true), seen);
+        assertTrue(night.sky().at(Body.MOON, night.bestMoment()).altitude().degrees() > 2.9);
+        for (Block b : plan.blocks()) {
+            for (Frame f : b.frames()) {
+                assertTrue(night.seen().get(0).contains(f.open())
+                        || !f.open().isBefore(night.seen().get(0).start()));
+            }
+        }
+        assertTrue(night.score().total() < 80);
+    }
+
+    @Test
+    void underTheHorizonThereIsNothingToTake() {
+        Site pacific = site(-15, -150, ZoneId.of("Pacific/Tahiti"));
+        LocalDate date = LocalDate.of(2029, 12, 20);
+        LunarEclipsePlan plan = plan(pacific, date, SubjectWish.NONE);
+        // Noon to noon there: greatest falls into the afternoon of the 20th, with the Moon down.
+        assertTrue(plan.night().eclipse().isPresent());
+        assertTrue(plan.night().seen().isEmpty());
+        assertTrue(plan.blocks().isEmpty());
+        assertEquals(0, plan.night().score().total());
+        assertFalse(PLANNER.dates(pacific, date.minusDays(1), 1).contains(date));
+    }
+
+    @Test
+    void aNightWithoutEclipseStillAnswers() {
+        LunarEclipsePlan plan = plan(isle(), HIGH.plusDays(3), SubjectWish.NONE);
+        assertTrue(plan.night().eclipse().isEmpty());
+        assertTrue(plan.course().isEmpty());
+        assertTrue(plan.blocks().isEmpty());
+        assertEquals(
+                LunarEclipsePlan.Phase.FULL, plan.at(plan.night().bestMoment()).phase());
+    }
+
+    /** Lit part until 78 %, then the shadow: nine stops and more between full and totality. */
+    @Test
+    void exposureAlongTheCourse() {
+        LunarEclipsePlan plan = high();
+        List<LunarEclipsePlan.Step> course = plan.course();
+        assertEquals(LunarEclipsePlan.Phase.FULL, course.get(0).phase());
+        assertEquals(LunarEclipsePlan.Phase.PENUMBRA, course.get(1).phase());
+        for (LunarEclipsePlan.Step s : course) {
+            boolean shadow = s.umbralMagnitude() >= LunarEclipsePlan.SWITCH_MAGNITUDE;
+            assertEquals(shadow, s.phase() == LunarEclipsePlan.Phase.SHADOW, "at " + s.umbralMagnitude());
+        }
+        double full = course.get(0).exposure().q();
+        double total = plan.at(plan.night().bestMoment()).exposure().q();
+        assertEquals(13, full - total, 1e-9);
+    }
+
+    @Test
+    void isoRisesOnlyAfterTimeAndApertureAreSpent() {
+        for (String mount : List.of("FIXED", "LUNAR_RATE")) {
+            for (String danjon : List.of("0", "1", "2", "3", "4")) {
+                SubjectWish wish = SubjectWish.NONE
+                        .with(LunarEclipsePlanner.MOUNT, mount)
+                        .with(LunarEclipsePlanner.DANJON, danjon);
+                for (LunarEclipsePlan.Step s : plan(isle(), HIGH, wish).course()) {
+                    LunarExposure e = s.exposure();
+                    double t = e.setting().shutter().realSeconds();
+                    assertTrue(t <= e.limitSeconds() * 1.011, "time " + t + " over " + e.limitSeconds());
+                    if (e.setting().iso() > 100) {
+                        assertEquals(TELE.widestAperture(), e.setting().fNumber(), 1e-9);
+                        assertTrue(t > e.limitSeconds() / 1.6, "time left: " + t + " of " + e.limitSeconds());
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void aFollowingMountKeepsIsoLow() {
+        SubjectWish followed = SubjectWish.NONE.with(LunarEclipsePlanner.MOUNT, "LUNAR_RATE");
+        int fixed = high().setting().iso();
+        int low = plan(isle(), HIGH, followed).setting().iso();
+        assertTrue(low * 8 <= fixed, low + " against " + fixed);
+    }
+
+    /** Danjon's scale spans eight stops: where ISO may rise for it, the exposure follows stop by stop. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2, 3, 4})
+    void totalityByDanjon(int danjon) {
+        SubjectWish wish = SubjectWish.NONE.with(LunarEclipsePlanner.DANJON, Integer.toString(danjon));
+        assertEquals(
+                2 * danjon - 9,
+                plan(isle(), HIGH, wish)
+                        .at(high().night().bestMoment())
+                        .exposure()
+                        .q());
+    }
+
+    @Test
+    void framesKeepTheirOrderAndNeverOverlap() {
+        List<Frame> frames =
+                high().blocks().stream().flatMap(b -> b.frames().stream()).toList();
+        for (int i = 1; i < frames.size(); i++) {
+            assertFalse(frames.get(i).open().isBefore(frames.get(i - 1).close()));
+        }
+        assertTrue(frames.size() > 80);
+    }
+
+    /** The shadow's place beside the Moon has the separation that the contacts are computed from, seen from anywhere. */
+    @Test
+    void theBiteIsAsDeepAsTheMagnitude() {
+        LunarEclipsePlan plan = high();
+        LunarEclipseNight night = plan.night();
+        for (LunarEclipsePlan.Step s : plan.course()) {
+            EarthShadow.Seen seen = night.shadow().seenFrom(night.sky(), s.at());
+            double magnitude = (seen.umbra() + 1 - Math.hypot(seen.right(), seen.up())) / 2;
+            assertEquals(s.umbralMagnitude(), magnitude, 0.002);
+        }
+    }
+
+    @Test
+    void theComingOnesInOrder() {
+        List<LocalDate> dates = PLANNER.dates(isle(), LocalDate.of(2028, 1, 1), 6);
+        assertEquals(6, dates.size());
+        assertTrue(dates.contains(RISING));
+        assertEquals(dates.stream().sorted().toList(), dates);
+    }
+}

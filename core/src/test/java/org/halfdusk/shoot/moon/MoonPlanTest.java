@@ -1,0 +1,222 @@
+package org.halfdusk.shoot.moon;
+
+import static org.halfdusk.shoot.Isle.minute;
+import static org.halfdusk.shoot.Isle.rig;
+import static org.halfdusk.shoot.Isle.site;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.light.Daylight;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.EventType;
+import org.halfdusk.time.Interval;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The full moon of 18 July 2027 behind a lighthouse, and Moons that do not suit. */
+class MoonPlanTest {
+    private static final MoonPlanner PLANNER = new MoonPlanner();
+    private static final ForegroundObject LIGHT =
+            new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(119.4), 1840, 26);
+    private static final Site SANDBAR = site(35.9861, -3.0588, Isle.MADRID, LIGHT);
+    private static final LocalDate FULL = LocalDate.of(2027, 7, 18);
+    private static final Rig TELE = rig(Isle.TELE, 400);
+
+    private static MoonPlan plan(Site site, LocalDate date, Rig rig, Wishes wishes, SubjectWish wish) {
+        return (MoonPlan) PLANNER.plan(site, PLANNER.night(site, date, wish), rig, Optional.empty(), wishes, wish);
+    }
+
+    private static MoonPlan usual() {
+        return plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, SubjectWish.NONE);
+    }
+
+    @Test
+    void theFullMoonRisesAtEqualLight() {
+        MoonNight night = usual().night();
+        MoonNight.Meeting meeting = night.suitable().orElseThrow();
+        assertEquals(EventType.MOONRISE, meeting.moon().type());
+        assertEquals("21:35", minute(meeting.moon().at()));
+        assertTrue(meeting.apart().abs().toMinutes() < 20);
+        Interval window = night.main().orElseThrow();
+        assertTrue(window.start().isAfter(meeting.moon().at()));
+        assertTrue(window.duration().toMinutes() >= 5 && window.duration().toMinutes() <= 30);
+        assertTrue(night.score().total() > 90);
+    }
+
+    @Test
+    void fiveDaysBeforeNothingIsAlike() {
+        MoonNight night = PLANNER.night(SANDBAR, FULL.minusDays(6), SubjectWish.NONE);
+        assertTrue(night.main().isEmpty());
+        assertEquals(MoonNight.Obstacle.OTHER_LIGHT, night.obstacle().orElseThrow());
+        assertEquals(0, night.score().total());
+    }
+
+    @Test
+    void itPassesBehindTheLighthouse() {
+        MoonNight.Alignment a = usual().night().alignment().orElseThrow();
+        assertEquals(0, a.moon().position().azimuth().turnTo(LIGHT.azimuth()), 0.1);
+        assertTrue(Math.abs(a.overTopDegrees()) < 0.3, "over the top: " + a.overTopDegrees());
+    }
+
+    @Test
+    void withinAWindowNeitherIsFarBrighter() {
+        MoonNight night = usual().night();
+        Interval w = night.main().orElseThrow();
+        for (Instant t = w.start(); t.isBefore(w.end()); t = t.plusSeconds(60)) {
+            double brighter = night.landAndMoon(t).moonBrighterBy();
+            assertTrue(brighter >= -2.01 && brighter <= 4.01, t + ": " + brighter);
+        }
+    }
+
+    /** 400 mm on 3.77 µm pixels: 7.5 px/s. */
+    @Test
+    void motionOfTheFieldsExample() {
+        Camera fine = new Camera(
+                "APS-C 26 MP",
+                new Sensor(23.5, 15.6, 6233, 4138),
+                100,
+                12_800,
+                1 / 8000.0,
+                30,
+                true,
+                26,
+                11,
+                40,
+                100,
+                300,
+                150);
+        Rig rig = Rig.of(fine, Isle.TELE, Optional.empty(), 400);
+        double px = MoonShot.SPEED_ARCSEC_PER_SECOND / rig.pixelScaleArcsec();
+        assertEquals(7.5, px, 0.05);
+    }
+
+    /** Image diameter about f/110, 29.4′ to 34.1′. */
+    @Test
+    void sizeOnTheSensor() {
+        MoonPlan plan = usual();
+        assertTrue(plan.diameterDegrees() * 60 > 29.3 && plan.diameterDegrees() * 60 < 34.1);
+        MoonPlan.Disc disc = plan.disc(TELE);
+        assertEquals(400 / 110.0, disc.millimetres(), 0.25);
+        assertEquals(disc.millimetres() / 35.9 * 7008, disc.pixels(), 1);
+        assertEquals(disc.millimetres() / 23.9, disc.shareOfHeight(), 1e-9);
+    }
+
+    @Test
+    void timeStaysUnderTheLimitAndIsoMakesUp() {
+        MoonShot shot = usual().shot();
+        assertEquals(MoonShot.Limit.LONG_LENS, shot.limit());
+        assertFalse(shot.overLimit());
+        assertTrue(shot.iso() > 400);
+        assertTrue(Math.abs(shot.stopsOff()) < 0.35);
+        assertEquals(3, shot.bracket().size());
+        assertEquals(
+                2,
+                Stops.between(
+                        shot.bracket().get(2).realSeconds(),
+                        shot.bracket().get(0).realSeconds()),
+                0.1);
+    }
+
+    @Test
+    void inTheHandTheFocalLengthLimits() {
+        SubjectWish hand = SubjectWish.NONE.with(MoonPlanner.SUPPORT, "HAND");
+        MoonShot shot = plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, hand).shot();
+        assertEquals(MoonShot.Limit.HAND, shot.limit());
+        assertEquals(1 / 400.0, shot.limitSeconds(), 1e-4);
+        assertTrue(shot.shutter().realSeconds() <= 1 / 400.0 * 1.2);
+    }
+
+    @Test
+    void aHighMoonNeedsNoMoreThanTheRule() {
+        Wishes f11 = new Wishes(
+                2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), OptionalDouble.of(11), OptionalInt.of(100));
+        MoonShot shot = MoonShot.of(TELE, 0, 60, f11, Support.TRIPOD);
+        assertEquals("1/100 s", shot.shutter().label());
+        assertEquals(0, shot.airStops(), 1e-9);
+    }
+
+    @Test
+    void bracketsFollowTheWindow() {
+        MoonPlan plan = usual();
+        Interval w = plan.night().main().orElseThrow();
+        Block block = plan.blocks().get(0);
+        assertEquals(Block.Kind.BRACKETS, block.kind());
+        assertEquals(w.start(), block.start());
+        assertTrue(block.frames().get(block.frames().size() - 3).open().isBefore(w.end()));
+        assertEquals(0, block.frames().size() % 3);
+    }
+
+    /** The Moon rises later each day, so once a lunation a night has no rise (or no set). */
+    @Test
+    void aNightWithoutMoonriseSaysSo() {
+        boolean found = false;
+        for (int i = 0; i < 31 && !found; i++) {
+            MoonNight night = PLANNER.night(SANDBAR, FULL.plusDays(i), SubjectWish.NONE);
+            found = night.event(EventType.MOONRISE).isEmpty();
+            assertFalse(found && night.events().isEmpty());
+        }
+        assertTrue(found);
+    }
+
+    @Test
+    void inThePolarNightItMayNeitherRiseNorSet() {
+        Site north = site(80, 15, ZoneId.of("UTC"));
+        boolean circling = false;
+        boolean down = false;
+        for (int i = 0; i < 28; i++) {
+            MoonPlan plan = plan(north, LocalDate.of(2027, 12, 5).plusDays(i), TELE, Wishes.DEFAULT, SubjectWish.NONE);
+            Optional<MoonNight.Obstacle> o = plan.night().obstacle();
+            circling |= o.equals(Optional.of(MoonNight.Obstacle.NEITHER_RISES_NOR_SETS));
+            down |= o.equals(Optional.of(MoonNight.Obstacle.DOWN))
+                    && plan.blocks().isEmpty();
+        }
+        assertTrue(circling && down);
+    }
+
+    /** Job figures: sun 0° 700 lux, −6° 3.4, −12° 0.008. */
+    @ParameterizedTest
+    @CsvSource({"0,700", "-6,3.4", "-12,0.008", "-30,0.0007"})
+    void lightOfTheLand(double sun, double lux) {
+        assertEquals(lux, Daylight.lux(sun), 0.001 * lux);
+    }
+
+    /** 250 N²/(E·S): 700 lux at f/11 and ISO 100 asks for 0.43 s. */
+    @Test
+    void meteredLand() {
+        assertEquals(0.432, Daylight.meteredSeconds(700, 11, 100), 0.001);
+        assertEquals(
+                Daylight.meteredSeconds(700, 11, 100) / 4,
+                LandAndMoon.at(SANDBAR.sky(), sunAtHorizon(), 0, Extinction.CLEAR)
+                        .landSeconds(),
+                0.01);
+    }
+
+    private static Instant sunAtHorizon() {
+        Instant t = Instant.parse("2027-07-18T19:00:00Z");
+        while (SANDBAR.sky().at(Body.SUN, t).altitude().degrees() > 0) {
+            t = t.plusSeconds(5);
+        }
+        return t;
+    }
+}

@@ -1,0 +1,196 @@
+package org.halfdusk.shoot.trails;
+
+import static org.halfdusk.shoot.Isle.isle;
+import static org.halfdusk.shoot.Isle.minute;
+import static org.halfdusk.shoot.Isle.rig;
+import static org.halfdusk.shoot.Isle.site;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Star;
+import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.ApertureReason;
+import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.Sky;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Star trails on the made-up isle in January 2027, and where the sky is otherwise. */
+class TrailsPlanTest {
+    private static final TrailsPlanner PLANNER = new TrailsPlanner();
+    private static final LocalDate JANUARY = LocalDate.of(2027, 1, 8);
+    private static final Rig FIFTEEN = rig(Isle.WIDE, 15);
+
+    private static TrailsPlan plan(Site site, LocalDate date, Rig rig, Wishes wishes, SubjectWish wish) {
+        TrailsNight night = PLANNER.night(site, date, wish);
+        return (TrailsPlan) PLANNER.plan(site, night, rig, Optional.empty(), wishes, wish);
+    }
+
+    private static TrailsPlan usual() {
+        return plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE);
+    }
+
+    /** The drawing's night: dark from 19:38 or so to dawn, no moon after sunset's thin one. */
+    @Test
+    void theNightOfEighthJanuary() {
+        TrailsNight night = usual().night();
+        assertEquals("19:46", minute(night.main().orElseThrow().start()));
+        assertEquals("06:52", minute(night.main().orElseThrow().end()));
+        assertEquals(167, night.turningDegrees(), 1);
+        assertEquals(100, night.score().total());
+        assertTrue(night.obstacle().isEmpty());
+    }
+
+    /** ⌊(7200 − 90)/91⌋ + 1 = 79 frames; 78 · 91 + 90 s at 15.041° an hour = 30.0°. */
+    @Test
+    void framesAndArcByTheFieldsRule() {
+        FrameRun run = usual().run().orElseThrow();
+        assertEquals(79, run.frames());
+        assertEquals(30.0, run.arcDegrees(), 0.05);
+        assertEquals(91, run.timerIntervalSeconds());
+        assertEquals(80 * 34, usual().megabytes(), 1e-9);
+    }
+
+    /** 1 s at 15 mm on 5.12 µm: 15 · 72.9 µm/s / 5.12 = 0.21 px at the equator on axis, more in the corner. */
+    @Test
+    void aShortGapHidesBehindAStar() {
+        assertEquals(0.3, usual().widestGapPx().orElseThrow(), 0.1);
+        assertFalse(usual().gapShows());
+        TrailsPlan slow =
+                plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE.with(TrailsPlanner.GAP, "20"));
+        assertTrue(slow.gapShows());
+    }
+
+    @Test
+    void theProgrammeStaysInTheWindowAndEndsWithTheCapOn() {
+        TrailsPlan plan = usual();
+        List<Block> blocks = plan.blocks();
+        assertEquals(
+                List.of(Block.Kind.TRAILS, Block.Kind.DARK_FRAME),
+                blocks.stream().map(Block::kind).toList());
+        assertTrue(plan.night().main().orElseThrow().contains(blocks.get(0).start()));
+        assertFalse(
+                blocks.get(0).end().isAfter(plan.night().span().orElseThrow().end()));
+        assertEquals(plan.exposure().shutter(), blocks.get(1).frames().get(0).shutter());
+        assertTrue(blocks.get(1).start().isAfter(blocks.get(0).end()));
+    }
+
+    @Test
+    void exposureFollowsTheSkysGlow() {
+        TrailsExposure e = usual().exposure();
+        assertEquals("90 s", e.shutter().label());
+        assertEquals(4, e.fNumber());
+        assertEquals(0.14, e.sky().histogramPosition(), 0.02);
+        assertTrue(e.stopsUnderGlow() > 2);
+        // At the limit itself the sky stands a third across: the same model turned round.
+        assertEquals(
+                TrailsExposure.GLOW_LIMIT,
+                new org.halfdusk.exposure.SkyExposure(e.skyBrightness(), 4, e.glowLimitSeconds(), e.iso())
+                        .histogramPosition(),
+                1e-9);
+    }
+
+    @Test
+    void aCitySkyShortensTheFrame() {
+        Site city = site(40.4, -3.7, Isle.MADRID, 17.0);
+        TrailsExposure e =
+                plan(city, JANUARY, FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE).exposure();
+        assertEquals(TrailsExposure.TimeReason.SKY_GLOW, e.timeReason());
+        assertTrue(e.shutter().realSeconds() < 90, e.shutter().label());
+        assertTrue(e.stopsUnderGlow() > -0.1);
+    }
+
+    @Test
+    void withoutBulbTheCamerasLongest() {
+        Rig rig = Rig.of(Isle.camera(false), Isle.WIDE, Optional.empty(), 15);
+        TrailsExposure e =
+                plan(isle(), JANUARY, rig, Wishes.DEFAULT, SubjectWish.NONE).exposure();
+        assertEquals("30 s", e.shutter().label());
+        assertEquals(TrailsExposure.TimeReason.LONGEST_OF_CAMERA, e.timeReason());
+    }
+
+    @Test
+    void aLensThatCannotOpenThatFarSaysSo() {
+        Wishes wide = new Wishes(
+                2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), OptionalDouble.of(2), OptionalInt.empty());
+        TrailsExposure e =
+                plan(isle(), JANUARY, FIFTEEN, wide, SubjectWish.NONE).exposure();
+        assertEquals(4, e.fNumber());
+        assertInstanceOf(ApertureReason.OutOfReach.class, e.aperture().reason());
+    }
+
+    /** The pole's altitude is the latitude; from the south it is the southern one. */
+    @ParameterizedTest
+    @CsvSource({"35.95,0,35.95", "-33.9,180,33.9", "0,0,0", "78,0,78"})
+    void thePoleAboveTheHorizon(double latitude, double azimuth, double altitude) {
+        TrailsNight night = PLANNER.night(site(latitude, 18, ZoneId.of("UTC")), JANUARY, SubjectWish.NONE);
+        assertEquals(azimuth, night.pole().azimuth().degrees());
+        assertEquals(altitude, night.pole().altitude().degrees(), 1e-9);
+    }
+
+    @Test
+    void theWideFrameHoldsPoleAndGround() {
+        TrailsPlan plan = usual();
+        assertTrue(plan.poleInFrame().isPresent());
+        double lower = plan.framing().altitude().degrees() - plan.rig().shortFieldDegrees() / 2;
+        assertTrue(lower < 0, "the lower edge stands at " + lower);
+    }
+
+    @Test
+    void noWindowNoFrames() {
+        Site north = site(60, 25, ZoneId.of("Europe/Helsinki"));
+        TrailsPlan june = plan(north, LocalDate.of(2027, 6, 21), FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE);
+        assertEquals(TrailsNight.Obstacle.NEVER_DARK, june.night().obstacle().orElseThrow());
+        assertTrue(june.blocks().isEmpty());
+        assertTrue(june.run().isEmpty());
+
+        TrailsPlan fullMoon = plan(isle(), LocalDate.of(2027, 1, 22), FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE);
+        assertEquals(TrailsNight.Obstacle.MOON, fullMoon.night().obstacle().orElseThrow());
+        SubjectWish more = SubjectWish.NONE.with(TrailsPlanner.MOONLIGHT, "6");
+        assertTrue(plan(isle(), LocalDate.of(2027, 1, 22), FIFTEEN, Wishes.DEFAULT, more)
+                .run()
+                .isPresent());
+    }
+
+    @Test
+    void oneLongFrameIsBrighterByTheRatioOfTimes() {
+        TrailsPlan plan = usual();
+        double long1 = plan.oneLongFrame().orElseThrow().exposureLuxSeconds();
+        double one = plan.exposure().sky().exposureLuxSeconds();
+        assertEquals(plan.run().orElseThrow().durationSeconds() / 90, long1 / one, 1e-6);
+    }
+
+    /** A star followed for an hour by turning about the pole is where the sky itself has it: within 1′ (airless, precessed). */
+    @Test
+    void turningAboutThePoleIsWhatTheSkyDoes() {
+        Sky sky = isle().sky();
+        Instant start = Instant.parse("2027-01-08T19:00:00Z");
+        for (String name : List.of("Capella", "Vega", "Sirius", "Polaris")) {
+            Star star = StarCatalogue.instance().named(name).orElseThrow();
+            Vector first = sky.at(star, start).direction();
+            Vector later = sky.at(star, start.plus(Duration.ofHours(1))).direction();
+            double angle = 3600 * 7.292115e-5;
+            Vector turned = StarArcs.turned(first, Math.toRadians(35.95), angle);
+            assertEquals(0, Math.toDegrees(turned.separationRad(later)) * 60, 1, name);
+        }
+    }
+}
