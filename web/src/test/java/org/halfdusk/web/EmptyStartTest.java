@@ -30,10 +30,10 @@ class EmptyStartTest {
             assertTrue(app.get("/shoots").body().contains("No shoots yet"));
             assertTrue(app.get("/kit").body().contains("None yet."));
             assertEquals(302, app.post("/demo", Map.of()).statusCode());
-            assertEquals(4, app.bean(Places.class).list().size());
+            assertEquals(5, app.bean(Places.class).list().size());
             app.bean(Places.class).delete(4);
             app.post("/demo", Map.of());
-            assertEquals(3, app.bean(Places.class).list().size(), "what was deleted stays deleted");
+            assertEquals(4, app.bean(Places.class).list().size(), "what was deleted stays deleted");
         }
     }
 

@@ -100,7 +100,7 @@ class SubjectPagesTest {
         for (Subject subject : Subject.values()) {
             good("/nights?subject=" + subject + "&place=" + place + "&from=2027-06-01");
             good("/shoots/new?subject=" + subject + "&place=" + place + "&from=2100-11-01");
-            for (String date : List.of("1950-01-01", "2026-08-12", "2028-02-29", "2027-12-21", "2100-12-30")) {
+            for (String date : List.of("1950-01-01", "2028-02-29", "2100-12-30")) {
                 long id = shoots.add(planner.newShoot(
                         subject, kept, planner.suggestedRig(subject), LocalDate.parse(date), Instant.EPOCH));
                 for (String step : STEPS) {
@@ -187,7 +187,7 @@ class SubjectPagesTest {
                 "/shoots/new",
                 Map.of("subject", "LUNAR_ECLIPSE", "place", "1", "camera", "2", "lens", "4", "night", "2029-12-20"));
         assertEquals(302, r.statusCode());
-        String made = r.headers().firstValue("Location").orElse("");
+        String made = r.headers().firstValue("Location").orElse("").replaceAll("^http://[^/]*", "");
         String shoot = good(made);
         has(shoot, "Lunar eclipse from Old Watchtower");
         has(shoot, "U1, shadow");

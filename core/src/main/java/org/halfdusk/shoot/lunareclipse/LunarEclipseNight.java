@@ -34,6 +34,9 @@ public record LunarEclipseNight(
         implements AfterDark {
     private static final double FULL_ALTITUDE_DEGREES = 30;
 
+    /** A Moon in the penumbra alone hardly differs from a full one†. */
+    private static final double PENUMBRA_WORTH = 0.1;
+
     /** Lower than this the air leaves little of an eclipsed Moon, degrees†. */
     private static final double CLEAR_DEGREES = 3;
 
@@ -69,12 +72,18 @@ public record LunarEclipseNight(
         return new LunarEclipseNight(night, site.light(), shadow, eclipse, windows, score);
     }
 
-    /** Fifty for seeing all of the main part, twenty-five for standing 30° up at greatest, fifteen for its depth. */
+    /**
+     * Fifty for seeing all of a total one, less for a shallower, twenty-five for standing 30° up at greatest, fifteen for its
+     * depth.
+     */
     private static NightScore score(Site site, LunarEclipse e, List<Interval> windows) {
         double whole = e.umbra().orElse(e.penumbra()).hours();
         double altitude = site.sky().at(Body.MOON, e.greatest()).altitude().degrees();
         double depth = e.type() == LunarEclipse.Type.PENUMBRAL ? 0 : Math.min(1, e.umbralMagnitude());
-        return NightScore.ofShares(Interval.hours(windows) / whole, altitude / FULL_ALTITUDE_DEGREES, depth);
+        return NightScore.ofShares(
+                Interval.hours(windows) / whole * Math.max(PENUMBRA_WORTH, depth),
+                altitude / FULL_ALTITUDE_DEGREES,
+                depth);
     }
 
     /** In order of time; nothing without an eclipse. */

@@ -114,8 +114,8 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         }
         LunarEclipse e = n.eclipse().get();
         String how = e.totality()
-                .map(t -> "Totality lasts " + Words.minutes(t.duration()) + ", " + Words.plain(e.umbralMagnitude())
-                        + " of the moon's diameter deep in the shadow. ")
+                .map(t -> "Totality lasts " + Words.minutes(t.duration()) + ", umbral magnitude "
+                        + Words.plain(e.umbralMagnitude()) + ". ")
                 .orElse(
                         e.type() == LunarEclipse.Type.PARTIAL
                                 ? Words.percent(e.umbralMagnitude()) + " of the moon's diameter goes into the shadow. "

@@ -285,7 +285,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 "moon/pictures",
                 BalanceChart.of(plan),
                 time(plan),
-                Table.of("Size", "", sizes(plan), "", "this rig#", "with 1.4×#", "with 2×#"),
+                Table.of("Size", "", sizes(plan), "figure", "this rig#", "with 1.4×#", "with 2×#"),
                 List.of(
                         ReasonWords.aperture(
                                 s.aperture(), "The lens's sharp middle: the moon is bright enough for it."),

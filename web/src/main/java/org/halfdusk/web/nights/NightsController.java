@@ -57,7 +57,7 @@ class NightsController {
         if (all.isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place = placeId.map(this::place).orElseGet(() -> usual(all));
+        Kept<Place> place = placeId.map(this::place).orElseGet(() -> usual(all, subject));
         LocalDate start = from.filter(f -> !f.isBlank())
                 .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
                 .orElseGet(() -> Night.dateAt(
@@ -78,9 +78,10 @@ class NightsController {
         return "redirect:/shoots/" + id + "/night";
     }
 
-    /** Where the person last planned to be; the first of the list before any shoot. */
-    private Kept<Place> usual(List<Kept<Place>> all) {
+    /** Where the person last planned the subject; the first of the list before any shoot of it. */
+    private Kept<Place> usual(List<Kept<Place>> all, Subject subject) {
         return shoots.list("").stream()
+                .filter(s -> s.it().subject() == subject)
                 .max(Comparator.comparing(s -> s.it().savedAt()))
                 .flatMap(s ->
                         all.stream().filter(p -> p.id() == s.it().placeId()).findFirst())

@@ -223,7 +223,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 "trails/pictures",
                 TrailsExposePicture.of(plan, theme),
                 time(plan),
-                Table.of("Many frames or one", "", manyOrOne(plan), "", "one frame#", "all in one#"),
+                Table.of("Many frames or one", "", manyOrOne(plan), "figure", "one frame#", "all in one#"),
                 List.of(
                         ReasonWords.aperture(
                                 e.aperture(),

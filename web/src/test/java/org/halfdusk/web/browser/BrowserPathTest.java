@@ -136,7 +136,7 @@ class BrowserPathTest {
     void fromASubjectToItsFrames() {
         go("/shoots");
         page.getByText("New shoot").first().click();
-        page.getByLabel(Pattern.compile("^Star trails")).check();
+        page.locator("input[value=STAR_TRAILS]").check();
         assertThat(page.locator("label[for=lens]")).containsText("15 mm");
         page.locator("#place").selectOption(new SelectOption().setLabel("Salt Pans, Vesper Isle"));
         page.locator(".offer button").first().click();
@@ -257,7 +257,7 @@ class BrowserPathTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Expose")))
                 .click();
         page.locator("#LENS").selectOption(new SelectOption().setLabel("14–30 mm f/4"));
-        button("Apply").click();
+        button("Apply").first().click();
         assertThat(caption()).containsText("f/4");
         page.locator("a.step").first().click();
         String id = page.url().replaceAll(".*/shoots/(\\d+)/.*", "$1");
@@ -277,17 +277,12 @@ class BrowserPathTest {
                 "/shoots",
                 "/shoots/1/night",
                 "/shoots/1/expose",
-                "/shoots/1/sequence",
                 "/shoots/2/night",
                 "/shoots/2/expose",
                 "/shoots/4/night",
-                "/shoots/4/expose",
                 "/shoots/5/night",
-                "/shoots/5/expose",
-                "/shoots/6/night",
                 "/shoots/6/expose",
                 "/shoots/7/night",
-                "/shoots/7/expose",
                 "/shoots/7/sequence",
                 "/shoots/new",
                 "/places",
@@ -327,11 +322,8 @@ class BrowserPathTest {
                 "/nights",
                 "/shoots/1/night",
                 "/shoots/1/expose",
-                "/shoots/2/night",
                 "/shoots/2/expose",
-                "/shoots/4/night",
                 "/shoots/5/night",
-                "/shoots/6/expose",
                 "/shoots/7/night",
                 "/shoots/7/sequence",
                 "/shoots/new",

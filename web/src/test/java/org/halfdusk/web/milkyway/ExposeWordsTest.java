@@ -95,7 +95,7 @@ class ExposeWordsTest {
         has(
                 ExposeWords.aperture(usual(pins(OptionalDouble.empty(), OptionalDouble.of(1.2), OptionalInt.empty())))
                         .reason(),
-                "You fixed f/1.2, but this lens goes from f/2 to f/16");
+                "f/1.2 is wished, but this lens goes from f/2 to f/16");
     }
 
     @Test
