@@ -12,16 +12,22 @@ import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
 import org.halfdusk.shoot.NightScore;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.milkyway.MilkyWayWords;
+import org.halfdusk.web.subject.Subjects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -35,9 +41,13 @@ class NightsApi {
     private static final int MOST_NIGHTS = 400;
 
     private final Ephemeris ephemeris;
+    private final Planner planner;
+    private final Subjects views;
 
-    NightsApi(Ephemeris ephemeris) {
+    NightsApi(Ephemeris ephemeris, Planner planner, Subjects views) {
         this.ephemeris = ephemeris;
+        this.planner = planner;
+        this.views = views;
     }
 
     record Span(Instant start, Instant end) {
@@ -83,10 +93,18 @@ class NightsApi {
         query.check();
         Sky sky = Sky.over(observer.orElseThrow(), ephemeris, deltaT);
         DarkSite site = DarkSite.of(DarkSite.NATURAL, List.of(), Extinction.CLEAR);
-        List<Row> rows = from.datesUntil(to.plusDays(1))
-                .map(d -> row(MilkyWayNight.of(sky, site, d, zone, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES)))
-                .toList();
-        return new Answer(zone.getId(), subjects.get(0), rows);
+        Site here = new Site(new Place("here", sky.observer(), zone, DarkSite.NATURAL, List.of(), ""), sky, site);
+        Subject subject = subjects.get(0);
+        List<Row> rows =
+                from.datesUntil(to.plusDays(1)).map(d -> row(here, subject, d)).toList();
+        return new Answer(zone.getId(), subject, rows);
+    }
+
+    private Row row(Site here, Subject subject, LocalDate date) {
+        MilkyWayNight core = new MilkyWayPlanner().night(here, date, SubjectWish.NONE);
+        SubjectNight night =
+                subject == Subject.MILKY_WAY ? core : planner.of(subject).night(here, date, SubjectWish.NONE);
+        return row(core, night, views.of(subject, night).words().whyNotMore());
     }
 
     private static ZoneId nearestZone(Observer o) {
@@ -95,7 +113,7 @@ class NightsApi {
                 .zone();
     }
 
-    private static Row row(MilkyWayNight m) {
+    private static Row row(MilkyWayNight m, SubjectNight n, String why) {
         Optional<Instant> sets = Optional.empty();
         Optional<Instant> rises = Optional.empty();
         String sunWhy = "the sun does not cross the horizon";
@@ -129,13 +147,13 @@ class NightsApi {
                 rises.isPresent() ? null : sunWhy,
                 m.night().moonPhase().illuminatedFraction(),
                 Span.of(m.night().moonUp()),
-                Span.of(m.windows()),
+                Span.of(n.windows()),
                 new Best(
                         m.best().at(),
                         m.best().position().altitude().degrees(),
                         m.best().position().azimuth().degrees()),
-                m.score().total(),
-                m.score(),
-                MilkyWayWords.whyNotMore(m));
+                n.score().total(),
+                n.score(),
+                why);
     }
 }
