@@ -49,6 +49,75 @@ const strip = {
     go(location.pathname + "?at=" + el.dataset.at);
   },
 };
+// The carpet: a column a night; what a night is stands in the table of all nights, which the panel repeats.
+const carpet = {
+  of: () => document.querySelector("[data-carpet]"),
+  rows: () => document.querySelectorAll("#year tbody tr"),
+  at: (el) => Number(el.getAttribute("aria-valuenow")),
+  show(el, index) {
+    const rows = carpet.rows();
+    const i = Math.max(0, Math.min(rows.length - 1, index));
+    const row = rows[i];
+    const percent = (x) => (x / rows.length) * 100 + "%";
+    const now = el.querySelector("[data-carpet-now]");
+    now.setAttribute("x", percent(i));
+    now.setAttribute("visibility", "visible");
+    const label = el.querySelector("[data-carpet-label]");
+    label.setAttribute("x", percent(i + 0.5));
+    label.setAttribute("visibility", "visible");
+    label.querySelector("text").textContent = row.cells[0].textContent;
+    el.setAttribute("aria-valuenow", String(i));
+    el.setAttribute("aria-valuetext", Array.from(row.cells, (c) => c.textContent).join(", "));
+    const panel = document.querySelector("[data-carpet-panel]");
+    panel.querySelector("[data-panel-title]").textContent = row.cells[0].textContent;
+    const heads = document.querySelectorAll("#year thead th");
+    const list = panel.querySelector("[data-panel-list]");
+    list.replaceChildren();
+    for (let c = 1; c < row.cells.length; c++) {
+      if (!row.cells[c].textContent) continue;
+      const dt = document.createElement("dt");
+      dt.textContent = heads[c].textContent;
+      const dd = document.createElement("dd");
+      dd.textContent = row.cells[c].textContent;
+      list.append(dt, dd);
+    }
+    const plan = panel.querySelector("[data-panel-plan]");
+    plan.hidden = false;
+    plan.querySelector("[name=night]").value = new URL(row.querySelector("a").href).pathname.split("/").pop();
+  },
+  open(el) {
+    go(carpet.rows()[carpet.at(el)].querySelector("a").getAttribute("href"));
+  },
+  index(el, event) {
+    const box = el.getBoundingClientRect();
+    return Math.floor(((event.clientX - box.left) / box.width) * carpet.rows().length);
+  },
+  next(el) {
+    const rows = Array.from(carpet.rows());
+    const i = rows.findIndex((r, k) => k > carpet.at(el) && r.dataset.good);
+    if (i >= 0) carpet.show(el, i);
+  },
+};
+// On a small screen the carpet scrolls: it begins where nights are ranked.
+const unroll = () => {
+  const el = carpet.of();
+  const box = el && el.parentElement;
+  if (box && box.scrollLeft === 0 && box.scrollWidth > box.clientWidth)
+    box.scrollLeft = (Number(el.dataset.begin) / (Number(el.getAttribute("aria-valuemax")) + 1)) * box.scrollWidth - 20;
+};
+document.addEventListener("DOMContentLoaded", unroll);
+document.addEventListener("htmx:after:swap", unroll);
+document.addEventListener("pointermove", (event) => {
+  const el = event.target.closest && event.target.closest("[data-carpet]");
+  if (el) carpet.show(el, carpet.index(el, event));
+});
+document.addEventListener("click", (event) => {
+  const el = event.target.closest("[data-carpet]");
+  if (!el) return;
+  carpet.show(el, carpet.index(el, event));
+  carpet.open(el);
+});
+
 let dragging = null;
 let waiting = 0;
 document.addEventListener("pointerdown", (event) => {
@@ -74,6 +143,15 @@ document.addEventListener("pointerup", () => {
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
   if (document.documentElement.dataset.keys === "off") return;
+  const year = document.activeElement && document.activeElement.closest("[data-carpet]");
+  if (year && ["ArrowLeft", "ArrowRight", "Enter", "Home", "End"].includes(event.key)) {
+    event.preventDefault();
+    if (event.key === "Enter") carpet.open(year);
+    else if (event.key === "Home") carpet.show(year, 0);
+    else if (event.key === "End") carpet.show(year, carpet.rows().length - 1);
+    else carpet.show(year, carpet.at(year) + (event.shiftKey ? 7 : 1) * (event.key === "ArrowLeft" ? -1 : 1));
+    return;
+  }
   const el = strip.of();
   if (el && (event.key === "ArrowLeft" || event.key === "ArrowRight")) {
     event.preventDefault();
@@ -82,7 +160,8 @@ document.addEventListener("keydown", (event) => {
     clearTimeout(waiting);
     waiting = setTimeout(() => strip.show(el), 250);
   } else if (event.key === "n") {
-    document.querySelector("[data-next-good]")?.click();
+    if (carpet.of()) carpet.next(carpet.of());
+    else document.querySelector("[data-next-good]")?.click();
   } else if (event.key === "?") {
     go("/keys");
   }

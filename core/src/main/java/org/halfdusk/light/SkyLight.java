@@ -32,6 +32,11 @@ public final class SkyLight {
             return Magnitudes.of(natural + towns + twilight + moon);
         }
 
+        /** Share of the light that towns give, 0 to 1. */
+        public double townShare() {
+            return towns / (natural + towns + twilight + moon);
+        }
+
         /** What it would be without Moon and Sun, mag/arcsec². */
         public double darkMagnitude() {
             return Magnitudes.of(natural + towns);

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
@@ -29,7 +30,7 @@ import org.halfdusk.time.DeltaT;
 /** Plans from what is kept: looks places and kit up and lets the subject's planner put the rooms together. */
 public final class Planner {
     /** Nights kept for being asked again, some 3 kB each; then all are forgotten. */
-    private static final int MOST_NIGHTS = 2000;
+    private static final int MOST_NIGHTS = 6000;
 
     private static final int MOST_SITES = 200;
 
@@ -117,6 +118,18 @@ public final class Planner {
         SubjectPlanner<?> planner = of(subject);
         SubjectWish wish = planner.initialWish(place);
         return planner.dates(site, from, count).stream()
+                .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
+                .<SubjectNight>map(d -> night(planner, site, d, wish))
+                .toList();
+    }
+
+    /** Every night from a date on, whether or not anything happens in it; fewer at the end of the years. */
+    public List<SubjectNight> everyNight(Subject subject, Place place, LocalDate from, int count) {
+        Site site = site(place);
+        SubjectPlanner<?> planner = of(subject);
+        SubjectWish wish = planner.initialWish(place);
+        return Stream.iterate(from, d -> d.plusDays(1))
+                .limit(count)
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
                 .<SubjectNight>map(d -> night(planner, site, d, wish))
                 .toList();

@@ -38,6 +38,11 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
     /** The body that the subject follows over the night, if it is one. */
     Optional<Body> followed();
 
+    /** How well a moment of a window serves, above 0 to 1. */
+    default double strength(Instant at) {
+        return 1;
+    }
+
     /** The longest window. */
     default Optional<Interval> main() {
         return windows().stream().max(Comparator.comparing(Interval::duration));

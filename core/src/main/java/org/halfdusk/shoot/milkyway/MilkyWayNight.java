@@ -16,6 +16,7 @@ import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
 
 /**
  * What one night offers to a photographer of the Milky Way: dark, moonless, core above a wished altitude.
@@ -68,6 +69,13 @@ public record MilkyWayNight(
     /** How bright the sky is towards the core at its best moment. */
     public SkyLight.Brightness skyAtBest() {
         return light.at(best.at()).towards(best.position().direction());
+    }
+
+    /** A core that has just come up is dimmed by the air; from 25° or so little is gained. */
+    @Override
+    public double strength(Instant at) {
+        double above = sky().altitudeDegrees(Body.GALACTIC_CENTRE, Moment.utDays(at)) - lowestCoreDegrees;
+        return Math.max(0.3, Math.min(1, 0.3 + 0.7 * above / 15));
     }
 
     @Override

@@ -61,7 +61,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     public ListHeads heads() {
         return new ListHeads(
                 "How dark would a show at 22:30 be",
-                "The organiser sets the night. Pale is the moon; underlined is the show.",
+                "The organiser sets the night. Copper are the shows that you have a shoot for here.",
                 "the show",
                 "sun at start");
     }

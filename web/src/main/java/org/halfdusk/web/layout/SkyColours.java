@@ -10,11 +10,13 @@ public final class SkyColours {
 
     /** #rrggbb for the Sun's altitude in degrees and the share of full moonlight, 0 to 1, that washes the dark. */
     public static String of(double sunAltitude, double moonlight) {
-        int base = bySun(sunAltitude);
+        return hex(rgb(sunAltitude, moonlight));
+    }
+
+    /** The same as 0xrrggbb. */
+    public static int rgb(double sunAltitude, double moonlight) {
         double dark = Math.max(0, Math.min(1, (-6 - sunAltitude) / 8));
-        return "#"
-                + Integer.toHexString(0x1000000 | mix(base, MOONLIT, 0.8 * dark * moonlight))
-                        .substring(1);
+        return mix(bySun(sunAltitude), MOONLIT, 0.8 * dark * moonlight);
     }
 
     private static int bySun(double altitude) {
@@ -52,7 +54,8 @@ public final class SkyColours {
         return "#" + Integer.toHexString(0x1000000 | rgb).substring(1);
     }
 
-    private static int mix(int a, int b, double share) {
+    /** The blend of two colours, 0xrrggbb. */
+    public static int mix(int a, int b, double share) {
         int colour = 0;
         for (int shift = 16; shift >= 0; shift -= 8) {
             int x = a >> shift & 255;

@@ -22,6 +22,15 @@ public enum Theme {
         return String.format(Locale.ROOT, "#%02x0000", (int) Math.round(0.55 * bright));
     }
 
+    /** The same for a colour as 0xrrggbb. */
+    public int rgb(int colour) {
+        if (this == DESK) {
+            return colour;
+        }
+        double bright = 0.3 * (colour >> 16 & 255) + 0.59 * (colour >> 8 & 255) + 0.11 * (colour & 255);
+        return (int) Math.round(0.55 * bright) << 16;
+    }
+
     static Theme of(String cookie) {
         return "field".equals(cookie) ? FIELD : DESK;
     }

@@ -17,6 +17,8 @@ public final class Words {
     private static final DateTimeFormatter CLOCK_SECONDS = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
     private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter WITH_YEAR = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter MONTH_YEAR = DateTimeFormatter.ofPattern("MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter LONG = DateTimeFormatter.ofPattern("EEE d MMMM yyyy", Locale.ENGLISH);
 
@@ -45,6 +47,11 @@ public final class Words {
     /** 4 Jun 2027. */
     public static String dateWithYear(LocalDate date) {
         return WITH_YEAR.format(date);
+    }
+
+    /** Jun, or Jan 2027. */
+    public static String month(LocalDate date, boolean year) {
+        return (year ? MONTH_YEAR : MONTH).format(date);
     }
 
     /** Fri 4 June. */

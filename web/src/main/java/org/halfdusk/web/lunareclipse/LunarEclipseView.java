@@ -63,7 +63,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     public ListHeads heads() {
         return new ListHeads(
                 "Which lunar eclipses are seen",
-                "Copper is the moon; underlined is its way through the shadow's core while it is up.",
+                "Copper is the moon in the shadow while it is up.",
                 "shadow, moon up",
                 "at greatest");
     }
@@ -218,6 +218,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         });
         times.addAll(ReasonWords.moon(n.night()));
         times.addAll(ReasonWords.sunAndDark(n.night()));
+        times.addAll(ReasonWords.settingUp(n));
         return new NightStep(
                 words(n).heading(),
                 List.of(sentence(n)),

@@ -69,7 +69,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     public ListHeads heads() {
         return new ListHeads(
                 "When is it dark enough",
-                "Copper is the Milky Way core; underlined is dark, with no moon and the core at least 10° up.",
+                "Copper is the Milky Way core above 10° in a dark sky with no moon.",
                 "dark, no moon, core up",
                 "core at best");
     }
@@ -97,6 +97,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         List<String> sentences = new ArrayList<>();
         sentences.add(MilkyWayWords.sentence(m));
         sentences.add(MilkyWayWords.edges(m));
+        sentences.add(MilkyWayWords.turning(m));
         plan.place().objects().stream()
                 .flatMap(o -> plan.over(o).stream())
                 .map(c -> clearance(c, m.zone()))
@@ -106,7 +107,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 sentences,
                 "milkyway/pictures",
                 CoreArc.of(plan, at),
-                times(m),
+                times(plan),
                 Table.of(
                         "Where the core goes",
                         "",
@@ -129,7 +130,8 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 + Words.clock(c.at(), zone) + ", " + how + ".";
     }
 
-    private static List<Line> times(MilkyWayNight m) {
+    private static List<Line> times(MilkyWayPlan plan) {
+        MilkyWayNight m = plan.night();
         Night night = m.night();
         ZoneId zone = night.zone();
         List<Line> lines = new ArrayList<>(ReasonWords.sunAndDark(night));
@@ -150,6 +152,10 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         + (sky.magnitude() < sky.darkMagnitude() - 0.1
                                 ? ", " + Words.tenths(sky.darkMagnitude()) + " without moon and twilight"
                                 : "")));
+        SkyLight.Brightness aim =
+                m.light().at(m.bestMoment()).towards(plan.framing().direction());
+        lines.add(new Line("Town glow towards the frame", Words.percent(aim.townShare()) + " of the sky's light"));
+        lines.addAll(ReasonWords.settingUp(m));
         m.light().site().domes().stream()
                 .findFirst()
                 .ifPresent(d -> lines.add(new Line(

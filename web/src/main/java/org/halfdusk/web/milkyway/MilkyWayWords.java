@@ -9,6 +9,7 @@ import static org.halfdusk.web.layout.Words.plain;
 import static org.halfdusk.web.layout.Words.span;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
@@ -136,6 +137,20 @@ public final class MilkyWayWords {
             case MOON -> "the moon rises";
             case CORE -> "the core sinks under " + plain(m.lowestCoreDegrees()) + "°";
         };
+    }
+
+    /** How the band turns through the window: "The band leans 60° left at 23:49, 31° left at 03:07, upright by 05:08." */
+    public static String turning(MilkyWayNight m) {
+        ZoneId zone = m.night().zone();
+        return m.main()
+                .map(w -> "The band leans " + at(m, w.start(), zone, " at ") + ", "
+                        + at(m, w.start().plus(w.duration().dividedBy(2)), zone, " at ") + ", "
+                        + at(m, w.end(), zone, " by ") + ".")
+                .orElse("");
+    }
+
+    private static String at(MilkyWayNight m, Instant t, ZoneId zone, String join) {
+        return lean(m.night().sky().bandLeanDegrees(t)) + join + clock(t, zone);
     }
 
     /** Window or the reason that there is none, for a heading. */

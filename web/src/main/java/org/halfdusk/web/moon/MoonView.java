@@ -66,7 +66,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     public ListHeads heads() {
         return new ListHeads(
                 "When do land and moon ask for one exposure",
-                "Copper is the moon; underlined is when one exposure holds it and the land.",
+                "Copper is a low moon that one exposure holds together with the land.",
                 "land and moon alike",
                 "rise or set");
     }
@@ -212,6 +212,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         lines.add(new Line("Size", Words.arcminutes(plan.diameterDegrees())));
         lines.add(new Line("Distance", Words.thousands(plan.distanceKm()) + " km"));
         lines.addAll(ReasonWords.sunAndDark(n.night()));
+        lines.addAll(ReasonWords.settingUp(n));
         n.equalLight()
                 .forEach(m -> lines.add(new Line(
                         m.moon().type() == EventType.MOONRISE ? "Equal light, by moonrise" : "Equal light, by moonset",

@@ -9,6 +9,7 @@ import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepForms;
+import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,8 +25,10 @@ class NightController {
     private final StepForms forms;
     private final Places places;
     private final Planner planner;
+    private final Subjects subjects;
 
-    NightController(ShootDesk desk, StepForms forms, Places places, Planner planner) {
+    NightController(ShootDesk desk, StepForms forms, Places places, Planner planner, Subjects subjects) {
+        this.subjects = subjects;
         this.planner = planner;
         this.desk = desk;
         this.forms = forms;
@@ -60,7 +63,7 @@ class NightController {
         ShootDesk.Open open = desk.open(id, at);
         model.addAttribute("shoot", desk.page(open, "night", frame.theme()));
         model.addAttribute("edit", result);
-        model.addAttribute("page", NightPage.of(open, places, planner, frame.theme(), result.errors()));
+        model.addAttribute("page", NightPage.of(open, places, planner, subjects, frame.theme(), result.errors()));
         return "night/night";
     }
 }

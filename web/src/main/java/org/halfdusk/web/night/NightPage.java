@@ -1,9 +1,13 @@
 package org.halfdusk.web.night;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -12,11 +16,14 @@ import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.NightStep;
+import org.halfdusk.web.subject.Subjects;
+import org.halfdusk.web.subject.Table;
 
 /** The Night step: the subject's part, and the form that moves it. */
 record NightPage(
         NightStep step,
         WishForm wishes,
+        Table neighbours,
         List<ShootEditing.Choice> places,
         String night,
         String nightError,
@@ -28,7 +35,8 @@ record NightPage(
         String after,
         String afterWords) {
 
-    static NightPage of(ShootDesk.Open open, Places places, Planner planner, Theme theme, FormErrors errors) {
+    static NightPage of(
+            ShootDesk.Open open, Places places, Planner planner, Subjects subjects, Theme theme, FormErrors errors) {
         LocalDate date = open.shoot().it().night();
         String selected = Long.toString(open.shoot().it().placeId());
         return new NightPage(
@@ -37,6 +45,7 @@ record NightPage(
                         planner.of(open.shoot().it().subject()).wishFields(),
                         open.shoot().it(),
                         errors),
+                neighbours(open, planner, subjects),
                 ShootEditing.choices(
                         places.list(), places.find(open.shoot().it().placeId()), p -> p.name(), selected),
                 errors.of("NIGHT").isEmpty() ? date.toString() : errors.text("NIGHT"),
@@ -48,5 +57,25 @@ record NightPage(
                 Words.shortDate(date.minusDays(1)),
                 date.plusDays(1).toString(),
                 Words.shortDate(date.plusDays(1)));
+    }
+
+    /** The nights either side, two each way, by the same wishes; each leads to itself. Eclipses have none. */
+    private static Table neighbours(ShootDesk.Open open, Planner planner, Subjects subjects) {
+        Shoot shoot = open.shoot().it();
+        List<Table.Row> rows = new ArrayList<>();
+        for (int i = -2; i <= 2 && NightsAhead.everyNight(shoot.subject()); i++) {
+            LocalDate date = shoot.night().plusDays(i);
+            if (date.isBefore(ShootField.FIRST_NIGHT) || date.isAfter(ShootField.LAST_NIGHT)) {
+                continue;
+            }
+            SubjectNight n = planner.night(shoot.subject(), open.plan().place(), date, shoot.wish());
+            rows.add(Table.Row.of(
+                            i == 0,
+                            Words.shortDate(date),
+                            subjects.of(shoot.subject(), n).words().heading(),
+                            Integer.toString(n.score().total()))
+                    .to("/nights/" + date + "?subject=" + shoot.subject() + "&place=" + shoot.placeId()));
+        }
+        return Table.of("Nights either side", "", rows, "night", "window", "score#");
     }
 }

@@ -15,7 +15,6 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.sky.Night;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,6 +22,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The coming nights of a subject at one place. */
 @Controller
@@ -31,9 +31,11 @@ class NightsController {
     private final Shoots shoots;
     private final Planner planner;
     private final Subjects subjects;
+    private final Carpets carpets;
     private final Clock clock;
 
-    NightsController(Places places, Shoots shoots, Planner planner, Subjects subjects, Clock clock) {
+    NightsController(Places places, Shoots shoots, Planner planner, Subjects subjects, Carpets carpets, Clock clock) {
+        this.carpets = carpets;
         this.places = places;
         this.shoots = shoots;
         this.planner = planner;
@@ -50,21 +52,40 @@ class NightsController {
     String nights(
             @RequestParam(name = "subject", defaultValue = "MILKY_WAY") Subject subject,
             @RequestParam(name = "place") Optional<Long> placeId,
+            @RequestParam Optional<String> start,
             @RequestParam Optional<String> from,
-            @ModelAttribute("frame") Shell.Frame frame,
+            @RequestParam Optional<String> to,
+            @RequestParam(defaultValue = "false") boolean weekends,
+            @RequestParam Optional<String> hours,
             Model model) {
         List<Kept<Place>> all = places.list();
         if (all.isEmpty()) {
             return "nights/empty";
         }
         Kept<Place> place = placeId.map(this::place).orElseGet(() -> usual(all, subject));
-        LocalDate start = from.filter(f -> !f.isBlank())
-                .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
-                .orElseGet(() -> Night.dateAt(
-                        planner.sky(place.it()), clock.instant(), place.it().zone()));
-        var nights = planner.nights(subject, place.it(), start, NightsAhead.count(subject));
-        model.addAttribute("page", NightsPage.of(subject, subjects, place, all, nights, frame.theme(), start));
+        LocalDate tonight = Night.dateAt(
+                planner.sky(place.it()), clock.instant(), place.it().zone());
+        LocalDate first = date(start).orElseGet(() -> date(from).orElse(tonight).withDayOfMonth(1));
+        LocalDate ranked = date(from).orElse(first.isAfter(tonight) ? first : tonight);
+        NightsFilter filter = NightsFilter.of(ranked, to, weekends, hours);
+        model.addAttribute(
+                "page", NightsPage.of(subject, subjects, place, all, carpets.of(subject, place, first), filter));
         return "nights/nights";
+    }
+
+    private static Optional<LocalDate> date(Optional<String> text) {
+        return text.filter(f -> !f.isBlank()).map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)));
+    }
+
+    @GetMapping(value = "/nights/carpet.png", produces = "image/png")
+    @ResponseBody
+    byte[] carpet(
+            @RequestParam(name = "subject", defaultValue = "MILKY_WAY") Subject subject,
+            @RequestParam(name = "place") long placeId,
+            @RequestParam String start,
+            @ModelAttribute("frame") Shell.Frame frame) {
+        LocalDate first = LocalDate.parse(ShootField.NIGHT.normal(start));
+        return CarpetPicture.png(carpets.of(subject, place(placeId), first), frame.theme());
     }
 
     @PostMapping("/nights/plan")

@@ -1,8 +1,8 @@
 package org.halfdusk.web.nights;
 
 import java.time.DayOfWeek;
-import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,20 +10,21 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.AfterDark;
+import org.halfdusk.shoot.Carpet;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Rising;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.SubjectView;
 import org.halfdusk.web.subject.Subjects;
 
-/** The list of nights, worded. */
+/** A year of nights: the carpet, the best of those that pass the filter, and all of them as a table. */
 record NightsPage(
         String subject,
         List<Subjects.Choice> subjects,
@@ -33,14 +34,19 @@ record NightsPage(
         String placeFigures,
         List<Choice> places,
         String from,
+        String to,
+        boolean weekends,
+        String hours,
+        String start,
         String earlier,
         String later,
-        boolean everyNight,
+        String years,
+        CarpetPicture carpet,
+        boolean eclipse,
         List<Answer> best,
         String none,
-        String axisFrom,
-        String axisTo,
-        List<Row> rows) {
+        List<Row> ranked,
+        List<Row> all) {
 
     record Choice(long id, String name) {}
 
@@ -51,40 +57,42 @@ record NightsPage(
             String iso,
             String date,
             boolean weekend,
-            NightStrip strip,
+            String sunset,
+            String dark,
             String window,
             String hours,
-            String core,
+            String best,
             String moon,
             int score,
             String parts,
             String why,
-            boolean best) {}
+            boolean good) {}
 
     private static final int DAYS_APART = 7;
+    private static final int RANKED = 8;
+    private static final int MARKED = 13;
+
+    /** A night counts as good from this share of the best one's score on. */
+    private static final double GOOD = 0.75;
 
     static NightsPage of(
             Subject subject,
             Subjects subjects,
             Kept<Place> place,
             List<Kept<Place>> all,
-            List<SubjectNight> nights,
-            Theme theme,
-            LocalDate start) {
-        List<SubjectNight> best = best(nights);
-        boolean everyNight = NightsAhead.everyNight(subject);
-        Optional<Interval> axis = everyNight ? commonAxis(nights) : Optional.empty();
-        List<Row> rows = new ArrayList<>();
-        for (SubjectNight n : nights) {
-            NightWords words = subjects.of(subject, n).words();
-            Interval span = axis.map(a -> shifted(a, nights.get(0), n)).orElseGet(n::axis);
-            rows.add(row(n, words, NightStrip.small(n, span, theme, words.sentence()), best.contains(n), everyNight));
-        }
+            Carpet carpet,
+            NightsFilter filter) {
+        List<SubjectNight> nights =
+                carpet.columns().stream().map(Carpet.Column::night).toList();
+        List<SubjectNight> passing =
+                nights.stream().filter(filter::holds).sorted(Planner.BEST_FIRST).toList();
+        List<SubjectNight> best = best(passing);
+        int most = passing.isEmpty() ? 0 : passing.get(0).score().total();
+        List<SubjectNight> ranked =
+                filter.fewNights() ? passing.stream().limit(RANKED).toList() : apart(passing, RANKED);
+        LocalDate start = nights.get(0).date();
         Place p = place.it();
-        LocalDate later = everyNight || nights.isEmpty()
-                ? start.plusDays(NightsAhead.count(subject))
-                : nights.get(nights.size() - 1).date().plusDays(1);
-        LocalDate earlier = everyNight ? start.minusDays(NightsAhead.count(subject)) : start.minusYears(10);
+        boolean eclipse = !NightsAhead.everyNight(subject);
         return new NightsPage(
                 subject.name(),
                 subjects.choices(subject),
@@ -94,34 +102,56 @@ record NightsPage(
                 Words.position(p.observer()) + ", " + Words.plain(p.skyBrightness()) + " mag/arcsec² at its darkest, "
                         + p.zone().getId(),
                 all.stream().map(k -> new Choice(k.id(), k.it().name())).toList(),
+                filter.from().toString(),
+                filter.to().map(LocalDate::toString).orElse(""),
+                filter.weekends(),
+                filter.hours() > 0 ? Words.plain(filter.hours()) : "",
                 start.toString(),
-                earlier.toString(),
-                later.toString(),
-                everyNight,
+                start.minusYears(1).toString(),
+                start.plusYears(1).toString(),
+                Words.longDate(start) + " to "
+                        + Words.longDate(nights.get(nights.size() - 1).date()),
+                CarpetPicture.of(
+                        carpet,
+                        apart(passing, MARKED).stream().map(SubjectNight::date).toList(),
+                        Math.max(0, filter.from().toEpochDay() - start.toEpochDay())),
+                eclipse,
                 best.stream()
-                        .map(n -> answer(n, subjects.of(subject, n).words(), everyNight))
+                        .map(n -> answer(n, subjects.of(subject, n).words()))
                         .toList(),
-                best.isEmpty() ? noneOf(nights, subject, subjects) : "",
-                axis.map(a -> Words.clock(a.start(), p.zone())).orElse(""),
-                axis.map(a -> Words.clock(a.end(), p.zone())).orElse(""),
-                rows);
+                best.isEmpty() ? noneOf(nights, filter, subject, subjects) : "",
+                ranked.stream().map(n -> row(n, subject, subjects, most)).toList(),
+                nights.stream().map(n -> row(n, subject, subjects, most)).toList());
     }
 
-    /** The best night and the next best at least a week away from it: another moon. */
-    private static List<SubjectNight> best(List<SubjectNight> nights) {
+    /** The two best, at least a week apart, in order of time. */
+    private static List<SubjectNight> best(List<SubjectNight> passing) {
+        return apart(passing, 2).stream()
+                .sorted(Comparator.comparing(SubjectNight::date))
+                .toList();
+    }
+
+    /** The best first, each at least a week from those before it: another moon. */
+    private static List<SubjectNight> apart(List<SubjectNight> bestFirst, int most) {
         List<SubjectNight> chosen = new ArrayList<>();
-        Planner.best(nights).ifPresent(first -> {
-            chosen.add(first);
-            Planner.best(nights.stream()
-                            .filter(n -> Math.abs(ChronoUnit.DAYS.between(first.date(), n.date())) >= DAYS_APART)
-                            .toList())
-                    .ifPresent(chosen::add);
-        });
-        chosen.sort(Comparator.comparing(SubjectNight::date));
+        for (SubjectNight n : bestFirst) {
+            boolean near =
+                    chosen.stream().anyMatch(c -> Math.abs(ChronoUnit.DAYS.between(c.date(), n.date())) < DAYS_APART);
+            if (!near && chosen.size() < most) {
+                chosen.add(n);
+            }
+        }
         return chosen;
     }
 
-    private static String noneOf(List<SubjectNight> nights, Subject subject, Subjects subjects) {
+    private static String noneOf(List<SubjectNight> nights, NightsFilter filter, Subject subject, Subjects subjects) {
+        if (nights.stream().anyMatch(n -> n.main().isPresent())) {
+            return "None passes: from " + Words.day(filter.from())
+                    + filter.to().map(t -> " to " + Words.day(t)).orElse("")
+                    + (filter.weekends() ? ", weekends only" : "")
+                    + (filter.hours() > 0 ? ", at least " + Words.plain(filter.hours()) + " h" : "")
+                    + ". Loosen one of them.";
+        }
         return nights.stream()
                 .min(Planner.BEST_FIRST)
                 .map(n -> "Of the night of " + Words.day(n.date()) + ": "
@@ -129,58 +159,39 @@ record NightsPage(
                 .orElse("");
     }
 
-    /** One axis for all rows, as times after each night's noon, so that the strips line up. */
-    private static Optional<Interval> commonAxis(List<SubjectNight> nights) {
-        if (nights.isEmpty()) {
-            return Optional.empty();
-        }
-        Instant noon = noon(nights.get(0));
-        long from = Long.MAX_VALUE;
-        long to = Long.MIN_VALUE;
-        for (SubjectNight n : nights) {
-            Interval a = n.axis();
-            from = Math.min(from, ChronoUnit.SECONDS.between(noon(n), a.start()));
-            to = Math.max(to, ChronoUnit.SECONDS.between(noon(n), a.end()));
-        }
-        return Optional.of(Interval.of(noon.plusSeconds(from), noon.plusSeconds(to)));
+    private static Answer answer(SubjectNight n, NightWords words) {
+        return new Answer(Words.day(n.date()), n.date().toString(), words.heading(), words.sentence());
     }
 
-    private static Instant noon(SubjectNight n) {
-        return n instanceof AfterDark a
-                ? a.night().interval().start()
-                : n.axis().start();
-    }
-
-    private static Interval shifted(Interval axis, SubjectNight first, SubjectNight night) {
-        long seconds = ChronoUnit.SECONDS.between(noon(first), noon(night));
-        return Interval.of(axis.start().plusSeconds(seconds), axis.end().plusSeconds(seconds));
-    }
-
-    private static Answer answer(SubjectNight n, NightWords words, boolean everyNight) {
-        LocalDate date = n.date();
-        return new Answer(
-                everyNight ? Words.day(date) : Words.longDate(date),
-                date.toString(),
-                words.heading(),
-                words.sentence());
-    }
-
-    private static Row row(SubjectNight n, NightWords words, NightStrip strip, boolean best, boolean everyNight) {
+    private static Row row(SubjectNight n, Subject subject, Subjects subjects, int most) {
+        NightWords words = subjects.of(subject, n).words();
         LocalDate date = n.date();
         DayOfWeek day = date.getDayOfWeek();
         boolean usable = n.main().isPresent();
+        ZoneId zone = n.zone();
+        Optional<Night> night = n instanceof AfterDark a ? Optional.of(a.night()) : Optional.empty();
         return new Row(
                 date.toString(),
-                everyNight ? Words.shortDate(date) : Words.dateWithYear(date),
+                Words.shortDate(date),
                 day == DayOfWeek.FRIDAY || day == DayOfWeek.SATURDAY,
-                strip,
-                n.main().map(w -> Words.span(w, n.zone())).orElse(""),
+                night.map(x -> sunset(x, zone)).orElse(""),
+                night.map(x -> x.darkness() instanceof Darkness.Dark d ? Words.span(d.interval(), zone) : "never dark")
+                        .orElse(""),
+                n.main().map(w -> Words.span(w, zone)).orElse(""),
                 usable ? Words.duration(n.windowHours()) : "none",
                 words.best(),
-                n instanceof AfterDark a ? Words.percent(a.night().moonPhase().illuminatedFraction()) : "",
+                night.map(x -> Words.percent(x.moonPhase().illuminatedFraction()))
+                        .orElse(""),
                 n.score().total(),
                 words.parts(),
                 words.whyNotMore(),
-                best);
+                usable && n.score().total() >= GOOD * most);
+    }
+
+    private static String sunset(Night night, ZoneId zone) {
+        if (night.sun() instanceof Rising.Crosses c) {
+            return c.sets().map(t -> Words.clock(t, zone)).orElse("none");
+        }
+        return night.sun() instanceof Rising.AlwaysUp ? "never sets" : "never rises";
     }
 }

@@ -79,7 +79,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     public ListHeads heads() {
         return new ListHeads(
                 "Which solar eclipses are seen",
-                "Copper is the sun; underlined is the eclipse while the sun is up, an hour shown either side.",
+                "Copper is an eclipse while the sun is up; a column is a day.",
                 "first to last contact",
                 "covered");
     }

@@ -10,10 +10,12 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.IsoReason;
 import org.halfdusk.shoot.NightScore;
+import org.halfdusk.shoot.SettingUp;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
@@ -148,6 +150,17 @@ public final class ReasonWords {
             lines.add(new Line(
                     "Least light", Words.clock(never.at(), zone) + ", sun " + Words.degrees(never.sunLowestDegrees())));
         }
+        return lines;
+    }
+
+    /** When to scout, arrive and put the lamps out; nothing without a window. */
+    public static List<Line> settingUp(AfterDark n) {
+        List<Line> lines = new ArrayList<>();
+        SettingUp.of(n).ifPresent(s -> {
+            s.scoutBy().ifPresent(t -> lines.add(new Line("Scout in daylight until", Words.clock(t, n.zone()))));
+            lines.add(new Line("Arrive by", Words.clock(s.arrive(), n.zone()) + ", an hour to set up"));
+            lines.add(new Line("White lamps out", Words.clock(s.lampsOut(), n.zone()) + ", eyes take half an hour"));
+        });
         return lines;
     }
 

@@ -27,8 +27,8 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
     /** What the list of its nights shows, in a sentence; and the heads of the window's and the best's columns. */
     ListHeads heads();
 
-    /** @param legend of the strips */
-    record ListHeads(String question, String legend, String window, String best) {}
+    /** @param copper what the carpet paints so */
+    record ListHeads(String question, String copper, String window, String best) {}
 
     NightWords words(N night);
 

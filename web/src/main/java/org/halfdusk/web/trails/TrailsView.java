@@ -62,7 +62,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     public ListHeads heads() {
         return new ListHeads(
                 "When is it dark for long",
-                "Pale is the moon; underlined is dark, with the moon brightening the sky by at most a magnitude.",
+                "Copper is dark, with the moon brightening the sky by at most a magnitude.",
                 "dark, little moonlight",
                 "pole");
     }
@@ -130,6 +130,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         List<Line> times = new ArrayList<>(ReasonWords.sunAndDark(n.night()));
         times.addAll(ReasonWords.moon(n.night()));
         times.add(new Line("Pole", ReasonWords.place(n.pole())));
+        times.addAll(ReasonWords.settingUp(n));
         n.light().site().domes().stream()
                 .findFirst()
                 .ifPresent(d -> times.add(new Line(

@@ -1,0 +1,29 @@
+package org.halfdusk.shoot;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import org.halfdusk.sky.Rising;
+
+/**
+ * When to be where, counted back from the window: scout while there is daylight, arrive with time to set up, then wait for
+ * the eyes; stars come out 20 to 40 minutes after sunset, eyes take 20 to 30 minutes in the dark.
+ *
+ * @param scoutBy the end of daylight before the window; nothing where the sun does not set before it
+ * @param arrive with an hour for the way from the car, levelling, focus and test frames
+ * @param lampsOut from then on no white light, so that eyes are dark by the window's beginning
+ */
+public record SettingUp(Optional<Instant> scoutBy, Instant arrive, Instant lampsOut, Instant ready) {
+    private static final Duration SETTING_UP = Duration.ofMinutes(60);
+    private static final Duration EYES = Duration.ofMinutes(30);
+
+    /** For a night's longest window; nothing without one. */
+    public static Optional<SettingUp> of(AfterDark night) {
+        return night.main().map(w -> {
+            Optional<Instant> sunset = night.night().sun() instanceof Rising.Crosses c
+                    ? c.sets().filter(s -> s.isBefore(w.start()))
+                    : Optional.empty();
+            return new SettingUp(sunset, w.start().minus(SETTING_UP), w.start().minus(EYES), w.start());
+        });
+    }
+}

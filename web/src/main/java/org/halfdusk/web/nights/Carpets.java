@@ -1,0 +1,65 @@
+package org.halfdusk.web.nights;
+
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Carpet;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
+import org.springframework.stereotype.Component;
+
+/** Carpets as they are asked for: the page and its picture want the same one shortly after one another. */
+@Component
+class Carpets {
+    /** A year and a day, so that a leap year is whole. */
+    static final int NIGHTS = 366;
+
+    private static final int KEPT = 12;
+
+    private final Planner planner;
+    private final Shoots shoots;
+    private final Map<Key, Carpet> kept = new LinkedHashMap<>(16, 0.75f, true);
+
+    Carpets(Planner planner, Shoots shoots) {
+        this.planner = planner;
+        this.shoots = shoots;
+    }
+
+    private record Key(Subject subject, Place place, LocalDate first, Set<LocalDate> dated) {}
+
+    /** The year from a date on. Of fireworks only the nights that the person has a show on bear a wish. */
+    Carpet of(Subject subject, Kept<Place> place, LocalDate first) {
+        Set<LocalDate> dated = subject == Subject.FIREWORKS ? shows(place.id()) : Set.of();
+        Key key = new Key(subject, place.it(), first, dated);
+        synchronized (kept) {
+            Carpet found = kept.get(key);
+            if (found != null) {
+                return found;
+            }
+        }
+        List<SubjectNight> nights = planner.everyNight(subject, place.it(), first, NIGHTS);
+        Carpet made = Carpet.of(nights);
+        Carpet carpet = subject == Subject.FIREWORKS ? made.wishingOnlyOn(dated) : made;
+        synchronized (kept) {
+            kept.put(key, carpet);
+            if (kept.size() > KEPT) {
+                kept.remove(kept.keySet().iterator().next());
+            }
+        }
+        return carpet;
+    }
+
+    private Set<LocalDate> shows(long placeId) {
+        return shoots.list("").stream()
+                .filter(s -> s.it().subject() == Subject.FIREWORKS && s.it().placeId() == placeId)
+                .map(s -> s.it().night())
+                .collect(Collectors.toSet());
+    }
+}

@@ -1,0 +1,59 @@
+package org.halfdusk.web.nights;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.SubjectNight;
+
+/**
+ * Which nights are ranked: from a date on, perhaps to another ("I am there 3 to 12 June"), weekends only, so many hours.
+ *
+ * @param hours least length of the windows
+ */
+record NightsFilter(LocalDate from, Optional<LocalDate> to, boolean weekends, double hours) {
+    private static final double MOST_HOURS = 24;
+    private static final int FEW_NIGHTS = 32;
+
+    /** @throws IllegalArgumentException naming the value and what is allowed */
+    static NightsFilter of(LocalDate from, Optional<String> to, boolean weekends, Optional<String> hours) {
+        Optional<LocalDate> last = to.filter(t -> !t.isBlank()).map(t -> LocalDate.parse(ShootField.NIGHT.normal(t)));
+        last.filter(t -> t.isBefore(from)).ifPresent(t -> {
+            throw new IllegalArgumentException("to " + t + " lies before from " + from + "; a later date is allowed");
+        });
+        return new NightsFilter(
+                from,
+                last,
+                weekends,
+                hours.filter(h -> !h.isBlank()).map(NightsFilter::hours).orElse(0.0));
+    }
+
+    private static double hours(String text) {
+        String allowed = "; 0 to 24 h is allowed";
+        try {
+            double h = Double.parseDouble(text.trim().replace(',', '.'));
+            if (!(h >= 0 && h <= MOST_HOURS)) {
+                throw new IllegalArgumentException("hours " + text + " is outside 0 to 24 h");
+            }
+            return h;
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("hours “" + text + "” is not a number" + allowed, e);
+        }
+    }
+
+    /** A travel window: each night of it counts, and not one a moon. */
+    boolean fewNights() {
+        return to.map(t -> ChronoUnit.DAYS.between(from, t) < FEW_NIGHTS).orElse(false);
+    }
+
+    boolean holds(SubjectNight n) {
+        DayOfWeek day = n.date().getDayOfWeek();
+        boolean weekend = day == DayOfWeek.FRIDAY || day == DayOfWeek.SATURDAY;
+        return !n.date().isBefore(from)
+                && to.map(t -> !n.date().isAfter(t)).orElse(true)
+                && (!weekends || weekend)
+                && n.main().isPresent()
+                && n.windowHours() >= hours;
+    }
+}
