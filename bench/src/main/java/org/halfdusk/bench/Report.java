@@ -11,7 +11,8 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 
 /** Runs a family of benchmarks and prints one figure a line as {@code name: value unit}. */
 public final class Report {
-    private static final Map<String, String> FAMILIES = Map.of("sky", "SkyBench", "eclipses", "EclipseBench");
+    private static final Map<String, String> FAMILIES =
+            Map.of("sky", "SkyBench", "eclipses", "EclipseBench", "nights", "NightsBench");
 
     private Report() {}
 

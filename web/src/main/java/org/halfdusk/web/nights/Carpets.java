@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Carpet;
@@ -13,6 +14,8 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 
 /** Carpets as they are asked for: the page and its picture want the same one shortly after one another. */
@@ -25,21 +28,35 @@ class Carpets {
 
     private final Planner planner;
     private final Shoots shoots;
-    private final Map<Key, Carpet> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final Subjects subjects;
+    private final Map<Key, Year> kept = new LinkedHashMap<>(16, 0.75f, true);
 
-    Carpets(Planner planner, Shoots shoots) {
+    Carpets(Planner planner, Shoots shoots, Subjects subjects) {
+        this.subjects = subjects;
         this.planner = planner;
         this.shoots = shoots;
     }
 
-    private record Key(Subject subject, Place place, LocalDate first, Set<LocalDate> dated) {}
+    private record Key(Subject subject, long placeId, Place place, LocalDate first, Set<LocalDate> dated) {}
+
+    /**
+     * A year as it is shown.
+     *
+     * @param table its rows as HTML: 366 rows of nine cells cost a template engine more than all the astronomy
+     * @param pictures by theme, made when first asked for
+     */
+    record Year(Carpet carpet, String table, Map<Theme, byte[]> pictures) {
+        byte[] picture(Theme theme) {
+            return pictures.computeIfAbsent(theme, t -> CarpetPicture.png(carpet, t));
+        }
+    }
 
     /** The year from a date on. Of fireworks only the nights that the person has a show on bear a wish. */
-    Carpet of(Subject subject, Kept<Place> place, LocalDate first) {
+    Year of(Subject subject, Kept<Place> place, LocalDate first) {
         Set<LocalDate> dated = subject == Subject.FIREWORKS ? shows(place.id()) : Set.of();
-        Key key = new Key(subject, place.it(), first, dated);
+        Key key = new Key(subject, place.id(), place.it(), first, dated);
         synchronized (kept) {
-            Carpet found = kept.get(key);
+            Year found = kept.get(key);
             if (found != null) {
                 return found;
             }
@@ -47,13 +64,14 @@ class Carpets {
         List<SubjectNight> nights = planner.everyNight(subject, place.it(), first, NIGHTS);
         Carpet made = Carpet.of(nights);
         Carpet carpet = subject == Subject.FIREWORKS ? made.wishingOnlyOn(dated) : made;
+        Year year = new Year(carpet, NightsTable.of(carpet, subject, subjects, place.id()), new ConcurrentHashMap<>());
         synchronized (kept) {
-            kept.put(key, carpet);
+            kept.put(key, year);
             if (kept.size() > KEPT) {
                 kept.remove(kept.keySet().iterator().next());
             }
         }
-        return carpet;
+        return year;
     }
 
     private Set<LocalDate> shows(long placeId) {

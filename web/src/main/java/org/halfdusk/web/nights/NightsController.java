@@ -85,7 +85,7 @@ class NightsController {
             @RequestParam String start,
             @ModelAttribute("frame") Shell.Frame frame) {
         LocalDate first = LocalDate.parse(ShootField.NIGHT.normal(start));
-        return CarpetPicture.png(carpets.of(subject, place(placeId), first), frame.theme());
+        return carpets.of(subject, place(placeId), first).picture(frame.theme());
     }
 
     @PostMapping("/nights/plan")

@@ -1,13 +1,10 @@
 package org.halfdusk.web.nights;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Carpet;
@@ -15,9 +12,6 @@ import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.sky.Darkness;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Rising;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
@@ -46,48 +40,32 @@ record NightsPage(
         List<Answer> best,
         String none,
         List<Row> ranked,
-        List<Row> all) {
+        String all) {
 
     record Choice(long id, String name) {}
 
     /** A night that stands out. */
     record Answer(String date, String iso, String window, String sentence) {}
 
-    record Row(
-            String iso,
-            String date,
-            boolean weekend,
-            String sunset,
-            String dark,
-            String window,
-            String hours,
-            String best,
-            String moon,
-            int score,
-            String parts,
-            String why,
-            boolean good) {}
+    record Row(String iso, String date, String hours, String best, String moon, int score, String parts, String why) {}
 
     private static final int DAYS_APART = 7;
     private static final int RANKED = 8;
     private static final int MARKED = 13;
-
-    /** A night counts as good from this share of the best one's score on. */
-    private static final double GOOD = 0.75;
 
     static NightsPage of(
             Subject subject,
             Subjects subjects,
             Kept<Place> place,
             List<Kept<Place>> all,
-            Carpet carpet,
+            Carpets.Year year,
             NightsFilter filter) {
+        Carpet carpet = year.carpet();
         List<SubjectNight> nights =
                 carpet.columns().stream().map(Carpet.Column::night).toList();
         List<SubjectNight> passing =
                 nights.stream().filter(filter::holds).sorted(Planner.BEST_FIRST).toList();
         List<SubjectNight> best = best(passing);
-        int most = passing.isEmpty() ? 0 : passing.get(0).score().total();
         List<SubjectNight> ranked =
                 filter.fewNights() ? passing.stream().limit(RANKED).toList() : apart(passing, RANKED);
         LocalDate start = nights.get(0).date();
@@ -120,8 +98,10 @@ record NightsPage(
                         .map(n -> answer(n, subjects.of(subject, n).words()))
                         .toList(),
                 best.isEmpty() ? noneOf(nights, filter, subject, subjects) : "",
-                ranked.stream().map(n -> row(n, subject, subjects, most)).toList(),
-                nights.stream().map(n -> row(n, subject, subjects, most)).toList());
+                ranked.stream()
+                        .map(n -> row(n, subjects.of(subject, n).words()))
+                        .toList(),
+                year.table());
     }
 
     /** The two best, at least a week apart, in order of time. */
@@ -163,35 +143,15 @@ record NightsPage(
         return new Answer(Words.day(n.date()), n.date().toString(), words.heading(), words.sentence());
     }
 
-    private static Row row(SubjectNight n, Subject subject, Subjects subjects, int most) {
-        NightWords words = subjects.of(subject, n).words();
-        LocalDate date = n.date();
-        DayOfWeek day = date.getDayOfWeek();
-        boolean usable = n.main().isPresent();
-        ZoneId zone = n.zone();
-        Optional<Night> night = n instanceof AfterDark a ? Optional.of(a.night()) : Optional.empty();
+    private static Row row(SubjectNight n, NightWords words) {
         return new Row(
-                date.toString(),
-                Words.shortDate(date),
-                day == DayOfWeek.FRIDAY || day == DayOfWeek.SATURDAY,
-                night.map(x -> sunset(x, zone)).orElse(""),
-                night.map(x -> x.darkness() instanceof Darkness.Dark d ? Words.span(d.interval(), zone) : "never dark")
-                        .orElse(""),
-                n.main().map(w -> Words.span(w, zone)).orElse(""),
-                usable ? Words.duration(n.windowHours()) : "none",
+                n.date().toString(),
+                Words.shortDate(n.date()),
+                Words.duration(n.windowHours()),
                 words.best(),
-                night.map(x -> Words.percent(x.moonPhase().illuminatedFraction()))
-                        .orElse(""),
+                n instanceof AfterDark a ? Words.percent(a.night().moonPhase().illuminatedFraction()) : "",
                 n.score().total(),
                 words.parts(),
-                words.whyNotMore(),
-                usable && n.score().total() >= GOOD * most);
-    }
-
-    private static String sunset(Night night, ZoneId zone) {
-        if (night.sun() instanceof Rising.Crosses c) {
-            return c.sets().map(t -> Words.clock(t, zone)).orElse("none");
-        }
-        return night.sun() instanceof Rising.AlwaysUp ? "never sets" : "never rises";
+                words.whyNotMore());
     }
 }

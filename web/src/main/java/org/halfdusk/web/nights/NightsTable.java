@@ -1,0 +1,77 @@
+package org.halfdusk.web.nights;
+
+import java.time.ZoneId;
+import java.util.List;
+import org.halfdusk.shoot.AfterDark;
+import org.halfdusk.shoot.Carpet;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Rising;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.Subjects;
+import org.springframework.web.util.HtmlUtils;
+
+/** All nights of a carpet as rows of a table, the text that stands for the picture. */
+final class NightsTable {
+    /** A night counts as good from this share of the best one's score on. */
+    private static final double GOOD = 0.75;
+
+    private NightsTable() {}
+
+    static String of(Carpet carpet, Subject subject, Subjects subjects, long placeId) {
+        List<SubjectNight> nights =
+                carpet.columns().stream().map(Carpet.Column::night).toList();
+        int most = nights.stream().mapToInt(n -> n.score().total()).max().orElse(0);
+        StringBuilder html = new StringBuilder(nights.size() * 320);
+        for (SubjectNight n : nights) {
+            boolean good = n.main().isPresent() && n.score().total() >= GOOD * most;
+            html.append(good ? "<tr data-good=\"true\"><td>" : "<tr><td>")
+                    .append("<a href=\"/nights/")
+                    .append(n.date())
+                    .append("?subject=")
+                    .append(subject)
+                    .append("&amp;place=")
+                    .append(placeId)
+                    .append("\">")
+                    .append(Words.shortDate(n.date()))
+                    .append("</a></td>");
+            for (String cell : cells(n, subjects.of(subject, n).words())) {
+                html.append("<td>").append(HtmlUtils.htmlEscape(cell)).append("</td>");
+            }
+            html.append("</tr>");
+        }
+        return html.toString();
+    }
+
+    private static List<String> cells(SubjectNight n, NightWords words) {
+        ZoneId zone = n.zone();
+        String sunset = "";
+        String dark = "";
+        String moon = "";
+        if (n instanceof AfterDark a) {
+            Night night = a.night();
+            sunset = sunset(night, zone);
+            dark = night.darkness() instanceof Darkness.Dark d ? Words.span(d.interval(), zone) : "never dark";
+            moon = Words.percent(night.moonPhase().illuminatedFraction());
+        }
+        return List.of(
+                sunset,
+                dark,
+                n.main().map(w -> Words.span(w, zone)).orElse(""),
+                n.main().isPresent() ? Words.duration(n.windowHours()) : "none",
+                words.best(),
+                moon,
+                Integer.toString(n.score().total()),
+                words.whyNotMore());
+    }
+
+    private static String sunset(Night night, ZoneId zone) {
+        if (night.sun() instanceof Rising.Crosses c) {
+            return c.sets().map(t -> Words.clock(t, zone)).orElse("none");
+        }
+        return night.sun() instanceof Rising.AlwaysUp ? "never sets" : "never rises";
+    }
+}
