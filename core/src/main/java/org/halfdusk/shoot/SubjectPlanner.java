@@ -44,11 +44,15 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
         return Stream.iterate(from, d -> d.plusDays(1)).limit(count).toList();
     }
 
-    /** How unfit a lens is; the least is suggested. */
-    double unfitness(Lens lens);
+    /** How unfit a lens is; the least is suggested: the longest, unless the subject wants another. */
+    default double unfitness(Lens lens) {
+        return -lens.longestMm();
+    }
 
     /** The focal length to begin with on a lens. */
-    double focalMm(Lens lens);
+    default double focalMm(Lens lens) {
+        return lens.longestMm();
+    }
 
     /** The wishes that a new shoot at a place begins with. */
     default SubjectWish initialWish(Place place) {

@@ -36,6 +36,14 @@ public record Interval(Instant start, Instant end) {
         return !instant.isBefore(start) && instant.isBefore(end);
     }
 
+    /** The moment of it that is nearest to another; the last second where that lies after its end. */
+    public Instant nearest(Instant wished) {
+        if (wished.isBefore(start)) {
+            return start;
+        }
+        return wished.isBefore(end) ? wished : end.minusSeconds(1);
+    }
+
     public Instant middle() {
         return start.plus(duration().dividedBy(2));
     }

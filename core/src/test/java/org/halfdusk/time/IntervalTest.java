@@ -20,6 +20,14 @@ class IntervalTest {
     }
 
     @Test
+    void theNearestMomentLiesInside() {
+        assertEquals(t(2), i(2, 10).nearest(t(0)));
+        assertEquals(t(5), i(2, 10).nearest(t(5)));
+        assertEquals(t(10).minusSeconds(1), i(2, 10).nearest(t(10)));
+        assertTrue(i(2, 10).contains(i(2, 10).nearest(t(99))));
+    }
+
+    @Test
     void holdsItsStartAndNotItsEnd() {
         assertTrue(i(0, 10).contains(t(0)));
         assertFalse(i(0, 10).contains(t(10)));

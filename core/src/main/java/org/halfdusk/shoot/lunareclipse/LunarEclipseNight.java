@@ -117,7 +117,7 @@ public record LunarEclipseNight(
         return eclipse.map(e -> Stream.of(clear(windows), windows, clear(seen()), seen())
                         .filter(spans -> !spans.isEmpty())
                         .findFirst()
-                        .map(spans -> nearest(spans.get(0), e.greatest()))
+                        .map(spans -> spans.get(0).nearest(e.greatest()))
                         .orElse(e.greatest()))
                 .orElseGet(
                         () -> night.highest(Body.MOON, night.sunsetToSunrise()).at());
@@ -125,13 +125,6 @@ public record LunarEclipseNight(
 
     private List<Interval> clear(List<Interval> spans) {
         return Interval.intersect(spans, night.above(Body.MOON, CLEAR_DEGREES));
-    }
-
-    private static Instant nearest(Interval span, Instant wished) {
-        if (wished.isBefore(span.start())) {
-            return span.start();
-        }
-        return wished.isBefore(span.end()) ? wished : span.end().minusSeconds(1);
     }
 
     @Override

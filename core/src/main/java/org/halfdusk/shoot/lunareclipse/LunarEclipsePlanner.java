@@ -10,7 +10,6 @@ import java.util.Optional;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.optics.Framing;
-import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
@@ -100,17 +99,6 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
             }
         }
         return dates.stream().distinct().toList();
-    }
-
-    /** As long as can be. */
-    @Override
-    public double unfitness(Lens lens) {
-        return -lens.longestMm();
-    }
-
-    @Override
-    public double focalMm(Lens lens) {
-        return lens.longestMm();
     }
 
     @Override

@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.optics.Framing;
-import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
@@ -56,17 +55,6 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
                 wishes,
                 Support.valueOf(wish.text(SUPPORT)),
                 Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
-    }
-
-    /** As long as can be. */
-    @Override
-    public double unfitness(Lens lens) {
-        return -lens.longestMm();
-    }
-
-    @Override
-    public double focalMm(Lens lens) {
-        return lens.longestMm();
     }
 
     @Override

@@ -123,15 +123,8 @@ public record SolarEclipseDay(
     /** Maximum if it is seen; otherwise the moment in sight that is nearest to it. */
     @Override
     public Instant bestMoment() {
-        return eclipse.map(e -> main().map(w -> nearest(w, e.maximum())).orElse(e.maximum()))
+        return eclipse.map(e -> main().map(w -> w.nearest(e.maximum())).orElse(e.maximum()))
                 .orElseGet(() -> date.atTime(12, 0).atZone(zone).toInstant());
-    }
-
-    private static Instant nearest(Interval span, Instant wished) {
-        if (wished.isBefore(span.start())) {
-            return span.start();
-        }
-        return wished.isBefore(span.end()) ? wished : span.end().minusSeconds(1);
     }
 
     @Override

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.optics.Framing;
-import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
@@ -89,17 +88,6 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
             }
         }
         return dates;
-    }
-
-    /** As long as can be. */
-    @Override
-    public double unfitness(Lens lens) {
-        return -lens.longestMm();
-    }
-
-    @Override
-    public double focalMm(Lens lens) {
-        return lens.longestMm();
     }
 
     @Override

@@ -1,0 +1,24 @@
+package org.halfdusk.web.night;
+
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.subject.Subjects;
+import org.springframework.stereotype.Component;
+
+/** The Night step of a shoot. */
+@Component
+record NightPages(Places places, Planner planner, Subjects subjects) implements StepPages {
+    @Override
+    public String step() {
+        return "night";
+    }
+
+    @Override
+    public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
+        return NightPage.of(open, places, planner, subjects, theme, result.errors());
+    }
+}
