@@ -46,6 +46,8 @@ public record NightStrip(
 
     private static final double COVERED_SMALL = 190;
 
+    private static final double EDGE = 130;
+
     private static final double FULL_WASH_MAGNITUDES = 3.5;
 
     /** Levels of 255 in a channel. */
@@ -61,7 +63,7 @@ public record NightStrip(
     public record Tick(String x, String text, boolean often) {}
 
     /** @param near so near the playhead that its label covers it on a small screen */
-    public record Label(String x, String text, boolean near) {}
+    public record Label(String x, String text, String anchor, boolean near) {}
 
     /** @param minutes from the strip's start */
     public record Playhead(String x, String text, long minutes) {}
@@ -261,8 +263,17 @@ public record NightStrip(
                 .map(m -> new Label(
                         scale.percent(m.at()),
                         m.what() + " " + Words.clock(m.at(), zone),
+                        anchor(scale.x(m.at())),
                         Math.abs(scale.x(m.at()) - head) < COVERED_SMALL))
                 .toList();
+    }
+
+    /** Near an end of the strip a label runs inwards. */
+    private static String anchor(double x) {
+        if (x < EDGE) {
+            return "start";
+        }
+        return x > WIDTH - EDGE ? "end" : "middle";
     }
 
     /** From times to places along the strip. */
