@@ -1,6 +1,7 @@
 package org.halfdusk.eclipse;
 
 import java.time.Instant;
+import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
@@ -61,19 +62,11 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
     public Seen seenFrom(Sky sky, Instant at) {
         Moment m = sky.moment(at);
         State s = at(at);
-        Vector moon = sky.northEastUp(ephemeris.apparent(Body.MOON, m.ttDays()).unit(), m)
-                .unit();
+        Vector moon = sky.northEastUp(ephemeris.apparent(Body.MOON, m.ttDays()).unit(), m);
         Vector shadow = sky.northEastUp(
-                        ephemeris.apparent(Body.SUN, m.ttDays()).times(-1).unit(), m)
-                .unit();
-        double flat = Math.hypot(moon.x(), moon.y());
-        Vector right = new Vector(-moon.y() / flat, moon.x() / flat, 0);
-        Vector up = new Vector(-moon.z() * moon.x() / flat, -moon.z() * moon.y() / flat, flat);
-        double ahead = shadow.dot(moon);
+                ephemeris.apparent(Body.SUN, m.ttDays()).times(-1).unit(), m);
+        LevelFrame.Offset offset = LevelFrame.towards(moon).offset(shadow);
         return new Seen(
-                shadow.dot(right) / ahead / s.moon(),
-                shadow.dot(up) / ahead / s.moon(),
-                s.umbra() / s.moon(),
-                s.penumbra() / s.moon());
+                offset.right() / s.moon(), offset.up() / s.moon(), s.umbra() / s.moon(), s.penumbra() / s.moon());
     }
 }

@@ -6,9 +6,4 @@ package org.halfdusk.exposure;
  * @param fNumber on the sensor
  * @param kelvin white balance to begin with
  */
-public record Setting(ShutterTime shutter, double fNumber, int iso, int kelvin) {
-    /** The same with another time. */
-    public Setting with(ShutterTime other) {
-        return new Setting(other, fNumber, iso, kelvin);
-    }
-}
+public record Setting(ShutterTime shutter, double fNumber, int iso, int kelvin) {}

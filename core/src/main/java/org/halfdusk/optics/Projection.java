@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.sky.HorizontalPosition;
 
@@ -23,11 +24,13 @@ public record Projection(Framing framing, double focalMm) {
 
     /** Where a direction (north, east, up) falls; nothing where it lies more than 84° from the axis. */
     public Optional<Point> of(Vector direction) {
+        LevelFrame view = view();
         Vector unit = direction.unit();
-        double ahead = unit.dot(forward());
-        return ahead < FARTHEST
-                ? Optional.empty()
-                : Optional.of(new Point(focalMm * unit.dot(right()) / ahead, focalMm * unit.dot(up()) / ahead));
+        if (unit.dot(view.ahead()) < FARTHEST) {
+            return Optional.empty();
+        }
+        LevelFrame.Offset offset = view.offset(unit);
+        return Optional.of(new Point(focalMm * offset.right(), focalMm * offset.up()));
     }
 
     public Optional<Point> of(Azimuth azimuth, double altitudeDegrees) {
@@ -41,10 +44,11 @@ public record Projection(Framing framing, double focalMm) {
 
     /** The direction that falls on a place: the inverse of {@link #of(Vector)}. */
     public HorizontalPosition direction(Point p) {
-        return HorizontalPosition.of(forward()
+        LevelFrame view = view();
+        return HorizontalPosition.of(view.ahead()
                 .times(focalMm)
-                .plus(right().times(p.x()))
-                .plus(up().times(p.y()))
+                .plus(view.right().times(p.x()))
+                .plus(view.up().times(p.y()))
                 .unit());
     }
 
@@ -68,18 +72,7 @@ public record Projection(Framing framing, double focalMm) {
                 corners.stream().mapToDouble(Point::y).max().orElseThrow());
     }
 
-    private Vector forward() {
-        return framing.direction();
-    }
-
-    private Vector right() {
-        double az = framing.azimuth().radians();
-        return new Vector(-Math.sin(az), Math.cos(az), 0);
-    }
-
-    private Vector up() {
-        double az = framing.azimuth().radians();
-        double alt = framing.altitude().radians();
-        return new Vector(-Math.sin(alt) * Math.cos(az), -Math.sin(alt) * Math.sin(az), Math.cos(alt));
+    private LevelFrame view() {
+        return LevelFrame.of(framing.azimuth().radians(), framing.altitude().radians());
     }
 }

@@ -2,6 +2,7 @@ package org.halfdusk.sky;
 
 import java.time.Instant;
 import java.util.List;
+import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -221,12 +222,8 @@ public final class Sky {
         Rotation fromGalaxy = Galaxy.fromEquatorJ2000().inverse();
         Vector core = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(0, 0, 1))), m);
         Vector along = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(Math.toRadians(10), 0, 1))), m);
-        double azimuth = Math.atan2(core.y(), core.x());
-        double altitude = core.latitudeRad();
-        Vector right = new Vector(-Math.sin(azimuth), Math.cos(azimuth), 0);
-        Vector up = new Vector(
-                -Math.sin(altitude) * Math.cos(azimuth), -Math.sin(altitude) * Math.sin(azimuth), Math.cos(altitude));
-        double sign = along.dot(up) < 0 ? -1 : 1;
-        return Math.toDegrees(Math.atan2(sign * along.dot(right), sign * along.dot(up)));
+        LevelFrame.Offset lean = LevelFrame.towards(core).offset(along);
+        double sign = lean.up() < 0 ? -1 : 1;
+        return Math.toDegrees(Math.atan2(sign * lean.right(), sign * lean.up()));
     }
 }

@@ -98,12 +98,6 @@ public record LunarEclipsePlan(
         };
     }
 
-    /** What the lit part alone would want at a partial phase, beside what the shadow wants: for the choice between them. */
-    public LunarExposure litPartAt(double umbralMagnitude, HorizontalPosition moon) {
-        double q = EclipseGuide.lunarPartial(Math.max(0, Math.min(1, umbralMagnitude)));
-        return LunarExposure.of(rig, q, moon.altitude().degrees(), wishes, mount);
-    }
-
     /** The course in a few lines: before the shadow, by share covered on the way in, totality, and out again. */
     public List<Step> course() {
         return night.eclipse()

@@ -4,6 +4,7 @@ import java.util.List;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.Stops;
@@ -39,9 +40,6 @@ public record LunarExposure(
         LUNAR_RATE
     }
 
-    /** Speed of the Moon over the sky, ″/s. */
-    private static final double SPEED_ARCSEC_PER_SECOND = 14.5;
-
     /** A following mount is trusted for so long with a long lens†. */
     private static final double FOLLOWED_SECONDS = 8;
 
@@ -54,7 +52,7 @@ public record LunarExposure(
     public static double limitSeconds(Rig rig, Wishes wishes, Mount mount) {
         return mount == Mount.LUNAR_RATE
                 ? FOLLOWED_SECONDS
-                : wishes.budgetPx() * rig.pixelScaleArcsec() / SPEED_ARCSEC_PER_SECOND;
+                : wishes.budgetPx() * rig.pixelScaleArcsec() / MoonExposure.SPEED_ARCSEC_PER_SECOND;
     }
 
     static LunarExposure of(Rig rig, double q, double altitudeDegrees, Wishes wishes, Mount mount) {

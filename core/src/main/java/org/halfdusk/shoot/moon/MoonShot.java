@@ -32,7 +32,7 @@ public record MoonShot(
         int iso,
         double stopsOff) {
     /** Speed over the sky, ″/s. */
-    public static final double SPEED_ARCSEC_PER_SECOND = 14.5;
+    public static final double SPEED_ARCSEC_PER_SECOND = MoonExposure.SPEED_ARCSEC_PER_SECOND;
 
     /** What a long lens on a tripod still shakes: the usual advice is 1/125 s or faster. */
     public static final double LONG_LENS_SECONDS = 1 / 125.0;

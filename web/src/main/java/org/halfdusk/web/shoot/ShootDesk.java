@@ -115,7 +115,7 @@ public class ShootDesk {
                         subject.words().sentence()),
                 open.at().toString(),
                 Words.clock(open.at(), zone),
-                nextGoodNight(open),
+                step.equals("night") ? nextGoodNight(open) : "",
                 subject.contacts(),
                 subject.banner(plan),
                 caption,

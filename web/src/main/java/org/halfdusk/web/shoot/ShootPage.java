@@ -11,6 +11,7 @@ import org.halfdusk.web.subject.Contact;
  * What stands on every page of a shoot: its name, the seven steps with their answers, the strip, the caption.
  *
  * @param day how the first step is called
+ * @param nextGoodNight only for the first step, the others have no use for it; empty where there is none
  * @param contacts of an eclipse, under the strip
  * @param banner a caution that is not to be overlooked
  * @param was the fields' texts as this page shows them, sent back with every edit so that others' changes are noticed
