@@ -9,6 +9,7 @@ module org.halfdusk.core {
     exports org.halfdusk.sky;
     exports org.halfdusk.eclipse;
     exports org.halfdusk.light;
+    exports org.halfdusk.weather;
     exports org.halfdusk.optics;
     exports org.halfdusk.exposure;
     exports org.halfdusk.sequence;

@@ -29,6 +29,11 @@ public record Observer(double latitudeDegrees, double longitudeDegrees, double e
         return new Observer(latitudeDegrees, longitudeDegrees, elevationMetres);
     }
 
+    /** Great-circle distance to a point on a sphere, km; within 0.5 % of the ellipsoid's. */
+    public double distanceKm(double latitude, double longitude) {
+        return GreatCircle.distanceKm(latitudeDegrees, longitudeDegrees, latitude, longitude);
+    }
+
     /** Distance from the Earth's axis, km. */
     public double axisDistanceKm() {
         double lat = Math.toRadians(latitudeDegrees);

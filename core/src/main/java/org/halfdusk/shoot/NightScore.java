@@ -1,20 +1,23 @@
 package org.halfdusk.shoot;
 
+import java.util.OptionalDouble;
+
 /**
  * How good a night is, 0 to 100, and why.
  *
  * <p>Hours of window: up to 4 h give 50. Best altitude of the subject in it: 30° and more give 25, since above two air
- * masses little is gained. Moon: the share of the dark that is moonless gives 15. Weather: 10 where a forecast is
+ * masses little is gained. Moon: the share of the dark that is moonless gives 15. Weather: how clear the window is forecast gives 10 where that is
  * known; where it is not, the other parts are scaled to 100. A night without a window scores 0.
  */
-public record NightScore(double hours, double altitude, double moon) {
+public record NightScore(double hours, double altitude, double moon, OptionalDouble weather) {
     public static final double MOST_HOURS = 50;
     public static final double MOST_ALTITUDE = 25;
     public static final double MOST_MOON = 15;
+    public static final double MOST_WEATHER = 10;
     private static final double FULL_HOURS = 4;
     private static final double FULL_ALTITUDE_DEGREES = 30;
 
-    public static final NightScore NONE = new NightScore(0, 0, 0);
+    public static final NightScore NONE = new NightScore(0, 0, 0, OptionalDouble.empty());
 
     public static NightScore of(double windowHours, double bestAltitudeDegrees, double moonlessShareOfDark) {
         return ofShares(windowHours / FULL_HOURS, bestAltitudeDegrees / FULL_ALTITUDE_DEGREES, moonlessShareOfDark);
@@ -28,11 +31,28 @@ public record NightScore(double hours, double altitude, double moon) {
         return new NightScore(
                 MOST_HOURS * Math.min(1, window),
                 MOST_ALTITUDE * Math.max(0, Math.min(1, subject)),
-                MOST_MOON * Math.max(0, Math.min(1, circumstance)));
+                MOST_MOON * Math.max(0, Math.min(1, circumstance)),
+                OptionalDouble.empty());
+    }
+
+    /**
+     * The same with the weather known; none stays none.
+     *
+     * @param clear share of the window that is forecast clear, 0 to 1
+     */
+    public NightScore withWeather(double clear) {
+        return hours <= 0
+                ? this
+                : new NightScore(
+                        hours, altitude, moon, OptionalDouble.of(MOST_WEATHER * Math.max(0, Math.min(1, clear))));
     }
 
     /** 0 to 100, whole. */
     public int total() {
-        return (int) Math.round(100 * (hours + altitude + moon) / (MOST_HOURS + MOST_ALTITUDE + MOST_MOON));
+        double sky = hours + altitude + moon;
+        return (int) Math.round(
+                weather.isPresent()
+                        ? sky + weather.getAsDouble()
+                        : 100 * sky / (MOST_HOURS + MOST_ALTITUDE + MOST_MOON));
     }
 }

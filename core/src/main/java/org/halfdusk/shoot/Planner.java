@@ -26,6 +26,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
+import org.halfdusk.weather.Forecast;
 
 /** Plans from what is kept: looks places and kit up and lets the subject's planner put the rooms together. */
 public final class Planner {
@@ -36,14 +37,16 @@ public final class Planner {
 
     private final Places places;
     private final Kits kits;
+    private final Forecasts forecasts;
     private final Ephemeris ephemeris;
     private final Map<Subject, SubjectPlanner<?>> subjects = new EnumMap<>(Subject.class);
     private final Map<SiteKey, DarkSite> sites = new ConcurrentHashMap<>();
     private final Map<NightKey, SubjectNight> nights = new ConcurrentHashMap<>();
 
-    public Planner(Places places, Kits kits, Ephemeris ephemeris) {
+    public Planner(Places places, Kits kits, Forecasts forecasts, Ephemeris ephemeris) {
         this.places = places;
         this.kits = kits;
+        this.forecasts = forecasts;
         this.ephemeris = ephemeris;
         List.of(
                         new MilkyWayPlanner(),
@@ -64,7 +67,7 @@ public final class Planner {
         return Sky.over(place.observer(), ephemeris, DeltaT.model());
     }
 
-    /** A place with its sky and the towns around it; looking the towns up takes milliseconds, so that is kept. */
+    /** A place with its sky, its forecast and the towns around it; looking the towns up takes milliseconds, so that is kept. */
     public Site site(Place place) {
         if (sites.size() > MOST_SITES) {
             sites.clear();
@@ -72,7 +75,12 @@ public final class Planner {
         DarkSite dark = sites.computeIfAbsent(
                 new SiteKey(place.observer(), place.skyBrightness()),
                 k -> DarkSite.of(k.observer(), k.skyBrightness()));
-        return new Site(place, sky(place), dark);
+        return new Site(place, sky(place), dark, forecasts.near(place.observer()));
+    }
+
+    /** The weather ahead of a place, where any is known. */
+    public Optional<Forecast> forecast(Place place) {
+        return forecasts.near(place.observer());
     }
 
     private record SiteKey(Observer observer, double skyBrightness) {}
@@ -92,7 +100,15 @@ public final class Planner {
             found = planner.night(site, date, wish);
             nights.put(key, found);
         }
-        return planner.nightType().cast(found);
+        return planner.nightType().cast(weathered(found, site));
+    }
+
+    /** The night with the weather of its windows in the score, where all of the longest is forecast. */
+    private static SubjectNight weathered(SubjectNight night, Site site) {
+        return site.forecast()
+                .flatMap(f -> night.main().flatMap(f::during))
+                .map(w -> night.withScore(night.score().withWeather(w.clear())))
+                .orElse(night);
     }
 
     /** What a night follows from, apart from the sky itself. */
@@ -135,10 +151,11 @@ public final class Planner {
                 .toList();
     }
 
-    /** The best first: by score, of equals that with more hours, then the earliest; those without a window last. */
+    /** The best first: by score, of equals the weekend's, then that with more hours, then the earliest; no window last. */
     public static final Comparator<SubjectNight> BEST_FIRST = Comparator.comparing(
                     (SubjectNight n) -> n.main().isEmpty())
             .thenComparing(n -> -n.score().total())
+            .thenComparing(n -> !n.beforeFreeDay())
             .thenComparing(n -> -n.windowHours())
             .thenComparing(SubjectNight::date);
 

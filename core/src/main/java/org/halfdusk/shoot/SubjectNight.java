@@ -1,5 +1,6 @@
 package org.halfdusk.shoot;
 
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -35,12 +36,22 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
 
     NightScore score();
 
+    /** The same night, scored otherwise. */
+    SubjectNight withScore(NightScore score);
+
     /** The body that the subject follows over the night, if it is one. */
     Optional<Body> followed();
 
     /** How well a moment of a window serves, above 0 to 1. */
     default double strength(Instant at) {
         return 1;
+    }
+
+    /** Whether most people can sleep after it: the nights that begin on Friday and Saturday; by day the weekend itself. */
+    default boolean beforeFreeDay() {
+        DayOfWeek day = date().getDayOfWeek();
+        return day == DayOfWeek.SATURDAY
+                || day == (this instanceof SolarEclipseDay ? DayOfWeek.SUNDAY : DayOfWeek.FRIDAY);
     }
 
     /** The longest window. */

@@ -57,9 +57,26 @@ public final class App implements AutoCloseable {
 
     /** Sends a form as a page would, with its token; redirects are not followed. */
     public HttpResponse<String> post(String path, Map<String, String> form) throws IOException, InterruptedException {
+        return send(path, form, token());
+    }
+
+    private String token() throws IOException, InterruptedException {
         Matcher token = TOKEN.matcher(get("/keys").body());
-        String csrf = token.find() ? token.group(1) : "";
-        return send(path, form, csrf);
+        return token.find() ? token.group(1) : "";
+    }
+
+    /** Sends one file as a page's form would. */
+    public HttpResponse<String> upload(String path, String field, String name, String content)
+            throws IOException, InterruptedException {
+        String edge = "----edge-of-a-part";
+        String body = "--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token() + "\r\n--"
+                + edge + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + name
+                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n" + content + "\r\n--" + edge + "--\r\n";
+        HttpRequest request = HttpRequest.newBuilder(URI.create(url(path)))
+                .header("Content-Type", "multipart/form-data; boundary=" + edge)
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        return http.send(request, HttpResponse.BodyHandlers.ofString());
     }
 
     public HttpResponse<String> send(String path, Map<String, String> form, String csrf)

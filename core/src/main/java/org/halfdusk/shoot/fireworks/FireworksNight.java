@@ -54,4 +54,9 @@ public record FireworksNight(Night night, SkyLight light, Interval show, List<In
     public Optional<Body> followed() {
         return Optional.empty();
     }
+
+    @Override
+    public FireworksNight withScore(NightScore other) {
+        return new FireworksNight(night, light, show, dark, other);
+    }
 }

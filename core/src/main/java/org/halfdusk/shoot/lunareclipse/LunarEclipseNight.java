@@ -131,4 +131,9 @@ public record LunarEclipseNight(
     public Optional<Body> followed() {
         return Optional.of(Body.MOON);
     }
+
+    @Override
+    public LunarEclipseNight withScore(NightScore other) {
+        return new LunarEclipseNight(night, light, shadow, eclipse, windows, other);
+    }
 }

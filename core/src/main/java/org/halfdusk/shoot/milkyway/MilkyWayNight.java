@@ -124,4 +124,9 @@ public record MilkyWayNight(
         }
         return Optional.of(new NoWindow.NeverTogether());
     }
+
+    @Override
+    public MilkyWayNight withScore(NightScore other) {
+        return new MilkyWayNight(night, light, lowestCoreDegrees, coreUp, windows, best, other);
+    }
 }

@@ -194,4 +194,9 @@ public record MoonNight(
         NEITHER_RISES_NOR_SETS,
         OTHER_LIGHT
     }
+
+    @Override
+    public MoonNight withScore(NightScore other) {
+        return new MoonNight(night, light, events, equalLight, windows, best, alignment, other);
+    }
 }

@@ -131,4 +131,9 @@ public record SolarEclipseDay(
     public Optional<Body> followed() {
         return Optional.of(Body.SUN);
     }
+
+    @Override
+    public SolarEclipseDay withScore(NightScore other) {
+        return new SolarEclipseDay(date, zone, sky, light, eclipse, windows, other);
+    }
 }

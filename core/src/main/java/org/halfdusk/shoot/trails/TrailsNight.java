@@ -94,4 +94,9 @@ public record TrailsNight(
         NEVER_DARK,
         MOON
     }
+
+    @Override
+    public TrailsNight withScore(NightScore other) {
+        return new TrailsNight(night, light, allowedMoonlight, length, windows, other);
+    }
 }

@@ -74,8 +74,23 @@ class NightsApi {
             List<Span> windows,
             Best coreBest,
             int score,
-            NightScore parts,
+            Parts parts,
             String why) {}
+
+    /** @param weather null where no forecast is asked, as here: the other parts are then scaled to 100 */
+    record Parts(
+            double hours,
+            double altitude,
+            double moon,
+            @Nullable Double weather) {
+        static Parts of(NightScore s) {
+            return new Parts(
+                    s.hours(),
+                    s.altitude(),
+                    s.moon(),
+                    s.weather().isPresent() ? s.weather().getAsDouble() : null);
+        }
+    }
 
     record Answer(String zone, Subject subject, List<Row> nights) {}
 
@@ -153,7 +168,7 @@ class NightsApi {
                         m.best().position().altitude().degrees(),
                         m.best().position().azimuth().degrees()),
                 n.score().total(),
-                n.score(),
+                Parts.of(n.score()),
                 why);
     }
 }

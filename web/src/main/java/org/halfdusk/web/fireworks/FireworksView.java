@@ -12,8 +12,10 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
+import org.halfdusk.shoot.fireworks.Smoke;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
+import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -76,6 +78,23 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 sun > -6 ? "the sky is not dark yet" : sun > -12 ? "the sky is still blue" : moonShortly(n),
                 Words.wholeDegrees(sun),
                 ReasonWords.parts(n.score(), "dark while it lasts", "depth of night", "no moon"));
+    }
+
+    @Override
+    public List<String> weather(FireworksPlan plan, Spell spell) {
+        return Smoke.of(plan.show().azimuth().degrees(), spell).stream()
+                .map(FireworksView::smoke)
+                .toList();
+    }
+
+    private static String smoke(Smoke s) {
+        return switch (s.drift()) {
+            case HANGS -> "Hardly any wind: smoke hangs in the bursts, so the first minutes are the clean ones.";
+            case TOWARDS_YOU -> "Smoke drifts towards you: stand on another side of the show if you can, upwind of it.";
+            case AWAY -> "Smoke drifts away from you, behind the bursts: a good side to stand on.";
+            case LEFT -> "Smoke drifts to the left: leave less room there, later bursts stand before it.";
+            case RIGHT -> "Smoke drifts to the right: leave less room there, later bursts stand before it.";
+        };
     }
 
     private static String moonShortly(FireworksNight n) {

@@ -5,16 +5,19 @@ import java.time.Clock;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
+import org.halfdusk.shoot.Forecasts;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.store.Database;
 import org.halfdusk.store.Facts;
+import org.halfdusk.store.StoredForecasts;
 import org.halfdusk.store.StoredKits;
 import org.halfdusk.store.StoredPlaces;
 import org.halfdusk.store.StoredShoots;
 import org.halfdusk.web.standin.DemoClock;
+import org.halfdusk.web.standin.SimulatedForecasts;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -65,8 +68,15 @@ class Composition {
     }
 
     @Bean
-    Planner planner(Places places, Kits kits, Ephemeris ephemeris) {
-        return new Planner(places, kits, ephemeris);
+    Forecasts forecasts(Database database, Environment environment, Clock clock) {
+        Forecasts kept = new StoredForecasts(database);
+        boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
+        return demo ? new SimulatedForecasts(kept, clock) : kept;
+    }
+
+    @Bean
+    Planner planner(Places places, Kits kits, Forecasts forecasts, Ephemeris ephemeris) {
+        return new Planner(places, kits, forecasts, ephemeris);
     }
 
     @Bean

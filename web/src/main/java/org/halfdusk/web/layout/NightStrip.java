@@ -16,6 +16,7 @@ import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.time.Interval;
+import org.halfdusk.weather.Forecast;
 
 /**
  * One night drawn along its time: the light of the sky, the subject and the moon, the usable window, frames, a playhead. Positions along
@@ -24,6 +25,7 @@ import org.halfdusk.time.Interval;
  * @param sky the stops of a gradient along the strip, SVG
  * @param followed the subject's body, a path
  * @param programme blocks of frames
+ * @param clouds how much of the sky is covered, as far as it is forecast
  */
 public record NightStrip(
         Interval axis,
@@ -33,6 +35,8 @@ public record NightStrip(
         String moon,
         List<Piece> windows,
         List<Piece> programme,
+        List<Cloud> clouds,
+        String cloudWords,
         List<Tick> ticks,
         List<Label> labels,
         Optional<Playhead> playhead,
@@ -60,6 +64,9 @@ public record NightStrip(
 
     public record Piece(String x, String width) {}
 
+    /** @param cover share of the sky, as an opacity */
+    public record Cloud(String x, String width, String cover, boolean rain) {}
+
     public record Tick(String x, String text, boolean often) {}
 
     /** @param near so near the playhead that its label covers it on a small screen */
@@ -78,13 +85,20 @@ public record NightStrip(
 
     /** The strip of a shoot's pages, with its programme under it. */
     public static NightStrip large(
-            SubjectNight m, Theme theme, Instant playhead, List<Mark> marks, List<Block> blocks, String words) {
-        return of(m, m.axis(), theme, FINE, new Extras(Optional.of(playhead), marks, blocks), words);
+            SubjectNight m,
+            Theme theme,
+            Instant playhead,
+            List<Mark> marks,
+            List<Block> blocks,
+            Optional<Forecast> forecast,
+            String words) {
+        return of(m, m.axis(), theme, FINE, new Extras(Optional.of(playhead), marks, blocks, forecast), words);
     }
 
     /** What only the large strip has. */
-    private record Extras(Optional<Instant> playhead, List<Mark> marks, List<Block> blocks) {
-        static final Extras NONE = new Extras(Optional.empty(), List.of(), List.of());
+    private record Extras(
+            Optional<Instant> playhead, List<Mark> marks, List<Block> blocks, Optional<Forecast> forecast) {
+        static final Extras NONE = new Extras(Optional.empty(), List.of(), List.of(), Optional.empty());
     }
 
     private static NightStrip of(
@@ -102,6 +116,7 @@ public record NightStrip(
                 .map(w -> new Piece(scale.percent(w.start()), scale.width(w)))
                 .toList();
         Body followed = m.followed().orElse(Body.GALACTIC_CENTRE);
+        List<Cloud> clouds = extras.forecast().map(f -> clouds(f, axis, scale)).orElse(List.of());
         boolean large = extras.playhead().isPresent();
         return new NightStrip(
                 axis,
@@ -111,6 +126,10 @@ public record NightStrip(
                 followed == Body.MOON ? "" : line(course, scale, Night.Course::moon),
                 windows,
                 programme(extras.blocks(), axis, scale),
+                clouds,
+                clouds.isEmpty() || extras.forecast().stream().noneMatch(Forecast::simulated)
+                        ? "cloud"
+                        : "cloud, simulated",
                 large ? ticks(axis, zone, scale) : List.of(),
                 labels(extras, axis, scale, zone),
                 extras.playhead()
@@ -127,6 +146,17 @@ public record NightStrip(
             case MOON -> c.moon();
             default -> c.core();
         };
+    }
+
+    /** A piece an hour of forecast, along the top. */
+    private static List<Cloud> clouds(Forecast forecast, Interval axis, Scale scale) {
+        return forecast.parts(axis).stream()
+                .map(p -> new Cloud(
+                        scale.percent(p.of().start()),
+                        scale.width(p.of()),
+                        Double.toString(Math.rint(p.hour().cover() * 20) / 20),
+                        p.hour().precipitationMm() > 0))
+                .toList();
     }
 
     /** Blocks of frames along the strip, each at least wide enough to be seen. */

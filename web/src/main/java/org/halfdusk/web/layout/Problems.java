@@ -15,7 +15,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Errors as pages: what is wrong, what is allowed, where to go. Never a stack trace. */
 @ControllerAdvice
-class Problems {
+public class Problems {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     private final Shell shell;
@@ -99,7 +99,7 @@ class Problems {
     }
 
     /** A core message as a sentence: capital first, full stop last. */
-    static String sentence(String message) {
+    public static String sentence(String message) {
         String m = message.isBlank() || message.equals("null") ? "this value cannot be used" : message;
         return Character.toUpperCase(m.charAt(0)) + m.substring(1) + (m.endsWith(".") ? "" : ".");
     }

@@ -18,11 +18,13 @@ import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.weather.WeatherPart;
 
 /** The Night step: the subject's part, and the form that moves it. */
 record NightPage(
         NightStep step,
         WishForm wishes,
+        WeatherPart weather,
         Table neighbours,
         List<ShootEditing.Choice> places,
         String night,
@@ -45,6 +47,11 @@ record NightPage(
                         planner.of(open.shoot().it().subject()).wishFields(),
                         open.shoot().it(),
                         errors),
+                WeatherPart.of(
+                        planner.forecast(open.plan().place()),
+                        open.plan(),
+                        open.subject(),
+                        open.shoot().it().placeId()),
                 neighbours(open, planner, subjects),
                 ShootEditing.choices(
                         places.list(), places.find(open.shoot().it().placeId()), p -> p.name(), selected),

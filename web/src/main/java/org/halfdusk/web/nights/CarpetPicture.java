@@ -4,12 +4,19 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Carpet;
+import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.time.Interval;
+import org.halfdusk.weather.Forecast;
+import org.halfdusk.weather.Spell;
+import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -18,6 +25,7 @@ import org.halfdusk.web.layout.Words;
  * The night carpet: its picture, a pixel a cell, and what is written about it. Places along it are percent of its size.
  *
  * @param moons new and full moons under the axis
+ * @param clouds over the nights that are forecast
  */
 record CarpetPicture(
         LocalDate from,
@@ -27,12 +35,17 @@ record CarpetPicture(
         List<Moon> moons,
         List<String> best,
         String width,
-        long begin) {
+        long begin,
+        List<NightStrip.Cloud> clouds,
+        String cloudWords) {
     /** A wish that holds. */
     private static final int COPPER = 0xdd8a50;
 
     /** A time that the clocks skip. */
     private static final int SKIPPED = 0x2a3345;
+
+    /** A clear night that is forecast still shows that it is. */
+    private static final double FORECAST = 0.15;
 
     /** Pixels a row. */
     private static final int FINER = 5;
@@ -44,7 +57,8 @@ record CarpetPicture(
     record Moon(String x, boolean full, String words) {}
 
     /** @param begin column from which nights are ranked */
-    static CarpetPicture of(Carpet c, List<LocalDate> best, long begin) {
+    static CarpetPicture of(Carpet c, List<LocalDate> best, long begin, Optional<Forecast> forecast) {
+        List<NightStrip.Cloud> clouds = forecast.map(f -> clouds(c, f)).orElse(List.of());
         int n = c.columns().size();
         LocalDate first = c.columns().get(0).night().date();
         return new CarpetPicture(
@@ -57,7 +71,32 @@ record CarpetPicture(
                         .map(d -> percent(d.toEpochDay() - first.toEpochDay() + 0.5, n))
                         .toList(),
                 percent(1, n),
-                begin);
+                begin,
+                clouds,
+                clouds.isEmpty() || forecast.stream().noneMatch(Forecast::simulated)
+                        ? "forecast"
+                        : "simulated forecast");
+    }
+
+    /** Over each night whose dark or window is forecast, how much of it is lost to cloud. */
+    private static List<NightStrip.Cloud> clouds(Carpet c, Forecast forecast) {
+        List<NightStrip.Cloud> clouds = new ArrayList<>();
+        int n = c.columns().size();
+        for (int i = 0; i < n; i++) {
+            SubjectNight night = c.columns().get(i).night();
+            Optional<Spell> spell = forecast.during(night.main().orElse(midnight(night)));
+            if (spell.isPresent()) {
+                double lost = Math.max(FORECAST, Math.rint((1 - spell.get().clear()) * 20) / 20);
+                clouds.add(new NightStrip.Cloud(percent(i, n), percent(1, n), Double.toString(lost), false));
+            }
+        }
+        return clouds;
+    }
+
+    /** The hour about the middle of a night without a window. */
+    private static Interval midnight(SubjectNight night) {
+        Instant middle = night.axis().middle();
+        return Interval.of(middle, middle.plusSeconds(3600));
     }
 
     private static String percent(double part, double whole) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
@@ -14,6 +15,7 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
@@ -37,7 +39,13 @@ class Carpets {
         this.shoots = shoots;
     }
 
-    private record Key(Subject subject, long placeId, Place place, LocalDate first, Set<LocalDate> dated) {}
+    private record Key(
+            Subject subject,
+            long placeId,
+            Place place,
+            LocalDate first,
+            Set<LocalDate> dated,
+            Optional<Forecast> forecast) {}
 
     /**
      * A year as it is shown.
@@ -45,7 +53,7 @@ class Carpets {
      * @param table its rows as HTML: 366 rows of nine cells cost a template engine more than all the astronomy
      * @param pictures by theme, made when first asked for
      */
-    record Year(Carpet carpet, String table, Map<Theme, byte[]> pictures) {
+    record Year(Carpet carpet, String table, Optional<Forecast> forecast, Map<Theme, byte[]> pictures) {
         byte[] picture(Theme theme) {
             return pictures.computeIfAbsent(theme, t -> CarpetPicture.png(carpet, t));
         }
@@ -54,7 +62,8 @@ class Carpets {
     /** The year from a date on. Of fireworks only the nights that the person has a show on bear a wish. */
     Year of(Subject subject, Kept<Place> place, LocalDate first) {
         Set<LocalDate> dated = subject == Subject.FIREWORKS ? shows(place.id()) : Set.of();
-        Key key = new Key(subject, place.id(), place.it(), first, dated);
+        Optional<Forecast> forecast = planner.forecast(place.it());
+        Key key = new Key(subject, place.id(), place.it(), first, dated, forecast);
         synchronized (kept) {
             Year found = kept.get(key);
             if (found != null) {
@@ -64,7 +73,8 @@ class Carpets {
         List<SubjectNight> nights = planner.everyNight(subject, place.it(), first, NIGHTS);
         Carpet made = Carpet.of(nights);
         Carpet carpet = subject == Subject.FIREWORKS ? made.wishingOnlyOn(dated) : made;
-        Year year = new Year(carpet, NightsTable.of(carpet, subject, subjects, place.id()), new ConcurrentHashMap<>());
+        Year year = new Year(
+                carpet, NightsTable.of(carpet, subject, subjects, place.id()), forecast, new ConcurrentHashMap<>());
         synchronized (kept) {
             kept.put(key, year);
             if (kept.size() > KEPT) {

@@ -1,6 +1,5 @@
 package org.halfdusk.web.nights;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
@@ -48,11 +47,9 @@ record NightsFilter(LocalDate from, Optional<LocalDate> to, boolean weekends, do
     }
 
     boolean holds(SubjectNight n) {
-        DayOfWeek day = n.date().getDayOfWeek();
-        boolean weekend = day == DayOfWeek.FRIDAY || day == DayOfWeek.SATURDAY;
         return !n.date().isBefore(from)
                 && to.map(t -> !n.date().isAfter(t)).orElse(true)
-                && (!weekends || weekend)
+                && (!weekends || n.beforeFreeDay())
                 && n.main().isPresent()
                 && n.windowHours() >= hours;
     }

@@ -92,7 +92,8 @@ record NightsPage(
                 CarpetPicture.of(
                         carpet,
                         apart(passing, MARKED).stream().map(SubjectNight::date).toList(),
-                        Math.max(0, filter.from().toEpochDay() - start.toEpochDay())),
+                        Math.max(0, filter.from().toEpochDay() - start.toEpochDay()),
+                        year.forecast()),
                 eclipse,
                 best.stream()
                         .map(n -> answer(n, subjects.of(subject, n).words()))

@@ -112,6 +112,7 @@ public class ShootDesk {
                         open.at(),
                         subject.marks(),
                         plan.blocks(),
+                        planner.forecast(plan.place()),
                         subject.words().sentence()),
                 open.at().toString(),
                 Words.clock(open.at(), zone),

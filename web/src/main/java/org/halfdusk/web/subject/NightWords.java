@@ -10,5 +10,10 @@ package org.halfdusk.web.subject;
  * @param best the subject at its best, for a narrow column
  * @param parts of the score
  */
-public record NightWords(
-        String heading, String answer, String sentence, String whyNotMore, String best, String parts) {}
+public record NightWords(String heading, String answer, String sentence, String whyNotMore, String best, String parts) {
+    /** The same with one more reason. */
+    NightWords because(String more) {
+        return new NightWords(
+                heading, answer, sentence, whyNotMore.isEmpty() ? more : whyNotMore + "; " + more, best, parts);
+    }
+}

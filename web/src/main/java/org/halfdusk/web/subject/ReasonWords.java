@@ -186,6 +186,9 @@ public final class ReasonWords {
     public static String parts(NightScore s, String window, String subject, String circumstance) {
         return window + " " + Math.round(s.hours()) + " of 50, " + subject + " " + Math.round(s.altitude())
                 + " of 25, " + circumstance + " " + Math.round(s.moon())
-                + " of 15; no forecast, so scaled to 100";
+                + " of 15"
+                + (s.weather().isPresent()
+                        ? ", weather " + Math.round(s.weather().getAsDouble()) + " of 10"
+                        : "; no forecast, so scaled to 100");
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -50,6 +51,11 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
 
     /** One plain sentence for the end of the caption. */
     String verdict(P plan);
+
+    /** What the weather of the window means to this subject alone. */
+    default List<String> weather(P plan, Spell spell) {
+        return List.of();
+    }
 
     default List<Contact> contacts(N night) {
         return List.of();

@@ -6,11 +6,15 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.weather.WeatherWords;
 import org.springframework.stereotype.Component;
 
 /** The subjects' views, each asked through the types that are its own. */
@@ -63,8 +67,17 @@ public class Subjects {
 
     /** A view and a night of its subject. */
     public record Bound<N extends SubjectNight, P extends Plan>(SubjectView<N, P> view, N night) {
+        /** With the weather in the reason where it is forecast. */
         public NightWords words() {
-            return view.words(night);
+            NightWords words = view.words(night);
+            OptionalDouble weather = night.score().weather();
+            return weather.isPresent()
+                    ? words.because(WeatherWords.sky(weather.getAsDouble() / NightScore.MOST_WEATHER))
+                    : words;
+        }
+
+        public List<String> weather(Plan plan, Spell spell) {
+            return view.weather(plan(plan), spell);
         }
 
         public String date() {

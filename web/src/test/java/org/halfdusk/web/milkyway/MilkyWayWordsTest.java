@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
@@ -99,6 +100,7 @@ class MilkyWayWordsTest {
     }
 
     private static NightStrip strip(MilkyWayNight night, Theme theme, Instant at) {
-        return NightStrip.large(night, theme, at, NightStrip.marks(night.night()), List.of(), "words");
+        return NightStrip.large(
+                night, theme, at, NightStrip.marks(night.night()), List.of(), Optional.empty(), "words");
     }
 }
