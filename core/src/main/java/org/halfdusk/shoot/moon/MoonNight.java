@@ -44,8 +44,28 @@ public record MoonNight(
     /** Land and Moon are lit alike for about so long. */
     public static final Duration ALIKE = Duration.ofMinutes(20);
 
-    /** Higher than this the Moon has no foreground any more, degrees†. */
-    private static final double HIGHEST_DEGREES = 12;
+    /**
+     * Altitudes between which the Moon is wished, degrees.
+     *
+     * @param lowest at least 0
+     * @param highest above the lowest
+     */
+    public record Band(double lowest, double highest) {
+        /** From the horizon to where the Moon has no foreground any more†. */
+        public static final Band USUAL = new Band(0, 12);
+
+        public Band {
+            if (!(lowest >= 0 && highest > lowest && highest <= 90)) {
+                throw new IllegalArgumentException("moon from " + lowest + "° to " + highest
+                        + "° is no band; from 0° on and to more than that, at most 90°, is allowed");
+            }
+        }
+
+        /** Of two altitudes in either order, at least a degree apart. */
+        public static Band between(double a, double b) {
+            return new Band(Math.min(a, b), Math.max(Math.max(a, b), Math.min(a, b) + 1));
+        }
+    }
 
     /** Air over a coast in the evening: a low Moon is dimmed more than the clear night's 0.2 says. */
     static final Extinction AIR = Extinction.CLEAR;
@@ -70,6 +90,10 @@ public record MoonNight(
     }
 
     public static MoonNight of(Site site, LocalDate date) {
+        return of(site, date, Band.USUAL);
+    }
+
+    public static MoonNight of(Site site, LocalDate date, Band band) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         double phase = night.moonPhase().phaseAngleDegrees();
         List<SkyEvent> events = SkyEvents.find(
@@ -79,7 +103,7 @@ public record MoonNight(
                 .flatMap(e -> LandAndMoon.equalLight(site.sky(), night.interval(), phase, AIR, e.at()).stream()
                         .map(t -> new Meeting(e, t)))
                 .toList();
-        List<Interval> windows = windows(night, phase);
+        List<Interval> windows = windows(night, phase, band);
         Optional<Interval> main = main(windows, meetings);
         Optional<Alignment> alignment =
                 main.flatMap(w -> alignment(night, site.place().objects(), w));
@@ -92,9 +116,10 @@ public record MoonNight(
                 night, site.light(), events, meetings, windows, best, alignment, score(night, windows, meetings));
     }
 
-    private static List<Interval> windows(Night night, double phaseAngleDegrees) {
-        List<Interval> low = night.moonUp().stream()
-                .flatMap(up -> up.without(night.above(Body.MOON, HIGHEST_DEGREES)).stream())
+    private static List<Interval> windows(Night night, double phaseAngleDegrees, Band band) {
+        List<Interval> up = band.lowest() > 0 ? night.above(Body.MOON, band.lowest()) : night.moonUp();
+        List<Interval> low = up.stream()
+                .flatMap(u -> u.without(night.above(Body.MOON, band.highest())).stream())
                 .toList();
         return low.stream()
                 .flatMap(l -> LandAndMoon.together(night.sky(), l, phaseAngleDegrees, AIR).stream())

@@ -22,6 +22,8 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
             "camera held by",
             new WishField.Option("TRIPOD", "tripod"),
             new WishField.Option("HAND", "hand"));
+    public static final WishField LOWEST = WishField.number("MOON_LOWEST", "moon not under", "°", 0, 60, 0);
+    public static final WishField HIGHEST = WishField.number("MOON_HIGHEST", "moon not over", "°", 1, 89, 12);
     public static final WishField MINUTES =
             WishField.number("MOON_MINUTES", "minutes between brackets", "min", 0.2, 60, 2);
 
@@ -37,12 +39,12 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(SUPPORT, MINUTES);
+        return List.of(LOWEST, HIGHEST, SUPPORT, MINUTES);
     }
 
     @Override
     public MoonNight night(Site site, LocalDate date, SubjectWish wish) {
-        return MoonNight.of(site, date);
+        return MoonNight.of(site, date, MoonNight.Band.between(wish.number(LOWEST), wish.number(HIGHEST)));
     }
 
     @Override

@@ -219,4 +219,19 @@ class MoonPlanTest {
         }
         return t;
     }
+
+    @Test
+    void theBandOfAltitudesIsTheWishs() {
+        SubjectWish wish = SubjectWish.NONE.with(MoonPlanner.LOWEST, "2").with(MoonPlanner.HIGHEST, "5");
+        MoonNight night = PLANNER.night(SANDBAR, FULL, wish);
+        assertFalse(night.windows().isEmpty());
+        for (Interval w : night.windows()) {
+            for (Instant t : new Instant[] {w.start(), w.middle(), w.end()}) {
+                double altitude = SANDBAR.sky().at(Body.MOON, t).altitude().degrees();
+                assertTrue(altitude > 1.99 && altitude < 5.01, altitude + "° at " + t);
+            }
+        }
+        assertEquals(new MoonNight.Band(4, 9), MoonNight.Band.between(9, 4));
+        assertEquals(new MoonNight.Band(4, 5), MoonNight.Band.between(4, 4));
+    }
 }
