@@ -176,3 +176,182 @@ document.addEventListener("click", (event) => {
   };
   navigator.clipboard?.writeText(copy.dataset.copy).then(done, () => {});
 });
+
+// The map: the server draws the sheet; here it is only moved until a new one has come. Mercator both ways for the pointer.
+const chart = {
+  drag: null,
+  middle: 620,
+  numbers: (el) => ({ lat: Number(el.dataset.lat), lon: Number(el.dataset.lon), zoom: Number(el.dataset.zoom), scale: Number(el.dataset.scale) }),
+  unit(el, event) {
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(el.getScreenCTM().inverse());
+    return { x: p.x, y: p.y };
+  },
+  north: (lat) => 0.5 - Math.asinh(Math.tan((lat * Math.PI) / 180)) / (2 * Math.PI),
+  south: (y) => (Math.atan(Math.sinh(Math.PI * (1 - 2 * y))) * 180) / Math.PI,
+  place(el, x, y) {
+    const m = chart.numbers(el);
+    const lon = m.lon + ((x - chart.middle) / m.scale) * 360;
+    return { lat: chart.south(chart.north(m.lat) + (y - 260) / m.scale), lon: ((((lon + 180) % 360) + 360) % 360) - 180 };
+  },
+  async show(el, lat, lon, zoom) {
+    const box = el.closest("[data-map-box]");
+    const url = "/map/sheet?lat=" + lat.toFixed(6) + "&lon=" + lon.toFixed(6) + "&zoom=" + Math.max(1, Math.min(17, zoom)) + (box.dataset.rest || "");
+    const answer = await fetch(url);
+    if (!answer.ok) return;
+    const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector("[data-map]");
+    const focused = document.activeElement === el;
+    el.replaceWith(fresh);
+    if (focused) fresh.focus();
+    chart.pin(fresh);
+  },
+  // The ring at the position that the form holds.
+  pin(el) {
+    const pick = el.closest("[data-map-pick]");
+    const lat = document.getElementById("latitude");
+    if (!pick || !lat) return;
+    const at = { lat: Number(lat.value), lon: Number(document.getElementById("longitude").value) };
+    if (lat.value.trim() === "" || Number.isNaN(at.lat + at.lon)) return;
+    const m = chart.numbers(el);
+    const x = chart.middle + ((at.lon - m.lon) / 360) * m.scale;
+    const y = 260 + (chart.north(at.lat) - chart.north(m.lat)) * m.scale;
+    const pin = el.querySelector("[data-map-pin]");
+    pin.setAttribute("transform", "translate(" + x + " " + y + ")");
+    pin.setAttribute("visibility", "visible");
+  },
+  choose(el, at) {
+    const lat = at.lat.toFixed(5);
+    const lon = at.lon.toFixed(5);
+    if (el.closest("[data-map-pick]")) {
+      document.getElementById("latitude").value = lat;
+      document.getElementById("longitude").value = lon;
+      chart.pin(el);
+      return;
+    }
+    const link = document.querySelector("[data-map-new]");
+    if (!link) return;
+    link.href = "/places/new?latitude=" + lat + "&longitude=" + lon;
+    link.textContent = "New place at " + lat + ", " + lon;
+    link.hidden = false;
+    const pin = el.querySelector("[data-map-pin]");
+    const m = chart.numbers(el);
+    pin.setAttribute("transform", "translate(" + (chart.middle + ((at.lon - m.lon) / 360) * m.scale) + " " + (260 + (chart.north(at.lat) - chart.north(m.lat)) * m.scale) + ")");
+    pin.setAttribute("visibility", "visible");
+  },
+};
+document.addEventListener("pointerdown", (event) => {
+  const el = event.target.closest && event.target.closest("[data-map]");
+  if (!el || event.button !== 0) return;
+  const onPin = event.target.closest("[data-map-pin]") !== null;
+  chart.drag = { el, from: chart.unit(el, event), moved: false, onPin };
+  if (!event.target.closest("a")) event.preventDefault();
+  el.focus({ preventScroll: true });
+});
+document.addEventListener("pointermove", (event) => {
+  const d = chart.drag;
+  if (!d) return;
+  const now = chart.unit(d.el, event);
+  if (Math.hypot(now.x - d.from.x, now.y - d.from.y) > 4) d.moved = true;
+  if (!d.moved) return;
+  if (d.onPin) chart.choose(d.el, chart.place(d.el, now.x, now.y));
+  else d.el.querySelector("[data-map-layer]").setAttribute("transform", "translate(" + (now.x - d.from.x) + " " + (now.y - d.from.y) + ")");
+});
+document.addEventListener("pointerup", (event) => {
+  const d = chart.drag;
+  chart.drag = null;
+  if (!d) return;
+  const now = chart.unit(d.el, event);
+  if (!d.moved) {
+    if (!event.target.closest("[data-map-stand]")) chart.choose(d.el, chart.place(d.el, now.x, now.y));
+  } else if (!d.onPin) {
+    const centre = chart.place(d.el, chart.middle - (now.x - d.from.x), 260 - (now.y - d.from.y));
+    chart.show(d.el, centre.lat, centre.lon, chart.numbers(d.el).zoom);
+    document.addEventListener("click", (e) => e.target.closest("[data-map-stand]") && e.preventDefault(), { capture: true, once: true });
+  }
+});
+let zooming = 0;
+document.addEventListener("wheel", (event) => {
+  const el = event.target.closest && event.target.closest("[data-map]");
+  if (!el) return;
+  event.preventDefault();
+  const step = event.deltaY < 0 ? 1 : -1;
+  if (zooming) return;
+  zooming = setTimeout(() => (zooming = 0), 180);
+  const m = chart.numbers(el);
+  const p = chart.unit(el, event);
+  const under = chart.place(el, p.x, p.y);
+  const part = step > 0 ? 0.5 : -1;
+  const y = chart.north(m.lat) + (chart.north(under.lat) - chart.north(m.lat)) * part;
+  chart.show(el, chart.south(y), m.lon + (under.lon - m.lon) * part, m.zoom + step);
+}, { passive: false });
+document.addEventListener("keydown", (event) => {
+  const el = event.target.closest && event.target.closest("[data-map]");
+  if (!el) return;
+  const m = chart.numbers(el);
+  const to = { ArrowLeft: [-215, 0], ArrowRight: [215, 0], ArrowUp: [0, -130], ArrowDown: [0, 130] }[event.key];
+  if (to) {
+    const c = chart.place(el, chart.middle + to[0], 260 + to[1]);
+    chart.show(el, c.lat, c.lon, m.zoom);
+  } else if (event.key === "+" || event.key === "-") {
+    chart.show(el, m.lat, m.lon, m.zoom + (event.key === "+" ? 1 : -1));
+  } else if (event.key === "Enter") {
+    chart.choose(el, { lat: m.lat, lon: m.lon });
+  } else return;
+  event.preventDefault();
+  event.stopPropagation();
+}, true);
+const pinAll = () => document.querySelectorAll("[data-map-pick] [data-map]").forEach(chart.pin);
+document.addEventListener("DOMContentLoaded", pinAll);
+document.addEventListener("htmx:after:swap", pinAll);
+document.addEventListener("input", (event) => {
+  if (event.target.id === "latitude" || event.target.id === "longitude") pinAll();
+});
+
+// The skyline: drawn over the strip, kept as pairs in its text field, two degrees apart where it was drawn.
+const ridge = {
+  points(el) {
+    const text = document.querySelector(el.dataset.skyline).value;
+    return text.split("\n").map((l) => l.trim().split(/[\s,;]+/).map(Number)).filter((p) => p.length === 2 && !p.some(Number.isNaN));
+  },
+  write(el, points) {
+    points.sort((a, b) => a[0] - b[0]);
+    document.querySelector(el.dataset.skyline).value = points.map((p) => p[0] + " " + p[1]).join("\n");
+    const top = Number(el.dataset.top);
+    const y = (a) => Math.max(0, Math.min(120, ((top - a) / (top - Number(el.dataset.bottom))) * 120));
+    if (points.length === 0) points = [[0, 0]];
+    const first = points[0];
+    const last = points[points.length - 1];
+    const span = first[0] + 360 - last[0];
+    const seam = span === 0 ? first[1] : last[1] + ((first[1] - last[1]) * (360 - last[0])) / span;
+    const path = [[0, seam], ...points, [360, seam]].map((p) => "L" + 2 * p[0] + " " + y(p[1]).toFixed(1)).join("");
+    el.querySelector("[data-skyline-path]").setAttribute("d", "M0 120" + path + "L720 120Z");
+  },
+  last: null,
+  draw(el, event) {
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(el.getScreenCTM().inverse());
+    const top = Number(el.dataset.top);
+    const azimuth = Math.max(0, Math.min(358, 2 * Math.round(p.x / 4)));
+    const altitude = Math.max(-5, Math.min(top, Math.round((top - (p.y / 120) * (top - Number(el.dataset.bottom))) * 10) / 10));
+    const from = ridge.last || [azimuth, altitude];
+    const low = Math.min(from[0], azimuth);
+    const high = Math.max(from[0], azimuth);
+    const kept = ridge.points(el).filter((q) => q[0] < low || q[0] > high);
+    for (let a = low; a <= high; a += 2) {
+      const share = from[0] === azimuth ? 1 : (a - from[0]) / (azimuth - from[0]);
+      kept.push([a, Math.round((from[1] + (altitude - from[1]) * share) * 10) / 10]);
+    }
+    ridge.last = [azimuth, altitude];
+    ridge.write(el, kept);
+  },
+};
+document.addEventListener("pointerdown", (event) => {
+  const el = event.target.closest && event.target.closest("[data-skyline]");
+  if (!el) return;
+  event.preventDefault();
+  el.setPointerCapture(event.pointerId);
+  ridge.draw(el, event);
+});
+document.addEventListener("pointermove", (event) => {
+  const el = event.target.closest && event.target.closest("[data-skyline]");
+  if (el && ridge.last) ridge.draw(el, event);
+});
+document.addEventListener("pointerup", () => (ridge.last = null));

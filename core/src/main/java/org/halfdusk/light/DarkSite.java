@@ -38,7 +38,12 @@ public final class DarkSite {
      *
      * @param ratioAt45 brightness at 45° towards it over the natural sky
      */
-    public record Dome(Town town, double azimuthDegrees, double distanceKm, double ratioAt45) {}
+    public record Dome(Town town, double azimuthDegrees, double distanceKm, double ratioAt45) {
+        /** Up to which altitude it is at least half as bright as the natural sky, 0 to 90°. */
+        public double heightDegrees() {
+            return Math.max(0, Math.min(90, 45 + FALL_DEGREES * Math.log(ratioAt45 / 0.5)));
+        }
+    }
 
     private DarkSite(double zenithBrightness, List<Dome> domes, Extinction extinction) {
         this.natural = Magnitudes.flux(Math.max(NATURAL, zenithBrightness));
@@ -91,12 +96,27 @@ public final class DarkSite {
         return Math.sqrt(population / 15_000.0);
     }
 
+    /**
+     * Zenith brightness that the domes of the gazetteer's towns alone would leave, mag/arcsec²: an upper bound of how dark
+     * it is, since smaller places are absent.
+     */
+    public static double estimate(Observer observer) {
+        DarkSite natural = of(NATURAL, domes(observer), Extinction.CLEAR);
+        double flux = natural.natural;
+        for (Dome d : natural.domes) {
+            flux += natural.dome(d, 90, 0);
+        }
+        return Magnitudes.of(flux);
+    }
+
     public List<Dome> domes() {
         return domes;
     }
 
     private double dome(Dome d, double altitudeDegrees, double sideDegrees) {
-        double height = Math.exp((45 - altitudeDegrees) / FALL_DEGREES);
+        double fall = Math.exp((45 - altitudeDegrees) / FALL_DEGREES);
+        // Inside a town its light stands overhead as well.
+        double height = d.distanceKm() <= radiusKm(d.town().population()) ? Math.max(1, fall) : fall;
         // Overhead no side is farther from the town than another.
         double lean = Math.cos(Math.toRadians(altitudeDegrees));
         double side = Math.exp(-0.5 * Math.pow(sideDegrees * lean / SIDE_DEGREES, 2));

@@ -1,5 +1,6 @@
 package org.halfdusk.place;
 
+import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
 
 /**
@@ -10,6 +11,7 @@ import org.halfdusk.angle.Azimuth;
  * @param azimuth from the tripod
  * @param distanceMetres from the tripod, 1 to 100,000
  * @param baseMetres its foot's height above the tripod's ground, −5000 to 5000
+ * @param position of its foot, where that is known; direction, distance and height then follow from it
  */
 public record ForegroundObject(
         String name,
@@ -17,7 +19,8 @@ public record ForegroundObject(
         double widthMetres,
         Azimuth azimuth,
         double distanceMetres,
-        double baseMetres) {
+        double baseMetres,
+        Optional<Observer> position) {
     /** Height of a tripod's camera above the ground, m. */
     public static final double EYE_METRES = 1.5;
 
@@ -34,6 +37,37 @@ public record ForegroundObject(
         within("width", widthMetres, 0, 5000);
         within("distance", distanceMetres, 1, 100_000);
         within("foot", baseMetres, -5000, 5000);
+    }
+
+    /** Without a position of its own. */
+    public ForegroundObject(
+            String name,
+            double heightMetres,
+            double widthMetres,
+            Azimuth azimuth,
+            double distanceMetres,
+            double baseMetres) {
+        this(name, heightMetres, widthMetres, azimuth, distanceMetres, baseMetres, Optional.empty());
+    }
+
+    /** Something that stands at a position, seen from a place. */
+    public static ForegroundObject at(
+            String name, double heightMetres, double widthMetres, Observer position, Observer from) {
+        return new ForegroundObject(name, heightMetres, widthMetres, Azimuth.ofDegrees(0), 1, 0, Optional.of(position))
+                .seenFrom(from);
+    }
+
+    /** The same from another place; what has no position of its own stays where it was seen. */
+    public ForegroundObject seenFrom(Observer from) {
+        return position.map(p -> new ForegroundObject(
+                        name,
+                        heightMetres,
+                        widthMetres,
+                        Azimuth.ofDegrees(from.bearingDegrees(p.latitudeDegrees(), p.longitudeDegrees())),
+                        Math.max(1, 1000 * from.distanceKm(p.latitudeDegrees(), p.longitudeDegrees())),
+                        p.elevationMetres() - from.elevationMetres(),
+                        position))
+                .orElse(this);
     }
 
     private static void within(String what, double value, double least, double most) {

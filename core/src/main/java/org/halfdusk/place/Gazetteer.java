@@ -6,19 +6,24 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.text.Normalizer;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Towns of 15,000 people and more (GeoNames), read on first use. */
 public final class Gazetteer {
     private final List<Town> towns;
+    private final String[] folded;
 
     private Gazetteer(List<Town> towns) {
         this.towns = towns;
+        this.folded = towns.stream().map(t -> folded(t.name())).toArray(String[]::new);
     }
 
     public static Gazetteer instance() {
@@ -38,6 +43,33 @@ public final class Gazetteer {
         return towns.stream()
                 .min(Comparator.comparingDouble(t -> t.distanceKm(latitude, longitude)))
                 .orElseThrow();
+    }
+
+    /** Towns whose name begins with some letters, accents left aside, then those that hold them; the largest first. */
+    public List<Town> search(String letters, int most) {
+        String wanted = folded(letters.trim());
+        if (wanted.isEmpty()) {
+            return List.of();
+        }
+        List<Town> begin = new ArrayList<>();
+        List<Town> hold = new ArrayList<>();
+        for (int i = 0; i < folded.length; i++) {
+            int at = folded[i].indexOf(wanted);
+            if (at >= 0) {
+                (at == 0 ? begin : hold).add(towns.get(i));
+            }
+        }
+        Comparator<Town> largest = Comparator.comparingInt(Town::population).reversed();
+        return Stream.concat(begin.stream().sorted(largest), hold.stream().sorted(largest))
+                .limit(most)
+                .toList();
+    }
+
+    /** Lower case without accents. */
+    private static String folded(String name) {
+        return Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}+", "")
+                .toLowerCase(Locale.ROOT);
     }
 
     private static Gazetteer read() {

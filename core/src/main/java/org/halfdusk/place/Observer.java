@@ -34,6 +34,11 @@ public record Observer(double latitudeDegrees, double longitudeDegrees, double e
         return GreatCircle.distanceKm(latitudeDegrees, longitudeDegrees, latitude, longitude);
     }
 
+    /** Direction to a point, from north by east, 0 to below 360. */
+    public double bearingDegrees(double latitude, double longitude) {
+        return GreatCircle.bearingDegrees(latitudeDegrees, longitudeDegrees, latitude, longitude);
+    }
+
     /** Distance from the Earth's axis, km. */
     public double axisDistanceKm() {
         double lat = Math.toRadians(latitudeDegrees);

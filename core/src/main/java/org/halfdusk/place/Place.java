@@ -8,7 +8,10 @@ import java.util.List;
  *
  * @param zone the civil time people keep there
  * @param skyBrightness of the dark sky at the zenith, mag/arcsec², 15 (city) to 22.2 (darkest)
- * @param objects what stands before the sky
+ * @param objects what stands before the sky; those with a position of their own as they are seen from here
+ * @param skyline how high the land stands about it
+ * @param compassDegrees local declination of the compass, east positive, −180 to 180: true azimuth less it is what a
+ *     compass shows
  */
 public record Place(
         String name,
@@ -16,7 +19,11 @@ public record Place(
         ZoneId zone,
         double skyBrightness,
         List<ForegroundObject> objects,
-        String notes) {
+        Skyline skyline,
+        double compassDegrees,
+        PlaceNotes notes) {
+    public static final int MOST_OBJECTS = 20;
+
     public Place {
         if (name.isBlank() || name.length() > 120) {
             throw new IllegalArgumentException("name of a place must have 1 to 120 characters");
@@ -25,7 +32,41 @@ public record Place(
             throw new IllegalArgumentException(
                     "sky brightness " + skyBrightness + " mag/arcsec² is outside 15 to 22.2 mag/arcsec²");
         }
-        objects = List.copyOf(objects);
+        if (!(compassDegrees >= -180 && compassDegrees <= 180)) {
+            throw new IllegalArgumentException("compass declination " + compassDegrees + "° is outside −180° to 180°");
+        }
+        if (objects.size() > MOST_OBJECTS) {
+            throw new IllegalArgumentException(objects.size() + " objects; at most " + MOST_OBJECTS + " are allowed");
+        }
+        objects = objects.stream().map(o -> o.seenFrom(observer)).toList();
+    }
+
+    /** With a flat skyline, a true compass, and only one kind of notes. */
+    public Place(
+            String name,
+            Observer observer,
+            ZoneId zone,
+            double skyBrightness,
+            List<ForegroundObject> objects,
+            String access) {
+        this(name, observer, zone, skyBrightness, objects, Skyline.FLAT, 0, new PlaceNotes(access, "", "", "", ""));
+    }
+
+    public Place with(Skyline other) {
+        return new Place(name, observer, zone, skyBrightness, objects, other, compassDegrees, notes);
+    }
+
+    public Place with(Observer other) {
+        return new Place(name, other, zone, skyBrightness, objects, skyline, compassDegrees, notes);
+    }
+
+    public Place with(PlaceNotes other) {
+        return new Place(name, observer, zone, skyBrightness, objects, skyline, compassDegrees, other);
+    }
+
+    /** What a compass shows for a true azimuth, 0 to below 360. */
+    public double compass(double azimuthDegrees) {
+        return (((azimuthDegrees - compassDegrees) % 360) + 360) % 360;
     }
 
     /** What a picture from here shows: "the windmill", or the place's own name up to a comma. */

@@ -1,4 +1,5 @@
-/** Where the tripod stands: the observer on the WGS 84 ellipsoid, the place as people name it, the towns around it. */
+/** Where the tripod stands: the observer on the WGS 84 ellipsoid, the place as people name it, the towns around it, the skyline that
+ * hides what stands low. */
 @NullMarked
 package org.halfdusk.place;
 

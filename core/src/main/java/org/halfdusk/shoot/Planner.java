@@ -18,6 +18,7 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.fireworks.FireworksPlanner;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
@@ -118,10 +119,19 @@ public final class Planner {
             ZoneId zone,
             double skyBrightness,
             List<?> objects,
+            Skyline skyline,
             SubjectWish wish,
             LocalDate date) {
         NightKey(Subject subject, Place place, SubjectWish wish, LocalDate date) {
-            this(subject, place.observer(), place.zone(), place.skyBrightness(), place.objects(), wish, date);
+            this(
+                    subject,
+                    place.observer(),
+                    place.zone(),
+                    place.skyBrightness(),
+                    place.objects(),
+                    place.skyline(),
+                    wish,
+                    date);
         }
     }
 

@@ -3,6 +3,7 @@ package org.halfdusk.sky;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 
@@ -33,6 +34,28 @@ public final class Windows {
     public List<Interval> above(Body body, double degrees) {
         return spans(t -> sky.altitudeDegrees(body, t), degrees, true);
     }
+
+    /**
+     * A body's centre, lifted by refraction, at or above a skyline; all of the interval where that is flat, since rising
+     * and setting are then asked by their own rules.
+     */
+    public List<Interval> over(Body body, Skyline skyline) {
+        if (skyline.flat()) {
+            return List.of(interval);
+        }
+        Curve curve = Curve.of(
+                t -> {
+                    HorizontalPosition p = sky.at(body, Moment.instantOf(t)).apparent();
+                    return p.altitude().degrees() - skyline.at(p.azimuth().degrees());
+                },
+                Moment.utDays(interval.start()),
+                Moment.utDays(interval.end()),
+                SKYLINE_STEP_DAYS);
+        return Curve.intervals(curve.spans(0, true));
+    }
+
+    /** Five minutes: a body moves a degree or so along the skyline, and peaks narrower than that are crossed unseen. */
+    private static final double SKYLINE_STEP_DAYS = 1.0 / 288;
 
     /** A body's airless centre below an altitude in degrees. */
     public List<Interval> below(Body body, double degrees) {

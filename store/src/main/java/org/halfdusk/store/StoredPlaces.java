@@ -3,6 +3,7 @@ package org.halfdusk.store;
 import static org.halfdusk.store.jooq.Tables.FOREGROUND_OBJECT;
 import static org.halfdusk.store.jooq.Tables.PLACE;
 import static org.halfdusk.store.jooq.Tables.SHOOT;
+import static org.halfdusk.store.jooq.Tables.SKYLINE_POINT;
 
 import java.time.Clock;
 import java.time.ZoneId;
@@ -13,12 +14,16 @@ import org.halfdusk.angle.Azimuth;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.store.jooq.tables.records.ForegroundObjectRecord;
 import org.halfdusk.store.jooq.tables.records.PlaceRecord;
+import org.halfdusk.store.jooq.tables.records.SkylinePointRecord;
 import org.jooq.DSLContext;
 import org.jooq.Result;
+import org.jspecify.annotations.Nullable;
 
 /** Places in the file. */
 public final class StoredPlaces implements Places {
@@ -35,13 +40,16 @@ public final class StoredPlaces implements Places {
         Map<Long, Result<ForegroundObjectRecord>> objects = dsl.selectFrom(FOREGROUND_OBJECT)
                 .orderBy(FOREGROUND_OBJECT.PLACE_ID, FOREGROUND_OBJECT.POSITION)
                 .fetchGroups(FOREGROUND_OBJECT.PLACE_ID);
+        Map<Long, Result<SkylinePointRecord>> points =
+                dsl.selectFrom(SKYLINE_POINT).fetchGroups(SKYLINE_POINT.PLACE_ID);
         return dsl.selectFrom(PLACE)
                 .where(PLACE.DELETED_AT.isNull())
                 .orderBy(PLACE.NAME.collate("NOCASE"), PLACE.ID)
-                .fetch(r -> kept(
-                        r,
-                        Optional.<List<ForegroundObjectRecord>>ofNullable(objects.get(r.getId()))
-                                .orElse(List.of())));
+                .fetch(r -> kept(r, of(objects, r.getId()), of(points, r.getId())));
+    }
+
+    private static <T extends org.jooq.Record> List<T> of(Map<Long, Result<T>> groups, long id) {
+        return Optional.<List<T>>ofNullable(groups.get(id)).orElse(List.of());
     }
 
     @Override
@@ -54,6 +62,9 @@ public final class StoredPlaces implements Places {
                         dsl.selectFrom(FOREGROUND_OBJECT)
                                 .where(FOREGROUND_OBJECT.PLACE_ID.eq(id))
                                 .orderBy(FOREGROUND_OBJECT.POSITION)
+                                .fetch(),
+                        dsl.selectFrom(SKYLINE_POINT)
+                                .where(SKYLINE_POINT.PLACE_ID.eq(id))
                                 .fetch()));
     }
 
@@ -64,6 +75,7 @@ public final class StoredPlaces implements Places {
             fill(r, place);
             r.insert();
             addObjects(tx.dsl(), r.getId(), place.objects());
+            addSkyline(tx.dsl(), r.getId(), place.skyline());
             return r.getId();
         });
     }
@@ -82,6 +94,11 @@ public final class StoredPlaces implements Places {
                     .where(FOREGROUND_OBJECT.PLACE_ID.eq(id))
                     .execute();
             addObjects(tx.dsl(), id, place.objects());
+            tx.dsl()
+                    .deleteFrom(SKYLINE_POINT)
+                    .where(SKYLINE_POINT.PLACE_ID.eq(id))
+                    .execute();
+            addSkyline(tx.dsl(), id, place.skyline());
             return true;
         });
     }
@@ -120,7 +137,12 @@ public final class StoredPlaces implements Places {
         r.setElevationM(place.observer().elevationMetres());
         r.setZone(place.zone().getId());
         r.setSkyBrightness(place.skyBrightness());
-        r.setNotes(place.notes());
+        r.setCompass(place.compassDegrees());
+        r.setNotes(place.notes().access());
+        r.setHazards(place.notes().hazards());
+        r.setTide(place.notes().tide());
+        r.setPermission(place.notes().permission());
+        r.setParking(place.notes().parking());
     }
 
     private static void addObjects(DSLContext tx, long placeId, List<ForegroundObject> objects) {
@@ -135,18 +157,33 @@ public final class StoredPlaces implements Places {
             r.setAzimuth(o.azimuth().degrees());
             r.setDistanceM(o.distanceMetres());
             r.setBaseM(o.baseMetres());
+            r.setLatitude(o.position().map(Observer::latitudeDegrees).orElse(null));
+            r.setLongitude(o.position().map(Observer::longitudeDegrees).orElse(null));
+            r.setElevationM(o.position().map(Observer::elevationMetres).orElse(null));
             r.insert();
         }
     }
 
-    private static Kept<Place> kept(PlaceRecord r, List<ForegroundObjectRecord> objects) {
+    private static void addSkyline(DSLContext tx, long placeId, Skyline skyline) {
+        tx.batchInsert(skyline.points().stream()
+                        .map(p -> new SkylinePointRecord(placeId, p.azimuthDegrees(), p.altitudeDegrees()))
+                        .toList())
+                .execute();
+    }
+
+    private static Kept<Place> kept(
+            PlaceRecord r, List<ForegroundObjectRecord> objects, List<SkylinePointRecord> points) {
         Place place = new Place(
                 r.getName(),
                 Observer.of(r.getLatitude(), r.getLongitude(), r.getElevationM()),
                 ZoneId.of(r.getZone()),
                 r.getSkyBrightness(),
                 objects.stream().map(StoredPlaces::object).toList(),
-                r.getNotes());
+                new Skyline(points.stream()
+                        .map(p -> new Skyline.Point(p.getAzimuth(), p.getAltitude()))
+                        .toList()),
+                r.getCompass(),
+                new PlaceNotes(r.getNotes(), r.getHazards(), r.getTide(), r.getPermission(), r.getParking()));
         return new Kept<>(r.getId(), place);
     }
 
@@ -157,6 +194,14 @@ public final class StoredPlaces implements Places {
                 o.getWidthM(),
                 Azimuth.ofDegrees(o.getAzimuth()),
                 o.getDistanceM(),
-                o.getBaseM());
+                o.getBaseM(),
+                position(o.getLatitude(), o.getLongitude(), o.getElevationM()));
+    }
+
+    private static Optional<Observer> position(
+            @Nullable Double latitude, @Nullable Double longitude, @Nullable Double elevation) {
+        return latitude == null || longitude == null || elevation == null
+                ? Optional.empty()
+                : Optional.of(Observer.of(latitude, longitude, elevation));
     }
 }

@@ -8,11 +8,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -37,18 +39,15 @@ class DatabaseTest {
     private void forgetMigrations() throws Exception {
         try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("half-dusk.db"));
                 Statement s = c.createStatement()) {
-            for (String table : List.of(
-                    "shoot_wish",
-                    "shoot_change",
-                    "shoot_rig",
-                    "shoot",
-                    "foreground_object",
-                    "place",
-                    "camera",
-                    "lens",
-                    "converter",
-                    "fact",
-                    "flyway_schema_history")) {
+            s.execute("PRAGMA foreign_keys = off");
+            List<String> tables = new ArrayList<>();
+            try (ResultSet found = s.executeQuery(
+                    "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")) {
+                while (found.next()) {
+                    tables.add(found.getString(1));
+                }
+            }
+            for (String table : tables) {
                 s.execute("DROP TABLE " + table);
             }
         }

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.time.Clock;
@@ -21,6 +22,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import org.flywaydb.core.Flyway;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
@@ -29,6 +31,9 @@ import org.halfdusk.optics.Sensor;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.place.Skyline;
+import org.halfdusk.place.Track;
 import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Shoot;
@@ -167,19 +172,76 @@ class StoreTest {
         assertEquals(90, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
     }
 
-    /** A file of the first version, without a table of wishes, is brought up to date and loses nothing. */
+    /** A file of the first version is brought up to date and loses nothing. */
     @Test
-    void aFileFromBeforeTheWishesIsUpgraded() throws Exception {
-        long id = shoot();
-        Shoot before = shoots.find(id).orElseThrow().it();
+    void aFileOfTheFirstVersionIsUpgraded() throws Exception {
         close();
-        try (var c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("half-dusk.db"));
+        Path old = folder.resolve("old");
+        Files.createDirectories(old);
+        String url = "jdbc:sqlite:" + old.resolve("half-dusk.db");
+        Flyway.configure()
+                .dataSource(url, null, null)
+                .locations("classpath:db/migration")
+                .target("1")
+                .load()
+                .migrate();
+        try (var c = DriverManager.getConnection(url);
                 var s = c.createStatement()) {
-            s.execute("DROP TABLE shoot_wish");
-            s.execute("DELETE FROM flyway_schema_history WHERE version = '2'");
+            s.execute("INSERT INTO place VALUES (7, 'Old Watchtower', 35.952, -3.048, 62, 'Europe/Madrid', 21.4,"
+                    + " 'south car park', NULL)");
+            s.execute("INSERT INTO foreground_object VALUES (1, 7, 0, 'Watchtower', 18, 7, 171.2, 64, 1)");
+            s.execute("INSERT INTO camera VALUES (3, 'full frame', 35.9, 23.9, 7008, 4672, 100, 25600, 0.000125, 30, 1,"
+                    + " 34, 11, 90, 160, 530, 190, NULL)");
+            s.execute("INSERT INTO lens VALUES (4, '18 mm f/2', 18, 18, 2, 2, 16, 2.8, NULL)");
+            s.execute("INSERT INTO shoot VALUES (9, 'MILKY_WAY', 7, '2027-06-04', 'Core over the tower', 'a note',"
+                    + " '2027-05-24T18:00:00Z', '2027-05-24T18:00:00Z', NULL)");
+            s.execute("INSERT INTO shoot_rig VALUES (1, 9, 0, 3, 4, NULL, 18, NULL, NULL, NULL, 2.6, 'PROTECT_COLOURS',"
+                    + " NULL, NULL, NULL)");
         }
-        open();
-        assertEquals(before, shoots.find(id).orElseThrow().it());
+        database = Database.open(old, CLOCK);
+        Shoot shoot = new StoredShoots(database, CLOCK).find(9).orElseThrow().it();
+        assertEquals("a note", shoot.notes());
+        assertEquals(SubjectWish.NONE, shoot.wish());
+        assertEquals(
+                TOWER, new StoredPlaces(database, CLOCK).find(7).orElseThrow().it());
+        assertEquals(LENS, new StoredKits(database, CLOCK).lens(4).orElseThrow().it());
+        assertEquals(
+                "full frame",
+                new StoredKits(database, CLOCK).camera(3).orElseThrow().it().name());
+    }
+
+    @Test
+    void skylineNotesCompassAndPositionsComeBack() {
+        Observer light = Observer.of(35.978, -3.041, 28);
+        Place place = new Place(
+                "Sandbar",
+                Observer.of(35.9861, -3.0588, 1),
+                ZoneId.of("Europe/Madrid"),
+                21.4,
+                List.of(ForegroundObject.at("North Light", 34, 8, light, Observer.of(35.9861, -3.0588, 1))),
+                new Skyline(List.of(new Skyline.Point(0, 1.5), new Skyline.Point(119.5, 3))),
+                -0.4,
+                new PlaceNotes("by boat", "soft sand", "low water only", "none", "north beach"));
+        long id = places.add(place);
+        assertEquals(place, places.find(id).orElseThrow().it());
+        assertTrue(places.update(id, place.with(Skyline.FLAT)));
+        assertTrue(places.list().get(0).it().skyline().flat());
+    }
+
+    @Test
+    void tracksComeBackInTheirLines() {
+        StoredTracks tracks = new StoredTracks(database, CLOCK);
+        Track walk = new Track(
+                "Up the path",
+                List.of(
+                        List.of(new Track.Point(-3.05, 35.95), new Track.Point(-3.049, 35.951)),
+                        List.of(new Track.Point(-3.048, 35.952), new Track.Point(-3.0475, 35.9525))));
+        long id = tracks.add(walk);
+        assertEquals(walk, tracks.list().get(0).it());
+        assertTrue(tracks.delete(id));
+        assertEquals(List.of(), tracks.list());
+        assertTrue(tracks.restore(id));
+        assertEquals(1, tracks.list().size());
     }
 
     @Test

@@ -16,6 +16,7 @@ import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Windows;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 
@@ -29,6 +30,7 @@ public record LunarEclipseNight(
         SkyLight light,
         EarthShadow shadow,
         Optional<LunarEclipse> eclipse,
+        List<Interval> up,
         List<Interval> windows,
         NightScore score)
         implements AfterDark {
@@ -51,13 +53,12 @@ public record LunarEclipseNight(
         P4
     }
 
-    /** A contact and where the Moon then stands from here. */
-    public record Contact(Name name, Instant at, HorizontalPosition moon) {
-        /** Whether the Moon's centre, lifted by refraction, is up. */
-        public boolean visible() {
-            return moon.altitude().degrees() > -0.5;
-        }
-    }
+    /**
+     * A contact and where the Moon then stands from here.
+     *
+     * @param visible whether the Moon's centre, lifted by refraction, is up and clear of the skyline
+     */
+    public record Contact(Name name, Instant at, HorizontalPosition moon, boolean visible) {}
 
     public static LunarEclipseNight of(Site site, LocalDate date, Ephemeris ephemeris) {
         Night night = Night.of(site.sky(), date, site.place().zone());
@@ -65,11 +66,15 @@ public record LunarEclipseNight(
         // An eclipse whose middle lies before or after the noon to noon may still reach into it: its own night has it.
         Optional<LunarEclipse> eclipse = LunarEclipse.find(ephemeris, DeltaT.model(), night.interval()).stream()
                 .findFirst();
+        List<Interval> up = Interval.intersect(
+                night.moonUp(),
+                Windows.of(site.sky(), night.interval())
+                        .over(Body.MOON, site.place().skyline()));
         List<Interval> windows = eclipse.map(
-                        e -> Interval.intersect(List.of(e.umbra().orElse(e.penumbra())), night.moonUp()))
+                        e -> Interval.intersect(List.of(e.umbra().orElse(e.penumbra())), up))
                 .orElseGet(List::of);
         NightScore score = eclipse.map(e -> score(site, e, windows)).orElse(NightScore.NONE);
-        return new LunarEclipseNight(night, site.light(), shadow, eclipse, windows, score);
+        return new LunarEclipseNight(night, site.light(), shadow, eclipse, up, windows, score);
     }
 
     /**
@@ -102,13 +107,14 @@ public record LunarEclipseNight(
     }
 
     private Contact contact(Name name, Instant at) {
-        return new Contact(name, at, sky().at(Body.MOON, at));
+        HorizontalPosition moon = sky().at(Body.MOON, at);
+        boolean clear = up.isEmpty() ? false : up.stream().anyMatch(u -> u.contains(at));
+        return new Contact(name, at, moon, moon.altitude().degrees() > -0.5 && clear);
     }
 
-    /** The eclipse while the Moon is up. */
+    /** The eclipse while the Moon is up and clear of the skyline. */
     public List<Interval> seen() {
-        return eclipse.map(e -> Interval.intersect(List.of(e.penumbra()), night.moonUp()))
-                .orElseGet(List::of);
+        return eclipse.map(e -> Interval.intersect(List.of(e.penumbra()), up)).orElseGet(List::of);
     }
 
     /** Greatest eclipse if it is seen; otherwise the moment nearest to it with the Moon clear of the horizon. */
@@ -134,6 +140,6 @@ public record LunarEclipseNight(
 
     @Override
     public LunarEclipseNight withScore(NightScore other) {
-        return new LunarEclipseNight(night, light, shadow, eclipse, windows, other);
+        return new LunarEclipseNight(night, light, shadow, eclipse, up, windows, other);
     }
 }

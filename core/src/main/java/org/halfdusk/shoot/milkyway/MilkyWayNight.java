@@ -10,11 +10,13 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.LightWindows;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.Windows;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 
@@ -37,9 +39,20 @@ public record MilkyWayNight(
     /** Under this the air dims and reddens the core too much for most pictures. */
     public static final double DEFAULT_LOWEST_CORE_DEGREES = 10;
 
+    /** The core moves a quarter of a degree in a minute at the most: an edge nearer than this is the wish's own. */
+    private static final double AT_WISHED_DEGREES = 0.05;
+
+    /** Over a flat horizon. */
     public static MilkyWayNight of(Sky sky, DarkSite site, LocalDate date, ZoneId zone, double lowestCoreDegrees) {
+        return of(sky, site, date, zone, lowestCoreDegrees, Skyline.FLAT);
+    }
+
+    public static MilkyWayNight of(
+            Sky sky, DarkSite site, LocalDate date, ZoneId zone, double lowestCoreDegrees, Skyline skyline) {
         Night night = Night.of(sky, date, zone);
-        List<Interval> coreUp = night.above(Body.GALACTIC_CENTRE, lowestCoreDegrees);
+        List<Interval> coreUp = Interval.intersect(
+                night.above(Body.GALACTIC_CENTRE, lowestCoreDegrees),
+                Windows.of(sky, night.interval()).over(Body.GALACTIC_CENTRE, skyline));
         List<Interval> moonless = night.moonlessDark();
         List<Interval> windows = Interval.intersect(moonless, coreUp);
         Optional<Interval> main = windows.stream().max(Comparator.comparing(Interval::duration));
@@ -103,9 +116,13 @@ public record MilkyWayNight(
         if (night.dark().stream().anyMatch(d -> edge.equals(start ? d.start() : d.end()))) {
             return WindowLimit.Cause.DARK;
         }
-        return coreUp.stream().anyMatch(c -> edge.equals(start ? c.start() : c.end()))
+        if (coreUp.stream().noneMatch(c -> edge.equals(start ? c.start() : c.end()))) {
+            return WindowLimit.Cause.MOON;
+        }
+        double altitude = sky().altitudeDegrees(Body.GALACTIC_CENTRE, Moment.utDays(edge));
+        return Math.abs(altitude - lowestCoreDegrees) < AT_WISHED_DEGREES
                 ? WindowLimit.Cause.CORE
-                : WindowLimit.Cause.MOON;
+                : WindowLimit.Cause.SKYLINE;
     }
 
     /** Why there is no window; nothing where there is one. */
@@ -117,7 +134,10 @@ public record MilkyWayNight(
             return Optional.of(new NoWindow.NeverDark(never.sunLowestDegrees(), never.at()));
         }
         if (Interval.intersect(night.dark(), coreUp).isEmpty()) {
-            return Optional.of(new NoWindow.CoreLow(best.position().altitude().degrees()));
+            boolean hidden = !Interval.intersect(night.dark(), night.above(Body.GALACTIC_CENTRE, lowestCoreDegrees))
+                    .isEmpty();
+            double highest = best.position().altitude().degrees();
+            return Optional.of(hidden ? new NoWindow.CoreHidden(highest) : new NoWindow.CoreLow(highest));
         }
         if (night.moonlessDark().isEmpty()) {
             return Optional.of(new NoWindow.MoonUp(night.moonPhase().illuminatedFraction()));

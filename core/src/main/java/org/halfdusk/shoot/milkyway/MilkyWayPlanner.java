@@ -37,7 +37,13 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
 
     @Override
     public MilkyWayNight night(Site site, LocalDate date, SubjectWish wish) {
-        return MilkyWayNight.of(site.sky(), site.dark(), date, site.place().zone(), wish.number(LOWEST_CORE));
+        return MilkyWayNight.of(
+                site.sky(),
+                site.dark(),
+                date,
+                site.place().zone(),
+                wish.number(LOWEST_CORE),
+                site.place().skyline());
     }
 
     @Override

@@ -13,6 +13,9 @@ public sealed interface NoWindow {
     /** The core stays under the wished altitude while it is dark; how high it gets then. */
     record CoreLow(double highestWhileDarkDegrees) implements NoWindow {}
 
+    /** The core is high enough while it is dark, but the skyline hides it; how high it gets then. */
+    record CoreHidden(double highestWhileDarkDegrees) implements NoWindow {}
+
     /** Each holds for a while, never all at once. */
     record NeverTogether() implements NoWindow {}
 }

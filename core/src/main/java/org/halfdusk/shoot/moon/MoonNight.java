@@ -20,6 +20,7 @@ import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.SkyEvent;
 import org.halfdusk.sky.SkyEvents;
+import org.halfdusk.sky.Windows;
 import org.halfdusk.time.Interval;
 
 /**
@@ -103,7 +104,10 @@ public record MoonNight(
                 .flatMap(e -> LandAndMoon.equalLight(site.sky(), night.interval(), phase, AIR, e.at()).stream()
                         .map(t -> new Meeting(e, t)))
                 .toList();
-        List<Interval> windows = windows(night, phase, band);
+        List<Interval> windows = Interval.intersect(
+                windows(night, phase, band),
+                Windows.of(site.sky(), night.interval())
+                        .over(Body.MOON, site.place().skyline()));
         Optional<Interval> main = main(windows, meetings);
         Optional<Alignment> alignment =
                 main.flatMap(w -> alignment(night, site.place().objects(), w));

@@ -12,6 +12,7 @@ import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectNight;
@@ -31,6 +32,7 @@ public record SolarEclipseDay(
         ZoneId zone,
         Sky sky,
         SkyLight light,
+        Skyline skyline,
         Optional<SolarEclipse> eclipse,
         List<Interval> windows,
         NightScore score)
@@ -47,12 +49,12 @@ public record SolarEclipseDay(
         C4
     }
 
-    /** A contact and where the Sun then stands from here. */
-    public record Contact(Name name, Instant at, HorizontalPosition sun) {
-        public boolean visible() {
-            return sun.altitude().degrees() > SkyEvents.SUNRISE_ALTITUDE;
-        }
-    }
+    /**
+     * A contact and where the Sun then stands from here.
+     *
+     * @param visible whether it is up and clear of the skyline
+     */
+    public record Contact(Name name, Instant at, HorizontalPosition sun, boolean visible) {}
 
     public static SolarEclipseDay of(Site site, LocalDate date) {
         ZoneId zone = site.place().zone();
@@ -61,11 +63,14 @@ public record SolarEclipseDay(
                 date.plusDays(1).atStartOfDay(zone).toInstant());
         Optional<SolarEclipse> eclipse =
                 SolarEclipse.find(site.sky(), day).stream().findFirst();
-        List<Interval> windows = eclipse.map(
-                        e -> Windows.of(site.sky(), e.partial()).above(Body.SUN, SkyEvents.SUNRISE_ALTITUDE))
+        List<Interval> windows = eclipse.map(e -> Interval.intersect(
+                        Windows.of(site.sky(), e.partial()).above(Body.SUN, SkyEvents.SUNRISE_ALTITUDE),
+                        Windows.of(site.sky(), e.partial())
+                                .over(Body.SUN, site.place().skyline())))
                 .orElseGet(List::of);
         NightScore score = eclipse.map(e -> score(site.sky(), e, windows)).orElse(NightScore.NONE);
-        return new SolarEclipseDay(date, zone, site.sky(), site.light(), eclipse, windows, score);
+        return new SolarEclipseDay(
+                date, zone, site.sky(), site.light(), site.place().skyline(), eclipse, windows, score);
     }
 
     /**
@@ -107,7 +112,11 @@ public record SolarEclipseDay(
     }
 
     private Contact contact(Name name, Instant at) {
-        return new Contact(name, at, sky.at(Body.SUN, at));
+        HorizontalPosition sun = sky.at(Body.SUN, at);
+        HorizontalPosition lifted = sun.apparent();
+        boolean clear = skyline.flat()
+                || lifted.altitude().degrees() >= skyline.at(lifted.azimuth().degrees());
+        return new Contact(name, at, sun, sun.altitude().degrees() > SkyEvents.SUNRISE_ALTITUDE && clear);
     }
 
     /** Share of the Sun's diameter that is covered at a moment. */
@@ -134,6 +143,6 @@ public record SolarEclipseDay(
 
     @Override
     public SolarEclipseDay withScore(NightScore other) {
-        return new SolarEclipseDay(date, zone, sky, light, eclipse, windows, other);
+        return new SolarEclipseDay(date, zone, sky, light, skyline, eclipse, windows, other);
     }
 }

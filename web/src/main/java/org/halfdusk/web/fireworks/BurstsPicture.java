@@ -53,7 +53,7 @@ public record BurstsPicture(
                 scene.viewBox(),
                 scene.frame(),
                 shells,
-                Ground.of(scene, List.of()),
+                Ground.of(scene, plan.place().skyline(), List.of()),
                 "Smallest and largest shell to scale in the frame, " + field
                         + ": it opens to the solid ring at the least, to the dotted one at the most.",
                 "The largest shell breaks " + Words.degrees(show.breakDegrees(show.largest())) + " up and opens "

@@ -10,12 +10,14 @@ import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.Tracks;
 import org.halfdusk.store.Database;
 import org.halfdusk.store.Facts;
 import org.halfdusk.store.StoredForecasts;
 import org.halfdusk.store.StoredKits;
 import org.halfdusk.store.StoredPlaces;
 import org.halfdusk.store.StoredShoots;
+import org.halfdusk.store.StoredTracks;
 import org.halfdusk.web.standin.DemoClock;
 import org.halfdusk.web.standin.SimulatedForecasts;
 import org.springframework.beans.factory.annotation.Value;
@@ -55,6 +57,11 @@ class Composition {
     @Bean
     Places places(Database database, Clock clock) {
         return new StoredPlaces(database, clock);
+    }
+
+    @Bean
+    Tracks tracks(Database database, Clock clock) {
+        return new StoredTracks(database, clock);
     }
 
     @Bean

@@ -67,6 +67,15 @@ public final class FormErrors {
         }
     }
 
+    /** A number as people write it, with comma or point and either minus. */
+    public static double plainNumber(String name, String text) {
+        try {
+            return Double.parseDouble(text.trim().replace(',', '.').replace('−', '-'));
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException(name + " “" + text.trim() + "” is not a number", e);
+        }
+    }
+
     /** A whole number in a range. */
     public int whole(String field, String name, int least, int most, String unit) {
         double value = number(field, name, least, most, unit);

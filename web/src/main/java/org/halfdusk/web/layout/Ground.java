@@ -6,6 +6,8 @@ import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
 
 /**
  * The horizon and what stands on it in a picture of the frame, to scale.
@@ -17,14 +19,19 @@ public record Ground(String land, List<Shape> shapes) {
     public record Shape(String path, String name, String nameX, String nameY) {}
 
     private static final double STEP_DEGREES = 2;
+    private static final double FINE_STEP_DEGREES = 0.25;
 
-    public static Ground of(Scene scene, List<ForegroundObject> objects) {
-        Drawing d = new Drawing(scene);
+    public static Ground of(Scene scene, Place place) {
+        return of(scene, place.skyline(), place.objects());
+    }
+
+    public static Ground of(Scene scene, Skyline skyline, List<ForegroundObject> objects) {
+        Drawing d = new Drawing(scene, skyline);
         return new Ground(
                 d.land(), objects.stream().flatMap(o -> d.shape(o).stream()).toList());
     }
 
-    private record Drawing(Scene scene) {
+    private record Drawing(Scene scene, Skyline skyline) {
         private double halfWidth() {
             return scene.halfWidthMm();
         }
@@ -46,8 +53,9 @@ public record Ground(String land, List<Shape> shapes) {
             StringBuilder path = new StringBuilder();
             double middle = scene.projection().framing().azimuth().degrees();
             boolean inside = false;
-            for (double turn = -80; turn <= 80; turn += STEP_DEGREES) {
-                Optional<Projection.Point> p = scene.of(azimuth(middle + turn), 0);
+            double step = skyline.flat() ? STEP_DEGREES : FINE_STEP_DEGREES;
+            for (double turn = -80; turn <= 80; turn += step) {
+                Optional<Projection.Point> p = scene.of(azimuth(middle + turn), skyline.at(middle + turn));
                 if (p.isEmpty()) {
                     continue;
                 }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.sky.HorizontalPosition;
@@ -21,6 +22,7 @@ import org.halfdusk.web.layout.Words;
  *
  * @param whole its way while it is up
  * @param usable the part inside the windows
+ * @param skyline the land, a path; empty where it is flat
  */
 public record CoreArc(
         String whole,
@@ -29,6 +31,7 @@ public record CoreArc(
         Dot now,
         boolean nowUp,
         List<Shape> objects,
+        String skyline,
         List<Tick> azimuths,
         List<Tick> altitudes,
         String words) {
@@ -73,6 +76,7 @@ public record CoreArc(
                 scale.dot(now, Words.clock(at, zone)),
                 now.altitude().degrees() > 0 && scale.holds(now),
                 objects,
+                scale.skyline(plan.place().skyline()),
                 scale.azimuths(),
                 scale.altitudes(),
                 "The core's way over the horizon, altitude over azimuth. " + MilkyWayWords.sentence(m));
@@ -132,6 +136,19 @@ public record CoreArc(
                     return path.toString();
                 }
             }
+        }
+
+        String skyline(Skyline s) {
+            if (s.flat()) {
+                return "";
+            }
+            StringBuilder path = new StringBuilder("M" + number(LEFT) + " " + GROUND);
+            for (double turn = -half; turn <= half; turn += 0.5) {
+                double azimuth = middle.degrees() + turn;
+                double x = LEFT + (WIDTH - LEFT - 10) * (turn + half) / (2 * half);
+                path.append('L').append(number(x)).append(' ').append(number(Math.min(GROUND, y(s.at(azimuth)))));
+            }
+            return path + "L" + number(WIDTH - 10.0) + " " + GROUND + "Z";
         }
 
         Dot dot(HorizontalPosition p, String text) {

@@ -38,7 +38,9 @@ public final class MilkyWayWords {
         if (none instanceof NoWindow.MoonUp) {
             return "moon up all night";
         }
-        return none instanceof NoWindow.CoreLow ? "core too low" : "no window";
+        return none instanceof NoWindow.CoreLow
+                ? "core too low"
+                : none instanceof NoWindow.CoreHidden ? "core hidden" : "no window";
     }
 
     /** The window as a sentence with what made it. */
@@ -84,6 +86,10 @@ public final class MilkyWayWords {
             return "The core gets no higher than " + degrees(low.highestWhileDarkDegrees()) + " while it is dark; "
                     + plain(m.lowestCoreDegrees()) + "° is wished.";
         }
+        if (none instanceof NoWindow.CoreHidden hidden) {
+            return "The skyline hides the core while it is dark, though it gets to "
+                    + degrees(hidden.highestWhileDarkDegrees()) + ".";
+        }
         return "Dark, moonless and core above " + plain(m.lowestCoreDegrees()) + "° never come together.";
     }
 
@@ -109,6 +115,7 @@ public final class MilkyWayWords {
         return switch (limit.cause()) {
             case MOON -> before ? "moon up until " + at : "moonrise at " + at;
             case CORE -> "core under " + plain(m.lowestCoreDegrees()) + "° " + (before ? "until " : "from ") + at;
+            case SKYLINE -> "core behind the skyline " + (before ? "until " : "from ") + at;
             case DARK -> before ? "dark only from " + at : "dawn at " + at;
         };
     }
@@ -128,6 +135,7 @@ public final class MilkyWayWords {
             case DARK -> "the sun is 18° down";
             case MOON -> "the moon has set";
             case CORE -> "the core has climbed to " + plain(m.lowestCoreDegrees()) + "°";
+            case SKYLINE -> "the core comes out over the skyline";
         };
     }
 
@@ -136,6 +144,7 @@ public final class MilkyWayWords {
             case DARK -> "dawn begins";
             case MOON -> "the moon rises";
             case CORE -> "the core sinks under " + plain(m.lowestCoreDegrees()) + "°";
+            case SKYLINE -> "the core goes behind the skyline";
         };
     }
 

@@ -68,7 +68,7 @@ public record MoonScene(
                 scene.frame(),
                 v.way(sky, best),
                 moons,
-                Ground.of(scene, plan.place().objects()),
+                Ground.of(scene, plan.place()),
                 field + " of sky, " + (plan.framing().upright() ? "upright" : "level") + ", facing "
                         + Words.degrees(plan.framing().azimuth().degrees())
                         + ". The dotted line is the moon's way; what stands before it is to scale.",

@@ -6,11 +6,20 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.light.Bortle;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.place.Coordinates;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.place.Town;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
@@ -23,14 +32,16 @@ import org.jspecify.annotations.Nullable;
  */
 record PlaceForm(Map<String, String> typed, FormErrors errors) {
     /** Rows for objects that a form shows at least beyond those in use. */
-    private static final int SPARE = 2;
+    private static final int SPARE = 1;
 
-    private static final int MOST_OBJECTS = 20;
+    private static final int MOST_OBJECTS = Place.MOST_OBJECTS;
 
-    static PlaceForm fresh() {
+    /** An empty form, or one with what is known already: a position from the map or the gazetteer. */
+    static PlaceForm fresh(Map<String, String> known) {
         Map<String, String> typed = new LinkedHashMap<>();
         typed.put("elevation", "0");
-        typed.put("sky", "21.3");
+        typed.put("compass", "0");
+        typed.putAll(known);
         return new PlaceForm(typed, new FormErrors(typed));
     }
 
@@ -42,18 +53,33 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
         typed.put("elevation", number(p.observer().elevationMetres()));
         typed.put("zone", p.zone().getId());
         typed.put("sky", number(p.skyBrightness()));
-        typed.put("notes", p.notes());
+        typed.put("compass", number(p.compassDegrees()));
+        typed.put("access", p.notes().access());
+        typed.put("hazards", p.notes().hazards());
+        typed.put("tide", p.notes().tide());
+        typed.put("permission", p.notes().permission());
+        typed.put("parking", p.notes().parking());
+        typed.put("skyline", SkylineText.of(p.skyline()));
         for (int i = 0; i < p.objects().size(); i++) {
             ForegroundObject o = p.objects().get(i);
             String row = "object." + i + ".";
             typed.put(row + "name", o.name());
             typed.put(row + "height", number(o.heightMetres()));
             typed.put(row + "width", number(o.widthMetres()));
-            typed.put(row + "azimuth", number(o.azimuth().degrees()));
-            typed.put(row + "distance", number(o.distanceMetres()));
-            typed.put(row + "base", number(o.baseMetres()));
+            typed.put(row + "azimuth", number(tenths(o.azimuth().degrees())));
+            typed.put(row + "distance", number(tenths(o.distanceMetres())));
+            typed.put(row + "base", number(tenths(o.baseMetres())));
+            typed.put(row + "at", o.position().map(PlaceForm::position).orElse(""));
         }
         return new PlaceForm(typed, new FormErrors(typed));
+    }
+
+    private static double tenths(double v) {
+        return Math.rint(v * 10) / 10;
+    }
+
+    private static String position(Observer o) {
+        return number(o.latitudeDegrees()) + ", " + number(o.longitudeDegrees()) + ", " + number(o.elevationMetres());
     }
 
     private static String number(double v) {
@@ -83,16 +109,22 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
     /** The place, or nothing where something is wrong; then the errors say what. */
     @Nullable
     Place read() {
-        double latitude = errors.number("latitude", "latitude", -90, 90, "°");
-        double longitude = errors.number("longitude", "longitude", -180, 180, "°");
+        double latitude = coordinate("latitude", Coordinates::latitude);
+        double longitude = coordinate("longitude", Coordinates::longitude);
         double elevation = errors.number("elevation", "elevation", -430, 9000, "m");
-        double sky = errors.number("sky", "sky brightness", 15, 22.2, "mag/arcsec²");
+        double compass =
+                errors.text("compass").isEmpty() ? 0 : errors.number("compass", "compass declination", -180, 180, "°");
+        double sky = Double.isNaN(latitude + longitude) ? DarkSite.NATURAL : sky(latitude, longitude);
+        Skyline skyline = errors.check("skyline", () -> SkylineText.parse(errors.text("skyline")));
         if (errors.text("name").isEmpty()) {
             errors.add("name", "name is empty; 1 to 120 characters are allowed");
         }
         ZoneId zone = zone(latitude, longitude);
-        List<ForegroundObject> objects = objects();
-        if (errors.any() || zone == null) {
+        List<ForegroundObject> objects = objects(
+                Double.isNaN(latitude + longitude + elevation)
+                        ? Observer.of(0, 0, 0)
+                        : Observer.of(latitude, longitude, elevation));
+        if (errors.any() || zone == null || skyline == null) {
             return null;
         }
         return errors.check(
@@ -103,8 +135,38 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
                         zone,
                         sky,
                         objects,
-                        errors.text("notes")));
+                        skyline,
+                        compass,
+                        new PlaceNotes(
+                                errors.text("access"),
+                                errors.text("hazards"),
+                                errors.text("tide"),
+                                errors.text("permission"),
+                                errors.text("parking"))));
     }
+
+    private double coordinate(String field, ToDoubleFunction<String> parse) {
+        if (errors.text(field).isEmpty()) {
+            errors.add(field, field + " is empty; degrees, or degrees, minutes and seconds are allowed");
+            return Double.NaN;
+        }
+        Double value = errors.check(field, () -> parse.applyAsDouble(errors.text(field)));
+        return value == null ? Double.NaN : value;
+    }
+
+    /** Typed as mag/arcsec² or as a Bortle class; left empty, what the towns around leave. */
+    private double sky(double latitude, double longitude) {
+        String text = errors.text("sky");
+        if (text.isEmpty()) {
+            return Math.min(22.2, Math.max(15, DarkSite.estimate(Observer.of(latitude, longitude, 0))));
+        }
+        Matcher bortle = BORTLE.matcher(text);
+        return bortle.matches()
+                ? Bortle.brightnessOf(Integer.parseInt(bortle.group(1)))
+                : errors.number("sky", "sky brightness", 15, 22.2, "mag/arcsec², or Bortle 1 to 9,");
+    }
+
+    private static final Pattern BORTLE = Pattern.compile("(?i)(?:b(?:ortle)?\\s*)?([1-9])");
 
     /** The typed zone; left empty, that of the nearest town. */
     private @Nullable ZoneId zone(double latitude, double longitude) {
@@ -125,33 +187,53 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
         }
     }
 
-    private List<ForegroundObject> objects() {
+    private List<ForegroundObject> objects(Observer from) {
         List<ForegroundObject> objects = new ArrayList<>();
         for (int i = 0; i < MOST_OBJECTS; i++) {
             String row = "object." + i + ".";
             if (!errors.text(row + "name").isEmpty()) {
-                double height = errors.number(row + "height", "height", 0, 5000, "m");
-                double width = errors.number(row + "width", "width", 0, 5000, "m");
-                double azimuth = errors.number(row + "azimuth", "azimuth", 0, 360, "°");
-                double distance = errors.number(row + "distance", "distance", 1, 100_000, "m");
-                double base = errors.text(row + "base").isEmpty()
-                        ? 0
-                        : errors.number(row + "base", "foot above the tripod", -5000, 5000, "m");
-                String name = errors.text(row + "name");
-                if (!Double.isNaN(height + width + azimuth + distance + base)) {
-                    ForegroundObject o = errors.check(
-                            row + "name",
-                            () -> new ForegroundObject(
-                                    name, height, width, Azimuth.ofDegrees(azimuth), distance, base));
-                    if (o != null) {
-                        objects.add(o);
-                    }
-                }
+                object(row, from).ifPresent(objects::add);
             } else if (rowHasFigures(row)) {
                 errors.add(row + "name", "this object has figures but no name; name it or clear its figures");
             }
         }
         return objects;
+    }
+
+    private Optional<ForegroundObject> object(String row, Observer from) {
+        String name = errors.text(row + "name");
+        double height = errors.number(row + "height", "height", 0, 5000, "m");
+        double width = errors.number(row + "width", "width", 0, 5000, "m");
+        String at = errors.text(row + "at");
+        if (!at.isEmpty()) {
+            Observer position = errors.check(row + "at", () -> position(at));
+            return position == null || Double.isNaN(height + width)
+                    ? Optional.empty()
+                    : Optional.ofNullable(
+                            errors.check(row + "at", () -> ForegroundObject.at(name, height, width, position, from)));
+        }
+        double azimuth = errors.number(row + "azimuth", "azimuth", 0, 360, "°");
+        double distance = errors.number(row + "distance", "distance", 1, 100_000, "m");
+        double base = errors.text(row + "base").isEmpty()
+                ? 0
+                : errors.number(row + "base", "foot above the tripod", -5000, 5000, "m");
+        return Double.isNaN(height + width + azimuth + distance + base)
+                ? Optional.empty()
+                : Optional.ofNullable(errors.check(
+                        row + "name",
+                        () -> new ForegroundObject(
+                                name, height, width, Azimuth.ofDegrees(azimuth % 360), distance, base)));
+    }
+
+    /** Latitude, longitude and perhaps elevation, with commas between. */
+    private static Observer position(String text) {
+        String[] parts = text.split(",\\s+|;");
+        if (parts.length != 2 && parts.length != 3) {
+            throw new IllegalArgumentException("position “" + text
+                    + "” is not understood; write latitude, longitude and elevation like 35.978, −3.041, 28");
+        }
+        double elevation = parts.length == 3 ? FormErrors.plainNumber("elevation", parts[2]) : 0;
+        return Observer.of(Coordinates.latitude(parts[0]), Coordinates.longitude(parts[1]), elevation);
     }
 
     private boolean rowHasFigures(String row) {
@@ -163,9 +245,8 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
     /** Whose zone an empty zone field would take, or nothing before a position is typed. */
     public String zoneHint() {
         try {
-            double lat = Double.parseDouble(text("latitude"));
-            double lon = Double.parseDouble(text("longitude"));
-            Observer.of(lat, lon, 0);
+            double lat = Coordinates.latitude(text("latitude"));
+            double lon = Coordinates.longitude(text("longitude"));
             Town town = Gazetteer.instance().nearest(lat, lon);
             return "Nearest town: " + town.name() + ", " + Words.plain(Math.round(town.distanceKm(lat, lon)))
                     + " km away, keeps " + town.zone().getId() + ".";

@@ -1,13 +1,20 @@
 package org.halfdusk.web.places;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.web.exchange.ElevationGridFile;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.map.MapSheets;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,14 +22,19 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Places as a list, added and edited. */
 @Controller
 class PlacesController {
-    private final Places places;
+    private static final int MOST_TOWNS = 8;
 
-    PlacesController(Places places) {
+    private final Places places;
+    private final MapSheets maps;
+
+    PlacesController(Places places, MapSheets maps) {
         this.places = places;
+        this.maps = maps;
     }
 
     @GetMapping("/places")
@@ -33,9 +45,47 @@ class PlacesController {
     }
 
     @GetMapping("/places/new")
-    String fresh(Model model) {
-        return form(model, PlaceForm.fresh(), 0);
+    String fresh(@RequestParam Map<String, String> known, Model model) {
+        return form(model, PlaceForm.fresh(known), 0);
     }
+
+    /** Towns of the gazetteer for some letters, each as a link to a new place there. */
+    @GetMapping("/places/towns")
+    String towns(@RequestParam(defaultValue = "") String q, Model model) {
+        model.addAttribute("towns", Gazetteer.instance().search(q, MOST_TOWNS));
+        model.addAttribute("asked", q.strip());
+        return "places/towns";
+    }
+
+    /** A skyline from a file: pairs of azimuth and altitude, or computed from a grid of heights. */
+    @PostMapping("/places/{id}/skyline")
+    String skyline(@PathVariable long id, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
+            throws IOException {
+        Place place = place(id).it();
+        try {
+            if (file.isEmpty()) {
+                throw new IllegalArgumentException(
+                        "no file was chosen; azimuth,altitude as CSV or an ASCII grid is allowed");
+            }
+            if (file.getSize() > MOST_BYTES) {
+                throw new IllegalArgumentException("the file has " + file.getSize() / 1_000_000 + " MB; up to "
+                        + MOST_BYTES / 1_000_000 + " MB are allowed");
+            }
+            String text = new String(file.getBytes(), StandardCharsets.UTF_8);
+            Skyline skyline = ElevationGridFile.looksLikeOne(text)
+                    ? ElevationGridFile.read(text).skyline(place.observer())
+                    : SkylineText.parse(text);
+            places.update(id, place.with(skyline));
+            return "redirect:/places/" + id + "#skyline-part";
+        } catch (IllegalArgumentException e) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            PlaceForm form = PlaceForm.of(place);
+            form.errors().add("file", String.valueOf(e.getMessage()));
+            return form(model, form, id);
+        }
+    }
+
+    private static final int MOST_BYTES = 40_000_000;
 
     @GetMapping("/places/{id}")
     String open(@PathVariable long id, Model model) {
@@ -99,6 +149,9 @@ class PlacesController {
         model.addAttribute("id", id);
         model.addAttribute("heading", id == 0 ? "New place" : form.text("name"));
         model.addAttribute("usedBy", id == 0 ? List.of() : places.usedBy(id));
+        Optional<Kept<Place>> kept = id == 0 ? Optional.empty() : places.find(id);
+        model.addAttribute("around", kept.map(k -> Surroundings.of(k.it())).orElse(null));
+        model.addAttribute("sheet", maps.about(kept));
         return "places/place";
     }
 

@@ -1,5 +1,9 @@
 package org.halfdusk.web.standin;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -9,9 +13,11 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.place.ElevationGrid;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Shoot;
@@ -22,12 +28,13 @@ import org.halfdusk.shoot.Wishes;
 import org.halfdusk.shoot.fireworks.FireworksPlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.store.Facts;
+import org.halfdusk.web.exchange.ElevationGridFile;
 import org.springframework.stereotype.Component;
 
 /** Vesper Isle, made up: places, kit and a shoot of each subject to look at, sown into an empty file once. */
 @Component
 public class DemoWorld {
-    private static final String SOWN = "demo world sown";
+    static final String SOWN = "demo world sown";
     private static final ZoneId MADRID = ZoneId.of("Europe/Madrid");
 
     private final Places places;
@@ -138,42 +145,79 @@ public class DemoWorld {
     }
 
     private Stands sowPlaces() {
-        long tower = places.add(new Place(
+        long tower = places.add(place(
                 "Old Watchtower, Vesper Isle",
                 Observer.of(35.952, -3.048, 62),
-                MADRID,
                 21.4,
                 List.of(new ForegroundObject("Watchtower", 18, 7, Azimuth.ofDegrees(171.2), 64, 1)),
-                "Path from the south car park, 15 minutes. The wall on the seaward side is low: scout by day."));
-        long pans = places.add(new Place(
+                new PlaceNotes(
+                        "Path from the south car park, 15 minutes.",
+                        "The wall on the seaward side is low: scout by day. Loose stones inside the tower.",
+                        "",
+                        "Open at all hours; no drones, no fires.",
+                        "South car park, six cars.")));
+        long pans = places.add(place(
                 "Salt Pans, Vesper Isle",
                 Observer.of(35.931, -3.071, 2),
-                MADRID,
                 21.2,
                 List.of(new ForegroundObject("Windmill", 11, 9, Azimuth.ofDegrees(352), 85, 0)),
-                "Dykes are slippery; spring tide covers the western track."));
-        long light = places.add(new Place(
+                new PlaceNotes(
+                        "Stand on the southern dyke.",
+                        "Dykes are slippery, the pans deeper than they look.",
+                        "Spring tide covers the western track.",
+                        "Ask the salt workers in the shed before dusk.",
+                        "End of the Pans track.")));
+        long light = places.add(place(
                 "North Light, Vesper Isle",
                 Observer.of(35.978, -3.041, 28),
-                MADRID,
                 21.5,
                 List.of(new ForegroundObject("Lighthouse", 34, 8, Azimuth.ofDegrees(22), 140, 4)),
-                "The light turns every 12 s: keep it out of long frames. Cliff edge to the north."));
-        long sandbar = places.add(new Place(
+                new PlaceNotes(
+                        "The light turns every 12 s: keep it out of long frames.",
+                        "Cliff edge to the north, no fence.",
+                        "",
+                        "The keeper opens the yard on request.",
+                        "By the yard wall, three cars.")));
+        long sandbar = places.add(place(
                 "Sandbar, Vesper Isle",
                 Observer.of(35.9861, -3.0588, 1),
-                MADRID,
                 21.4,
                 List.of(new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(119.4), 1840, 26)),
-                "Dry at low water only. Leave with the tide, not after it."));
-        long harbour = places.add(new Place(
+                new PlaceNotes(
+                        "On foot or by boat from the north beach.",
+                        "Soft sand at its western end.",
+                        "Dry at low water only. Leave with the tide, not after it.",
+                        "",
+                        "")));
+        long harbour = places.add(place(
                 "Puerto Vela harbour wall, Vesper Isle",
                 Observer.of(35.921, -3.033, 4),
-                MADRID,
                 19.6,
                 List.of(),
-                "Town lights. Good for moonrise and the summer fireworks."));
+                new PlaceNotes(
+                        "Town lights. Good for moonrise and the summer fireworks.",
+                        "No rail on the seaward side of the wall.",
+                        "",
+                        "The harbour master closes the steps on festival nights.",
+                        "Harbour square.")));
         return new Stands(tower, pans, light, sandbar, harbour);
+    }
+
+    /** With the skyline that the isle's own heights give. */
+    private Place place(
+            String name, Observer observer, double brightness, List<ForegroundObject> objects, PlaceNotes notes) {
+        return new Place(name, observer, MADRID, brightness, objects, heights().skyline(observer), -0.4, notes);
+    }
+
+    private static ElevationGrid heights() {
+        try (InputStream in = DemoWorld.class.getResourceAsStream("vesper-isle.asc")) {
+            if (in == null) {
+                throw new IllegalStateException("the isle's heights are missing");
+            }
+            return ElevationGridFile.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the isle's heights cannot be read", e);
+        }
     }
 
     private long sowCameras() {

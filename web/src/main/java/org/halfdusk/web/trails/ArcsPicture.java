@@ -58,7 +58,7 @@ public record ArcsPicture(
                         .of(plan.night().pole().direction())
                         .filter(scene::holds)
                         .map(p -> mark(p, scene, "pole " + pole)),
-                Ground.of(scene, plan.place().objects()),
+                Ground.of(scene, plan.place()),
                 "Stars to magnitude " + Words.plain(FAINTEST) + " over " + Words.degrees(degrees)
                         + " of turning, seen by " + Words.plain(plan.rig().focalMm()) + " mm "
                         + (plan.framing().upright() ? "upright" : "level") + " facing "

@@ -1,0 +1,51 @@
+package org.halfdusk.place;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+
+/** The world's land in outline, 1:110 million (Natural Earth), read on first use. Islands under some 20 km are absent. */
+public final class CoastLines {
+    private CoastLines() {}
+
+    private static final class Holder {
+        static final List<double[][]> RINGS = read();
+    }
+
+    /** Closed rings of longitude and latitude. */
+    public static List<double[][]> rings() {
+        return Holder.RINGS;
+    }
+
+    private static List<double[][]> read() {
+        try (InputStream in = CoastLines.class.getResourceAsStream("land.txt")) {
+            if (in == null) {
+                throw new IllegalStateException("the coast lines are missing from the core");
+            }
+            return new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))
+                    .lines()
+                    .filter(l -> !l.startsWith("#"))
+                    .map(CoastLines::ring)
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException("the coast lines cannot be read", e);
+        }
+    }
+
+    private static double[][] ring(String line) {
+        String[] points = line.split(" ");
+        double[][] ring = new double[points.length][];
+        for (int i = 0; i < points.length; i++) {
+            int comma = points[i].indexOf(',');
+            ring[i] = new double[] {
+                Integer.parseInt(points[i].substring(0, comma)) / 100.0,
+                Integer.parseInt(points[i].substring(comma + 1)) / 100.0
+            };
+        }
+        return ring;
+    }
+}

@@ -1,0 +1,81 @@
+package org.halfdusk.place;
+
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * How high the land stands around a place, by direction: straight from one point to the next, round through north. Without
+ * points it is flat, at 0°.
+ *
+ * @param points by azimuth, none twice
+ */
+public record Skyline(List<Point> points) {
+    public static final Skyline FLAT = new Skyline(List.of());
+
+    /** A point every tenth of a degree. */
+    public static final int MOST_POINTS = 3600;
+
+    /** @param azimuthDegrees 0 to below 360 @param altitudeDegrees seen from the tripod, −10 to 85 */
+    public record Point(double azimuthDegrees, double altitudeDegrees) {
+        public Point {
+            if (!(azimuthDegrees >= 0 && azimuthDegrees < 360)) {
+                throw new IllegalArgumentException("azimuth " + azimuthDegrees + "° is outside 0° to below 360°");
+            }
+            if (!(altitudeDegrees >= -10 && altitudeDegrees <= 85)) {
+                throw new IllegalArgumentException(
+                        "altitude of the skyline " + altitudeDegrees + "° is outside −10° to 85°");
+            }
+        }
+    }
+
+    public Skyline {
+        points = points.stream()
+                .sorted(Comparator.comparingDouble(Point::azimuthDegrees))
+                .toList();
+        if (points.size() > MOST_POINTS) {
+            throw new IllegalArgumentException(
+                    "a skyline of " + points.size() + " points; at most " + MOST_POINTS + " are allowed");
+        }
+        for (int i = 1; i < points.size(); i++) {
+            if (points.get(i).azimuthDegrees() == points.get(i - 1).azimuthDegrees()) {
+                throw new IllegalArgumentException("azimuth " + points.get(i).azimuthDegrees()
+                        + "° comes twice in the skyline; each once is allowed");
+            }
+        }
+    }
+
+    public boolean flat() {
+        return points.isEmpty();
+    }
+
+    /** Altitude in a direction, degrees. */
+    public double at(double azimuthDegrees) {
+        if (points.isEmpty()) {
+            return 0;
+        }
+        double azimuth = ((azimuthDegrees % 360) + 360) % 360;
+        int low = 0;
+        int high = points.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (points.get(middle).azimuthDegrees() <= azimuth) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        Point before = points.get(low == 0 ? points.size() - 1 : low - 1);
+        Point after = points.get(low == points.size() ? 0 : low);
+        double span = ((after.azimuthDegrees() - before.azimuthDegrees()) + 360) % 360;
+        if (span == 0) {
+            return before.altitudeDegrees();
+        }
+        double share = (((azimuth - before.azimuthDegrees()) + 360) % 360) / span;
+        return before.altitudeDegrees() + share * (after.altitudeDegrees() - before.altitudeDegrees());
+    }
+
+    /** The highest point's altitude; 0 where it is flat. */
+    public double highest() {
+        return points.stream().mapToDouble(Point::altitudeDegrees).max().orElse(0);
+    }
+}

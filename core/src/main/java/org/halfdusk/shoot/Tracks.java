@@ -1,0 +1,16 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import org.halfdusk.place.Track;
+
+/** Where ways on the map are kept. */
+public interface Tracks {
+    /** Tracks that are not deleted, by name. */
+    List<Kept<Track>> list();
+
+    long add(Track track);
+
+    boolean delete(long id);
+
+    boolean restore(long id);
+}

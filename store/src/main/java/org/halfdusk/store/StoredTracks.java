@@ -1,0 +1,97 @@
+package org.halfdusk.store;
+
+import static org.halfdusk.store.jooq.Tables.TRACK;
+import static org.halfdusk.store.jooq.Tables.TRACK_LINE;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.halfdusk.place.Track;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Tracks;
+import org.halfdusk.store.jooq.tables.records.TrackLineRecord;
+import org.halfdusk.store.jooq.tables.records.TrackRecord;
+import org.jooq.DSLContext;
+import org.jooq.Result;
+
+/** Tracks in the file. */
+public final class StoredTracks implements Tracks {
+    private final DSLContext dsl;
+    private final Clock clock;
+
+    public StoredTracks(Database database, Clock clock) {
+        this.dsl = database.dsl();
+        this.clock = clock;
+    }
+
+    @Override
+    public List<Kept<Track>> list() {
+        Map<Long, Result<TrackLineRecord>> lines = dsl.selectFrom(TRACK_LINE)
+                .orderBy(TRACK_LINE.TRACK_ID, TRACK_LINE.POSITION)
+                .fetchGroups(TRACK_LINE.TRACK_ID);
+        return dsl.selectFrom(TRACK)
+                .where(TRACK.DELETED_AT.isNull())
+                .orderBy(TRACK.NAME.collate("NOCASE"), TRACK.ID)
+                .fetch(r -> new Kept<>(
+                        r.getId(),
+                        new Track(
+                                r.getName(),
+                                Optional.<List<TrackLineRecord>>ofNullable(lines.get(r.getId()))
+                                        .orElse(List.of())
+                                        .stream()
+                                        .map(l -> points(l.getPoints()))
+                                        .toList())));
+    }
+
+    @Override
+    public long add(Track track) {
+        return dsl.transactionResult(tx -> {
+            TrackRecord r = tx.dsl().newRecord(TRACK);
+            r.setName(track.name());
+            r.insert();
+            List<TrackLineRecord> lines = new ArrayList<>();
+            for (int i = 0; i < track.lines().size(); i++) {
+                lines.add(new TrackLineRecord(
+                        r.getId(), (long) i, text(track.lines().get(i))));
+            }
+            tx.dsl().batchInsert(lines).execute();
+            return r.getId();
+        });
+    }
+
+    private static String text(List<Track.Point> line) {
+        return line.stream()
+                .map(p -> p.longitudeDegrees() + " " + p.latitudeDegrees())
+                .collect(Collectors.joining(" "));
+    }
+
+    private static List<Track.Point> points(String text) {
+        String[] numbers = text.split(" ");
+        List<Track.Point> points = new ArrayList<>(numbers.length / 2);
+        for (int i = 0; i + 1 < numbers.length; i += 2) {
+            points.add(new Track.Point(Double.parseDouble(numbers[i]), Double.parseDouble(numbers[i + 1])));
+        }
+        return points;
+    }
+
+    @Override
+    public boolean delete(long id) {
+        return dsl.update(TRACK)
+                        .set(TRACK.DELETED_AT, clock.instant().toString())
+                        .where(TRACK.ID.eq(id), TRACK.DELETED_AT.isNull())
+                        .execute()
+                == 1;
+    }
+
+    @Override
+    public boolean restore(long id) {
+        return dsl.update(TRACK)
+                        .setNull(TRACK.DELETED_AT)
+                        .where(TRACK.ID.eq(id), TRACK.DELETED_AT.isNotNull())
+                        .execute()
+                == 1;
+    }
+}

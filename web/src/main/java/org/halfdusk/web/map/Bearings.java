@@ -1,0 +1,77 @@
+package org.halfdusk.web.map;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.place.Place;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Rising;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Table;
+
+/** Directions from a place through one night: where the sun and the moon rise and set, where the core stands. */
+final class Bearings {
+    private Bearings() {}
+
+    /** @param kind sun, moon or core */
+    record Line(String what, String kind, Instant at, double azimuthDegrees, double altitudeDegrees, String label) {}
+
+    static List<Line> of(Sky sky, LocalDate date, ZoneId zone, Instant now) {
+        Night night = Night.of(sky, date, zone);
+        List<Line> lines = new ArrayList<>();
+        if (night.sun() instanceof Rising.Crosses sun) {
+            sun.sets().ifPresent(t -> lines.add(line(sky, Body.SUN, "sunset", t, zone)));
+            sun.rises().ifPresent(t -> lines.add(line(sky, Body.SUN, "sunrise", t, zone)));
+        }
+        if (night.moon() instanceof Rising.Crosses moon) {
+            moon.rises().ifPresent(t -> lines.add(line(sky, Body.MOON, "moonrise", t, zone)));
+            moon.sets().ifPresent(t -> lines.add(line(sky, Body.MOON, "moonset", t, zone)));
+        }
+        if (night.interval().contains(now)
+                && sky.at(Body.GALACTIC_CENTRE, now).altitude().degrees() > 0) {
+            lines.add(line(sky, Body.GALACTIC_CENTRE, "core now", now, zone));
+        }
+        Instant hour = night.sunsetToSunrise().start().truncatedTo(ChronoUnit.HOURS);
+        for (Instant t = hour; t.isBefore(night.sunsetToSunrise().end()); t = t.plus(2, ChronoUnit.HOURS)) {
+            if (sky.at(Body.GALACTIC_CENTRE, t).altitude().degrees() > 0) {
+                lines.add(line(sky, Body.GALACTIC_CENTRE, "core", t, zone));
+            }
+        }
+        return lines;
+    }
+
+    private static Line line(Sky sky, Body body, String what, Instant at, ZoneId zone) {
+        HorizontalPosition p = sky.at(body, at);
+        String kind = body == Body.SUN ? "sun" : body == Body.MOON ? "moon" : "core";
+        return new Line(
+                what, kind, at, p.azimuth().degrees(), p.altitude().degrees(), what + " " + Words.clock(at, zone));
+    }
+
+    static Table table(List<Line> lines, Place place) {
+        boolean compass = place.compassDegrees() != 0;
+        List<Table.Row> rows = lines.stream()
+                .map(l -> Table.Row.of(
+                        false,
+                        l.label(),
+                        Words.azimuth(l.azimuthDegrees()),
+                        compass ? Words.azimuth(place.compass(l.azimuthDegrees())) : "",
+                        l.altitudeDegrees() > 1 ? Words.degrees(l.altitudeDegrees()) : "at the horizon"))
+                .toList();
+        return Table.of(
+                "Directions of this night",
+                compass
+                        ? "Azimuths are true; the compass column counts this place's declination."
+                        : "Azimuths are true. A compass shows them less its local declination, which the place's page takes.",
+                rows,
+                "what",
+                "azimuth#",
+                compass ? "compass#" : "",
+                "altitude#");
+    }
+}

@@ -1,0 +1,95 @@
+package org.halfdusk.web.map;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.web.layout.NotFound;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The map as a page, and its sheet alone for who drags it. */
+@Controller
+class MapController {
+    private final MapSheets sheets;
+    private final Places places;
+
+    MapController(MapSheets sheets, Places places) {
+        this.sheets = sheets;
+        this.places = places;
+    }
+
+    @GetMapping("/map")
+    String page(
+            @RequestParam(name = "place") Optional<Long> placeId,
+            @RequestParam Optional<String> night,
+            @RequestParam Optional<Double> lat,
+            @RequestParam Optional<Double> lon,
+            @RequestParam Optional<Integer> zoom,
+            Model model) {
+        Optional<Kept<Place>> chosen = placeId.map(this::place);
+        MapView view = view(chosen, lat, lon, zoom);
+        Optional<LocalDate> date = chosen.map(c -> night.filter(n -> !n.isBlank())
+                .map(n -> LocalDate.parse(ShootField.NIGHT.normal(n)))
+                .orElseGet(() -> sheets.tonight(c.it())));
+        List<Bearings.Line> bearings =
+                chosen.map(c -> sheets.bearings(c.it(), date.orElseThrow())).orElse(List.of());
+        String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow())
+                .orElse("");
+        model.addAttribute("sheet", sheets.draw(view, chosen, bearings));
+        model.addAttribute("places", places.list());
+        model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));
+        model.addAttribute("night", date.map(LocalDate::toString).orElse(""));
+        model.addAttribute(
+                "bearings", chosen.map(c -> Bearings.table(bearings, c.it())).orElse(null));
+        model.addAttribute("rest", rest);
+        model.addAttribute(
+                "moves",
+                List.of(
+                        new Move("Closer", view.zoomed(1), rest),
+                        new Move("Farther", view.zoomed(-1), rest),
+                        new Move("North", view.moved(0, -0.5), rest),
+                        new Move("South", view.moved(0, 0.5), rest),
+                        new Move("West", view.moved(-0.5, 0), rest),
+                        new Move("East", view.moved(0.5, 0), rest)));
+        return "map/map";
+    }
+
+    /** A neighbouring view. */
+    record Move(String name, String href) {
+        Move(String name, MapView view, String rest) {
+            this(name, "/map?" + view.query() + rest);
+        }
+    }
+
+    @GetMapping("/map/sheet")
+    String sheet(
+            @RequestParam(name = "place") Optional<Long> placeId,
+            @RequestParam Optional<String> night,
+            @RequestParam double lat,
+            @RequestParam double lon,
+            @RequestParam int zoom,
+            Model model) {
+        Optional<Kept<Place>> chosen = placeId.map(this::place);
+        List<Bearings.Line> bearings = chosen.flatMap(c -> night.filter(n -> !n.isBlank())
+                        .map(n -> sheets.bearings(c.it(), LocalDate.parse(ShootField.NIGHT.normal(n)))))
+                .orElse(List.of());
+        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, bearings));
+        return "map/parts :: sheet(m=${sheet})";
+    }
+
+    private MapView view(
+            Optional<Kept<Place>> chosen, Optional<Double> lat, Optional<Double> lon, Optional<Integer> zoom) {
+        MapView usual = sheets.usual(chosen);
+        return new MapView(lat.orElse(usual.latitude()), lon.orElse(usual.longitude()), zoom.orElse(usual.zoom()));
+    }
+
+    private Kept<Place> place(long id) {
+        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+    }
+}

@@ -1,0 +1,244 @@
+package org.halfdusk.web.map;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.place.CoastLines;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Gazetteer;
+import org.halfdusk.place.GreatCircle;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.Town;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.web.layout.Numbers;
+
+/** A drawn map; x and y are units of its sheet. */
+public record MapPicture(
+        String viewBox,
+        String latitude,
+        String longitude,
+        int zoom,
+        String scale,
+        String land,
+        List<MapShapes.Shape> shapes,
+        List<Glow> glows,
+        List<Name> names,
+        List<Ray> rays,
+        List<Name> objects,
+        List<Stand> stands,
+        String barWidth,
+        String barText,
+        String words) {
+    /** A town's light. @param strength as an opacity */
+    record Glow(String x, String y, String r) {}
+
+    record Name(String x, String y, String text, String kind) {}
+
+    /** A direction from the chosen place. */
+    record Ray(String x1, String y1, String x2, String y2, String textX, String textY, String text, String kind) {}
+
+    /** A place of the user's. */
+    record Stand(long id, String name, String x, String y, boolean chosen, String textX, String anchor) {}
+
+    private static final int MOST_TOWNS = 40;
+    private static final double RAY = 210;
+    private static final double NICE_BAR = 140;
+
+    static MapPicture of(
+            MapView v,
+            List<Kept<Place>> places,
+            Optional<Kept<Place>> chosen,
+            List<Bearings.Line> bearings,
+            MapShapes own) {
+        List<Town> towns = towns(v);
+        double bar = bar(v);
+        return new MapPicture(
+                "0 0 " + MapView.WIDTH + " " + MapView.HEIGHT,
+                Double.toString(v.latitude()),
+                Double.toString(v.longitude()),
+                v.zoom(),
+                Double.toString(v.scale()),
+                land(v),
+                own.shapes(v),
+                towns.stream().map(t -> glow(v, t)).toList(),
+                names(v, towns, own),
+                chosen.map(c -> rays(v, c.it(), bearings)).orElse(List.of()),
+                chosen.map(c -> objects(v, c.it())).orElse(List.of()),
+                stands(v, places, chosen),
+                Numbers.tenths(v.units(bar, v.latitude())),
+                bar >= 1000 ? Math.round(bar / 1000) + " km" : Math.round(bar) + " m",
+                "Map about " + Math.round(v.latitude() * 100) / 100.0 + "°, " + Math.round(v.longitude() * 100) / 100.0
+                        + "° with " + places.size() + " places");
+    }
+
+    /** Rings that reach into the sheet, on the turn of the world that does. */
+    private static String land(MapView v) {
+        StringBuilder path = new StringBuilder();
+        for (double[][] ring : CoastLines.rings()) {
+            for (int turn = -360; turn <= 360; turn += 360) {
+                if (touches(v, ring, turn)) {
+                    for (int i = 0; i < ring.length; i++) {
+                        path.append(i == 0 ? "M" : "L").append(v.point(ring[i][0] + turn, ring[i][1]));
+                    }
+                    path.append('Z');
+                }
+            }
+        }
+        return path.toString();
+    }
+
+    private static boolean touches(MapView v, double[][] ring, int turn) {
+        double west = Double.MAX_VALUE;
+        double east = -Double.MAX_VALUE;
+        double north = -Double.MAX_VALUE;
+        double south = Double.MAX_VALUE;
+        for (double[] p : ring) {
+            west = Math.min(west, p[0]);
+            east = Math.max(east, p[0]);
+            north = Math.max(north, p[1]);
+            south = Math.min(south, p[1]);
+        }
+        return v.flatX(east + turn) > 0
+                && v.flatX(west + turn) < MapView.WIDTH
+                && v.y(south) > 0
+                && v.y(north) < MapView.HEIGHT;
+    }
+
+    /** The largest in sight, and those beyond whose glow reaches in. */
+    private static List<Town> towns(MapView v) {
+        return Gazetteer.instance().towns().stream()
+                .filter(t -> v.holds(v.x(t.longitudeDegrees()), v.y(t.latitudeDegrees()), reach(v, t)))
+                .sorted(Comparator.comparingInt(Town::population).reversed())
+                .limit(MOST_TOWNS)
+                .toList();
+    }
+
+    private static double reach(MapView v, Town t) {
+        return v.units(t.glowKm() * 1000, t.latitudeDegrees());
+    }
+
+    private static Glow glow(MapView v, Town t) {
+        return new Glow(
+                Numbers.tenths(v.x(t.longitudeDegrees())),
+                Numbers.tenths(v.y(t.latitudeDegrees())),
+                Numbers.tenths(Math.min(3000, reach(v, t))));
+    }
+
+    /** Largest first; a name that would stand on another is left out. */
+    private static List<Name> names(MapView v, List<Town> towns, MapShapes own) {
+        List<Name> names = new ArrayList<>(own.names(v));
+        for (Town t : towns) {
+            double x = v.x(t.longitudeDegrees());
+            double y = v.y(t.latitudeDegrees());
+            if (v.holds(x, y, 0)) {
+                names.add(new Name(Numbers.tenths(x), Numbers.tenths(y), t.name(), "town"));
+            }
+        }
+        List<Name> shown = new ArrayList<>();
+        for (Name n : names) {
+            if (shown.stream().noneMatch(s -> near(s, n))) {
+                shown.add(n);
+            }
+        }
+        return shown;
+    }
+
+    private static boolean near(Name a, Name b) {
+        return Math.abs(Double.parseDouble(a.x()) - Double.parseDouble(b.x())) < 90
+                && Math.abs(Double.parseDouble(a.y()) - Double.parseDouble(b.y())) < 18;
+    }
+
+    private static List<Ray> rays(MapView v, Place from, List<Bearings.Line> bearings) {
+        double x = v.x(from.observer().longitudeDegrees());
+        double y = v.y(from.observer().latitudeDegrees());
+        return bearings.stream()
+                .map(b -> {
+                    // Mercator keeps angles: a bearing is the same angle on the sheet.
+                    double[] to = towards(v, from, b.azimuthDegrees(), RAY);
+                    double[] text = towards(v, from, b.azimuthDegrees(), RAY + 14);
+                    return new Ray(
+                            Numbers.tenths(x),
+                            Numbers.tenths(y),
+                            Numbers.tenths(to[0]),
+                            Numbers.tenths(to[1]),
+                            Numbers.tenths(text[0]),
+                            Numbers.tenths(text[1] + 4),
+                            b.label(),
+                            b.kind());
+                })
+                .toList();
+    }
+
+    /** Where a way of so many units ends on the sheet. */
+    private static double[] towards(MapView v, Place from, double azimuth, double units) {
+        double km = units / v.units(1000, from.observer().latitudeDegrees());
+        double near = Math.min(km, 50);
+        double[] there = GreatCircle.destination(
+                from.observer().latitudeDegrees(), from.observer().longitudeDegrees(), azimuth, near);
+        double x0 = v.x(from.observer().longitudeDegrees());
+        double y0 = v.y(from.observer().latitudeDegrees());
+        double stretch = km / near;
+        return new double[] {x0 + (v.x(there[1]) - x0) * stretch, y0 + (v.y(there[0]) - y0) * stretch};
+    }
+
+    private static List<Name> objects(MapView v, Place p) {
+        List<Name> names = new ArrayList<>();
+        for (ForegroundObject o : p.objects()) {
+            double[] at = GreatCircle.destination(
+                    p.observer().latitudeDegrees(),
+                    p.observer().longitudeDegrees(),
+                    o.azimuth().degrees(),
+                    o.distanceMetres() / 1000);
+            double x = v.x(at[1]);
+            double y = v.y(at[0]);
+            double apart = Math.hypot(
+                    x - v.x(p.observer().longitudeDegrees()),
+                    y - v.y(p.observer().latitudeDegrees()));
+            if (v.holds(x, y, 0) && apart > 16) {
+                names.add(new Name(
+                        Numbers.tenths(x),
+                        Numbers.tenths(y),
+                        o.name() + ", " + Math.round(o.distanceMetres()) + " m in "
+                                + Math.round(o.azimuth().degrees()) + "°",
+                        "object"));
+            }
+        }
+        return names;
+    }
+
+    private static List<Stand> stands(MapView v, List<Kept<Place>> places, Optional<Kept<Place>> chosen) {
+        List<Stand> stands = new ArrayList<>();
+        for (Kept<Place> k : places) {
+            double x = v.x(k.it().observer().longitudeDegrees());
+            double y = v.y(k.it().observer().latitudeDegrees());
+            if (v.holds(x, y, 0)) {
+                boolean left = x > MapView.WIDTH * 0.75;
+                boolean own = chosen.map(c -> c.id() == k.id()).orElse(false);
+                boolean crowded = !own
+                        && stands.stream()
+                                .anyMatch(s -> Math.abs(Double.parseDouble(s.x()) - x) < 120
+                                        && Math.abs(Double.parseDouble(s.y()) - y) < 16);
+                stands.add(new Stand(
+                        k.id(),
+                        crowded ? "" : k.it().shortName(),
+                        Numbers.tenths(x),
+                        Numbers.tenths(y),
+                        own,
+                        left ? "-11" : "11",
+                        left ? "end" : "start"));
+            }
+        }
+        return stands;
+    }
+
+    /** A round length that is not too long for the sheet's corner, m. */
+    private static double bar(MapView v) {
+        double most = NICE_BAR / v.units(1, v.latitude());
+        double power = 1;
+        while (power * 10 <= most) {
+            power *= 10;
+        }
+        return power * (most >= 5 * power ? 5 : most >= 2 * power ? 2 : 1);
+    }
+}

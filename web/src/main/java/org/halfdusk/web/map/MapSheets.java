@@ -1,0 +1,63 @@
+package org.halfdusk.web.map;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.sky.Night;
+import org.halfdusk.sky.Sky;
+import org.springframework.stereotype.Component;
+
+/** Draws maps with everything that is to be seen on them. */
+@Component
+public class MapSheets {
+    private static final int PLACE_ZOOM = 14;
+    private static final int PLACES_ZOOM = 12;
+    private static final int WORLD_ZOOM = 2;
+
+    private final Places places;
+    private final Planner planner;
+    private final Clock clock;
+    private final List<MapLayer> layers;
+
+    MapSheets(Places places, Planner planner, Clock clock, List<MapLayer> layers) {
+        this.places = places;
+        this.planner = planner;
+        this.clock = clock;
+        this.layers = layers;
+    }
+
+    /** Around a place, or around the first of all, or the world. */
+    MapView usual(Optional<Kept<Place>> chosen) {
+        return chosen.map(c -> around(c.it(), PLACE_ZOOM))
+                .or(() -> places.list().stream().findFirst().map(p -> around(p.it(), PLACES_ZOOM)))
+                .orElse(new MapView(30, 0, WORLD_ZOOM));
+    }
+
+    private static MapView around(Place p, int zoom) {
+        return new MapView(p.observer().latitudeDegrees(), p.observer().longitudeDegrees(), zoom);
+    }
+
+    LocalDate tonight(Place place) {
+        return Night.dateAt(planner.sky(place), clock.instant(), place.zone());
+    }
+
+    List<Bearings.Line> bearings(Place place, LocalDate night) {
+        Sky sky = planner.sky(place);
+        return Bearings.of(sky, night, place.zone(), clock.instant());
+    }
+
+    MapPicture draw(MapView view, Optional<Kept<Place>> chosen, List<Bearings.Line> bearings) {
+        MapShapes own = layers.stream().map(MapLayer::shapes).reduce(MapShapes.NONE, MapShapes::and);
+        return MapPicture.of(view, places.list(), chosen, bearings, own);
+    }
+
+    /** For the page of a place: the map about it, without directions. */
+    public MapPicture about(Optional<Kept<Place>> chosen) {
+        return draw(usual(chosen), chosen, List.of());
+    }
+}

@@ -1,0 +1,73 @@
+package org.halfdusk.web.map;
+
+import org.halfdusk.place.Mercator;
+import org.halfdusk.web.layout.Numbers;
+
+/**
+ * Which part of the world is drawn, on a sheet of fixed size.
+ *
+ * @param zoom doublings of a world 256 units wide, 1 to 17
+ */
+record MapView(double latitude, double longitude, int zoom) {
+    static final int WIDTH = 1240;
+    static final int HEIGHT = 520;
+    static final int LEAST_ZOOM = 1;
+    static final int MOST_ZOOM = 17;
+    private static final int TILE = 256;
+
+    MapView {
+        latitude = Math.max(-Mercator.HIGHEST_LATITUDE, Math.min(Mercator.HIGHEST_LATITUDE, latitude));
+        longitude = Math.IEEEremainder(longitude, 360);
+        zoom = Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, zoom));
+    }
+
+    /** Units of the sheet to the world's width. */
+    double scale() {
+        return TILE * (double) (1 << zoom);
+    }
+
+    /** Of a longitude, on the turn of the world that is nearest to the middle. */
+    double x(double lon) {
+        return WIDTH / 2.0 + Math.IEEEremainder(lon - longitude, 360) / 360 * scale();
+    }
+
+    /** Without turning, so that a ring does not tear. */
+    double flatX(double lon) {
+        return WIDTH / 2.0 + (lon - longitude) / 360 * scale();
+    }
+
+    double y(double lat) {
+        return HEIGHT / 2.0 + (Mercator.y(lat) - Mercator.y(latitude)) * scale();
+    }
+
+    double units(double metres, double lat) {
+        return Mercator.width(metres, lat) * scale();
+    }
+
+    boolean holds(double x, double y, double beyond) {
+        return x > -beyond && x < WIDTH + beyond && y > -beyond && y < HEIGHT + beyond;
+    }
+
+    String point(double lon, double lat) {
+        return Numbers.tenths(flatX(lon)) + " " + Numbers.tenths(y(lat));
+    }
+
+    /** The neighbouring view, moved by a share of the sheet. */
+    MapView moved(double east, double south) {
+        double lon = longitude + east * WIDTH / scale() * 360;
+        double lat = Mercator.latitude(Mercator.y(latitude) + south * HEIGHT / scale());
+        return new MapView(lat, lon, zoom);
+    }
+
+    MapView zoomed(int by) {
+        return new MapView(latitude, longitude, zoom + by);
+    }
+
+    String query() {
+        return "lat=" + round(latitude) + "&lon=" + round(longitude) + "&zoom=" + zoom;
+    }
+
+    private static double round(double v) {
+        return Math.rint(v * 1e6) / 1e6;
+    }
+}

@@ -1,0 +1,104 @@
+package org.halfdusk.web.places;
+
+import java.util.List;
+import org.halfdusk.light.Bortle;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
+import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Table;
+
+/**
+ * What stands and shines about a place.
+ *
+ * @param sky how dark it is, in words
+ * @param glow of towns, by strength
+ * @param objects as they are seen from here
+ * @param skyline a path over azimuth, {@link #WIDTH} by {@link #HEIGHT}
+ */
+record Surroundings(String sky, Table glow, Table objects, String skyline) {
+    static final int WIDTH = 720;
+    static final int HEIGHT = 120;
+
+    /** Altitude of the strip's upper edge; its lower is −5°. */
+    static final double TOP_DEGREES = 35;
+
+    private static final double BOTTOM_DEGREES = -5;
+    private static final int MOST_TOWNS = 6;
+
+    static Surroundings of(Place p) {
+        return new Surroundings(sky(p), glow(p.observer()), objects(p), path(p.skyline()));
+    }
+
+    private static String sky(Place p) {
+        double estimate = DarkSite.estimate(p.observer());
+        return Words.tenths(p.skyBrightness()) + " mag/arcsec² is Bortle " + Bortle.classOf(p.skyBrightness())
+                + "; the faintest stars seen are of magnitude "
+                + Words.tenths(Bortle.faintestStar(p.skyBrightness()))
+                + ". The towns of the gazetteer alone would leave "
+                + Words.tenths(estimate) + ": smaller ones are missing, so it is not darker than that.";
+    }
+
+    private static Table glow(Observer o) {
+        List<Table.Row> rows = DarkSite.domes(o).stream()
+                .limit(MOST_TOWNS)
+                .map(d -> Table.Row.of(
+                        false,
+                        d.town().name(),
+                        Words.azimuth(d.azimuthDegrees()),
+                        Math.round(d.distanceKm()) + " km",
+                        d.heightDegrees() < 1 ? "at the horizon" : Words.wholeDegrees(d.heightDegrees()),
+                        "+" + Words.percentTenths(d.ratioAt45())))
+                .toList();
+        return Table.of(
+                "Glow of towns, an estimate",
+                rows.isEmpty()
+                        ? "No town of 15,000 people or more within 200 km adds to this sky."
+                        : "Reaches: up to where it is half as bright as the natural sky. At 45°: what it adds to it.",
+                rows,
+                "town",
+                "towards#",
+                "away#",
+                "reaches#",
+                "at 45°#");
+    }
+
+    private static Table objects(Place p) {
+        boolean compass = p.compassDegrees() != 0;
+        List<Table.Row> rows = p.objects().stream()
+                .map(o -> Table.Row.of(
+                        false,
+                        o.name(),
+                        Words.degrees(o.azimuth().degrees()),
+                        compass ? Words.degrees(p.compass(o.azimuth().degrees())) : "",
+                        Math.round(o.distanceMetres()) + " m",
+                        Words.degrees(o.topDegrees()),
+                        Words.degrees(o.widthDegrees())))
+                .toList();
+        return Table.of(
+                "As seen from the tripod",
+                "",
+                rows,
+                "object",
+                "azimuth#",
+                compass ? "compass#" : "",
+                "distance#",
+                "top#",
+                "width#");
+    }
+
+    private static String path(Skyline s) {
+        StringBuilder path = new StringBuilder("M0 " + HEIGHT);
+        for (int azimuth = 0; azimuth <= 360; azimuth += 1) {
+            path.append('L').append(2 * azimuth).append(' ').append(Numbers.tenths(y(s.at(azimuth))));
+        }
+        return path + "L" + WIDTH + " " + HEIGHT + "Z";
+    }
+
+    private static double y(double altitude) {
+        double share = (TOP_DEGREES - Math.min(TOP_DEGREES, altitude)) / (TOP_DEGREES - BOTTOM_DEGREES);
+        return HEIGHT * Math.min(1, share);
+    }
+}
