@@ -1,5 +1,7 @@
 package org.halfdusk.optics;
 
+import java.util.OptionalDouble;
+
 /**
  * A camera by its figures.
  *
@@ -12,6 +14,12 @@ package org.halfdusk.optics;
  * @param writeMegabytesPerSecond to the card
  * @param batteryFrames frames from one charge at 20 °C
  * @param batteryMinutes minutes of exposing from one charge at 20 °C
+ * @param mirror whether one has to be locked up
+ * @param stabiliserStops of the camera or its usual lens, 0 to 10
+ * @param filmExponent p of the reciprocity law t' = t^p of a film, 1 to 2; nothing for a sensor. A film's ISO is its own:
+ *     lowest and highest are then the same
+ * @param coldLoss share of a charge lost per degree under 20 °C
+ * @param heatLoss share of a charge lost per degree over 40 °C
  */
 public record Camera(
         String name,
@@ -26,7 +34,15 @@ public record Camera(
         int bufferFrames,
         double writeMegabytesPerSecond,
         int batteryFrames,
-        int batteryMinutes) {
+        int batteryMinutes,
+        boolean mirror,
+        double stabiliserStops,
+        OptionalDouble filmExponent,
+        double coldLoss,
+        double heatLoss) {
+    /** A percent a degree (a working figure). */
+    public static final double USUAL_LOSS = 0.01;
+
     public Camera {
         Figures.within("lowest ISO", lowestIso, 6, 3_276_800, "");
         Figures.within("highest ISO", highestIso, lowestIso, 3_276_800, "");
@@ -38,5 +54,55 @@ public record Camera(
         Figures.within("write speed", writeMegabytesPerSecond, 0.1, 20_000, "MB/s");
         Figures.within("battery", batteryFrames, 1, 100_000, "frames");
         Figures.within("battery", batteryMinutes, 1, 10_000, "min");
+        Figures.within("stabiliser", stabiliserStops, 0, 10, "stops");
+        Figures.within("loss in the cold", coldLoss, 0, 0.05, "of a charge per °C");
+        Figures.within("loss in the heat", heatLoss, 0, 0.05, "of a charge per °C");
+        if (filmExponent.isPresent()) {
+            Figures.within("reciprocity exponent", filmExponent.getAsDouble(), 1, 2, "");
+            if (lowestIso != highestIso) {
+                throw new IllegalArgumentException("ISO " + lowestIso + " to " + highestIso
+                        + " is a range; a film has one ISO, lowest and highest the same");
+            }
+        }
+    }
+
+    /** A camera without mirror, stabiliser or film, with the usual losses. */
+    public Camera(
+            String name,
+            Sensor sensor,
+            int lowestIso,
+            int highestIso,
+            double shortestSeconds,
+            double longestTimedSeconds,
+            boolean bulb,
+            double rawMegabytes,
+            double jpegMegabytes,
+            int bufferFrames,
+            double writeMegabytesPerSecond,
+            int batteryFrames,
+            int batteryMinutes) {
+        this(
+                name,
+                sensor,
+                lowestIso,
+                highestIso,
+                shortestSeconds,
+                longestTimedSeconds,
+                bulb,
+                rawMegabytes,
+                jpegMegabytes,
+                bufferFrames,
+                writeMegabytesPerSecond,
+                batteryFrames,
+                batteryMinutes,
+                false,
+                0,
+                OptionalDouble.empty(),
+                USUAL_LOSS,
+                USUAL_LOSS);
+    }
+
+    public boolean film() {
+        return filmExponent.isPresent();
     }
 }

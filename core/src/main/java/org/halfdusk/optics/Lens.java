@@ -7,6 +7,8 @@ package org.halfdusk.optics;
  * @param widestAtLongest f-number wide open at the longest
  * @param smallestAperture largest f-number
  * @param sharpestAperture f-number at which the middle and corners are best
+ * @param electronicAperture whether the camera can set it; otherwise only a ring can
+ * @param coma how stars in its corners look, in the person's own words
  */
 public record Lens(
         String name,
@@ -15,7 +17,12 @@ public record Lens(
         double widestAtShortest,
         double widestAtLongest,
         double smallestAperture,
-        double sharpestAperture) {
+        double sharpestAperture,
+        boolean electronicAperture,
+        String coma) {
+    /** Longest note on its coma. */
+    public static final int LONGEST_NOTE = 400;
+
     public Lens {
         Figures.within("shortest focal length", shortestMm, 1, 5000, "mm");
         Figures.within("longest focal length", longestMm, shortestMm, 5000, "mm");
@@ -23,6 +30,31 @@ public record Lens(
         Figures.within("widest aperture at the long end f/", widestAtLongest, widestAtShortest, 64, "");
         Figures.within("smallest aperture f/", smallestAperture, widestAtLongest, 128, "");
         Figures.within("sharpest aperture f/", sharpestAperture, widestAtShortest, smallestAperture, "");
+        if (coma.length() > LONGEST_NOTE) {
+            throw new IllegalArgumentException(
+                    "note on coma has " + coma.length() + " characters; at most " + LONGEST_NOTE + " are allowed");
+        }
+    }
+
+    /** A lens that the camera sets, without a note. */
+    public Lens(
+            String name,
+            double shortestMm,
+            double longestMm,
+            double widestAtShortest,
+            double widestAtLongest,
+            double smallestAperture,
+            double sharpestAperture) {
+        this(
+                name,
+                shortestMm,
+                longestMm,
+                widestAtShortest,
+                widestAtLongest,
+                smallestAperture,
+                sharpestAperture,
+                true,
+                "");
     }
 
     public boolean zoom() {

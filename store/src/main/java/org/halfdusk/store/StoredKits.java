@@ -3,12 +3,15 @@ package org.halfdusk.store;
 import static org.halfdusk.store.jooq.Tables.CAMERA;
 import static org.halfdusk.store.jooq.Tables.CONVERTER;
 import static org.halfdusk.store.jooq.Tables.LENS;
+import static org.halfdusk.store.jooq.Tables.RIG;
 import static org.halfdusk.store.jooq.Tables.SHOOT;
 import static org.halfdusk.store.jooq.Tables.SHOOT_RIG;
 
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
@@ -133,13 +136,24 @@ public final class StoredKits implements Kits {
             case LENS -> SHOOT_RIG.LENS_ID.eq(id);
             case CONVERTER -> SHOOT_RIG.CONVERTER_ID.eq(id);
         };
-        return dsl.selectDistinct(SHOOT.TITLE)
+        Condition inRig = switch (kind) {
+            case CAMERA -> RIG.CAMERA_ID.eq(id);
+            case LENS -> RIG.LENS_ID.eq(id);
+            case CONVERTER -> RIG.CONVERTER_ID.eq(id);
+        };
+        List<String> users = new ArrayList<>(dsl.select(RIG.NAME)
+                .from(RIG)
+                .where(inRig, RIG.DELETED_AT.isNull())
+                .orderBy(RIG.NAME)
+                .fetch(r -> "the rig " + r.value1()));
+        users.addAll(dsl.selectDistinct(SHOOT.TITLE)
                 .from(SHOOT)
                 .join(SHOOT_RIG)
                 .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID))
                 .where(uses, SHOOT.DELETED_AT.isNull())
                 .orderBy(SHOOT.TITLE)
-                .fetch(SHOOT.TITLE);
+                .fetch(SHOOT.TITLE));
+        return users;
     }
 
     @Override
@@ -190,6 +204,11 @@ public final class StoredKits implements Kits {
         r.setWriteMbPerS(c.writeMegabytesPerSecond());
         r.setBatteryFrames((long) c.batteryFrames());
         r.setBatteryMinutes((long) c.batteryMinutes());
+        r.setMirror(c.mirror() ? 1L : 0L);
+        r.setStabiliserStops(c.stabiliserStops());
+        r.setFilmExponent(c.filmExponent().isPresent() ? c.filmExponent().getAsDouble() : null);
+        r.setColdLoss(c.coldLoss());
+        r.setHeatLoss(c.heatLoss());
     }
 
     private static Kept<Camera> camera(CameraRecord r) {
@@ -211,7 +230,12 @@ public final class StoredKits implements Kits {
                 r.getBufferFrames().intValue(),
                 r.getWriteMbPerS(),
                 r.getBatteryFrames().intValue(),
-                r.getBatteryMinutes().intValue());
+                r.getBatteryMinutes().intValue(),
+                r.getMirror() == 1,
+                r.getStabiliserStops(),
+                r.getFilmExponent() == null ? OptionalDouble.empty() : OptionalDouble.of(r.getFilmExponent()),
+                r.getColdLoss(),
+                r.getHeatLoss());
         return new Kept<>(r.getId(), camera);
     }
 
@@ -223,6 +247,8 @@ public final class StoredKits implements Kits {
         r.setWidestAtLongest(l.widestAtLongest());
         r.setSmallestAperture(l.smallestAperture());
         r.setSharpestAperture(l.sharpestAperture());
+        r.setElectronicAperture(l.electronicAperture() ? 1L : 0L);
+        r.setComa(l.coma());
     }
 
     private static Kept<Lens> lens(LensRecord r) {
@@ -235,7 +261,9 @@ public final class StoredKits implements Kits {
                         r.getWidestAtShortest(),
                         r.getWidestAtLongest(),
                         r.getSmallestAperture(),
-                        r.getSharpestAperture()));
+                        r.getSharpestAperture(),
+                        r.getElectronicAperture() == 1,
+                        r.getComa()));
     }
 
     private static Kept<Converter> converter(ConverterRecord r) {

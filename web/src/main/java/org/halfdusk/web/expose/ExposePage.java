@@ -15,8 +15,10 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Theme;
@@ -31,6 +33,7 @@ import org.halfdusk.web.subject.ExposeStep;
 record ExposePage(
         ExposeStep step,
         WishForm wishes,
+        List<Choice> rigs,
         List<Choice> cameras,
         List<Choice> lenses,
         List<Choice> converters,
@@ -46,7 +49,7 @@ record ExposePage(
     /** Longer times are no choice for a list. */
     private static final double LONGEST_LISTED_SECONDS = 600;
 
-    static ExposePage of(ShootDesk.Open open, Kits kits, Planner planner, FormErrors errors, Theme theme) {
+    static ExposePage of(ShootDesk.Open open, Kits kits, Rigs rigs, Planner planner, FormErrors errors, Theme theme) {
         Shoot shoot = open.shoot().it();
         Shoot.ShootRig kept = shoot.rig();
         Wishes wishes = kept.wishes();
@@ -64,6 +67,9 @@ record ExposePage(
         return new ExposePage(
                 step,
                 WishForm.of(planner.of(shoot.subject()).wishFields(), shoot, errors),
+                rigs.rigs().stream()
+                        .map(r -> new Choice(Long.toString(r.id()), r.it().name(), standing(r.it(), kept)))
+                        .toList(),
                 ShootEditing.choices(
                         kits.cameras(), kits.camera(kept.cameraId()), c -> c.name(), Long.toString(kept.cameraId())),
                 ShootEditing.choices(
@@ -86,6 +92,13 @@ record ExposePage(
                 lens.zoom() ? Words.plain(lens.shortestMm()) + "–" + Words.plain(lens.longestMm()) + " mm" : "fixed",
                 errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
                 Stream.of(ShootField.values()).collect(Collectors.toMap(Enum::name, f -> errors.of(f.name()))));
+    }
+
+    private static boolean standing(StandingRig rig, Shoot.ShootRig kept) {
+        return rig.cameraId() == kept.cameraId()
+                && rig.lensId() == kept.lensId()
+                && rig.converterId().equals(kept.converterId())
+                && rig.focalMm() == kept.focalMm();
     }
 
     private static List<Choice> shutters(Rig rig, Wishes wishes) {

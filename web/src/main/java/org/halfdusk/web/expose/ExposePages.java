@@ -2,6 +2,7 @@ package org.halfdusk.web.expose;
 
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Rigs;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
@@ -10,7 +11,7 @@ import org.springframework.stereotype.Component;
 
 /** The Expose step of a shoot. */
 @Component
-record ExposePages(Kits kits, Planner planner) implements StepPages {
+record ExposePages(Kits kits, Rigs rigs, Planner planner) implements StepPages {
     @Override
     public String step() {
         return "expose";
@@ -18,6 +19,6 @@ record ExposePages(Kits kits, Planner planner) implements StepPages {
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        return ExposePage.of(open, kits, planner, result.errors(), theme);
+        return ExposePage.of(open, kits, rigs, planner, result.errors(), theme);
     }
 }

@@ -1,16 +1,19 @@
 package org.halfdusk.web.kit;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.optics.Camera;
-import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
-import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Line;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,33 +22,85 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Kit as lists, added and edited. */
+/** Kit as lists, added and edited; rigs from typical figures in one step. */
 @Controller
 class KitController {
+    private final Shelf shelf;
+    private final KitForms forms;
+    private final KitFigures figures;
     private final Kits kits;
+    private final Rigs rigs;
 
-    KitController(Kits kits) {
+    KitController(Shelf shelf, KitForms forms, KitFigures figures, Kits kits, Rigs rigs) {
+        this.shelf = shelf;
+        this.forms = forms;
+        this.figures = figures;
         this.kits = kits;
+        this.rigs = rigs;
     }
+
+    /** A kind of kit with what there is of it. */
+    record Part(KitKind kind, List<Item> items) {}
+
+    record Item(long id, String name, String figures) {}
 
     @GetMapping("/kit")
     String list(
             @RequestParam(defaultValue = "") String deleted,
             @RequestParam(defaultValue = "0") long number,
             Model model) {
-        model.addAttribute("cameras", kits.cameras().stream().map(KitLine::of).toList());
-        model.addAttribute("lenses", kits.lenses().stream().map(KitLine::ofLens).toList());
+        List<Part> parts = Arrays.stream(KitKind.values())
+                .map(k -> new Part(
+                        k,
+                        shelf.list(k).stream()
+                                .map(i -> new Item(i.id(), KitForms.name(i.it()), figures.line(i.it())))
+                                .toList()))
+                .toList();
+        model.addAttribute("parts", parts);
         model.addAttribute(
-                "converters",
-                kits.converters().stream().map(KitLine::ofConverter).toList());
-        model.addAttribute("deleted", kind(deleted).isPresent() ? deleted : "");
+                "presetCameras", Presets.CAMERAS.stream().map(Camera::name).toList());
+        model.addAttribute(
+                "presetLenses", Presets.LENSES.stream().map(Lens::name).toList());
+        model.addAttribute("deleted", KitKind.of(deleted).isPresent() ? deleted : "");
         model.addAttribute("number", number);
         return "kit/kit";
     }
 
+    /** Camera and lens of typical figures, and the rig of both; what the kit has already is not doubled. */
+    @PostMapping("/kit/preset")
+    String preset(@RequestParam int camera, @RequestParam int lens) {
+        if (camera < 0 || camera >= Presets.CAMERAS.size() || lens < 0 || lens >= Presets.LENSES.size()) {
+            throw new NotFound("There is no preset of these numbers.");
+        }
+        Camera body = Presets.CAMERAS.get(camera);
+        Lens glass = Presets.LENSES.get(lens);
+        long cameraId = kits.cameras().stream()
+                .filter(k -> k.it().equals(body))
+                .map(Kept::id)
+                .findFirst()
+                .orElseGet(() -> kits.add(body));
+        long lensId = kits.lenses().stream()
+                .filter(k -> k.it().equals(glass))
+                .map(Kept::id)
+                .findFirst()
+                .orElseGet(() -> kits.add(glass));
+        String name = body.name() + ", " + glass.name();
+        rigs.add(new StandingRig(
+                name.substring(0, Math.min(80, name.length())),
+                cameraId,
+                lensId,
+                Optional.empty(),
+                glass.shortestMm(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()));
+        return "redirect:/kit";
+    }
+
     @GetMapping("/kit/{kind}/new")
     String fresh(@PathVariable String kind, Model model) {
-        return form(model, KitForm.fresh(known(kind)), 0);
+        return form(model, forms.fresh(known(kind)), 0);
     }
 
     @GetMapping("/kit/{kind}/{id}")
@@ -53,17 +108,10 @@ class KitController {
         return form(model, read(known(kind), id), id);
     }
 
-    private KitForm read(Kits.Kind kind, long id) {
-        return switch (kind) {
-            case CAMERA -> KitForm.of(found(kits.camera(id), "camera", id));
-            case LENS -> KitForm.of(found(kits.lens(id), "lens", id));
-            case CONVERTER -> KitForm.of(found(kits.converter(id), "converter", id));
-        };
-    }
-
-    private static <T> T found(Optional<Kept<T>> kept, String what, long id) {
-        return kept.orElseThrow(() -> new NotFound("There is no " + what + " number " + id + "."))
-                .it();
+    private KitForm read(KitKind kind, long id) {
+        return shelf.find(kind, id)
+                .map(it -> forms.of(kind, it))
+                .orElseThrow(() -> new NotFound("There is no " + kind.what() + " number " + id + "."));
     }
 
     @PostMapping("/kit/{kind}")
@@ -86,40 +134,22 @@ class KitController {
         return save(known(kind), id, typed, model, response);
     }
 
-    private String save(Kits.Kind kind, long id, Map<String, String> typed, Model model, HttpServletResponse response) {
-        KitForm form = new KitForm(kind, typed, new FormErrors(typed));
-        boolean saved = switch (kind) {
-            case CAMERA -> keep(form.readCamera(), id);
-            case LENS -> keep(form.readLens(), id);
-            case CONVERTER -> keep(form.readConverter(), id);
-        };
-        if (saved) {
+    private String save(KitKind kind, long id, Map<String, String> typed, Model model, HttpServletResponse response) {
+        KitForm form = KitForm.of(kind, forms.fields(kind), typed);
+        Optional<Object> read = forms.read(form);
+        if (read.isPresent()) {
+            shelf.keep(id, read.get());
             return "redirect:/kit";
         }
         response.setStatus(HttpStatus.BAD_REQUEST.value());
         return form(model, form, id);
     }
 
-    private boolean keep(Optional<?> read, long id) {
-        if (read.isEmpty()) {
-            return false;
-        }
-        Object it = read.get();
-        if (it instanceof Camera camera) {
-            return id == 0 ? kits.add(camera) > 0 : kits.update(id, camera);
-        }
-        if (it instanceof Lens lens) {
-            return id == 0 ? kits.add(lens) > 0 : kits.update(id, lens);
-        }
-        Converter converter = (Converter) it;
-        return id == 0 ? kits.add(converter) > 0 : kits.update(id, converter);
-    }
-
     @PostMapping("/kit/{kind}/{id}/delete")
     String delete(@PathVariable String kind, @PathVariable long id, Model model, HttpServletResponse response) {
-        Kits.Kind k = known(kind);
+        KitKind k = known(kind);
         KitForm form = read(k, id);
-        List<String> users = kits.usedBy(k, id);
+        List<String> users = shelf.usedBy(k, id);
         if (!users.isEmpty()) {
             response.setStatus(HttpStatus.CONFLICT.value());
             form.errors()
@@ -129,35 +159,33 @@ class KitController {
                                     + ". Choose other kit there first");
             return form(model, form, id);
         }
-        kits.delete(k, id);
+        shelf.delete(k, id);
         return "redirect:/kit?deleted=" + kind + "&number=" + id;
     }
 
     @PostMapping("/kit/{kind}/{id}/restore")
     String restore(@PathVariable String kind, @PathVariable long id) {
         read(known(kind), id);
-        kits.restore(known(kind), id);
+        shelf.restore(known(kind), id);
         return "redirect:/kit";
     }
 
     private String form(Model model, KitForm form, long id) {
         model.addAttribute("form", form);
         model.addAttribute("id", id);
-        model.addAttribute("heading", id == 0 ? "New " + form.what() : form.text("name"));
-        model.addAttribute("usedBy", id == 0 ? List.of() : kits.usedBy(form.kind(), id));
+        model.addAttribute(
+                "heading", id == 0 ? Words.capital("new " + form.kind().what()) : form.text("name"));
+        model.addAttribute("usedBy", id == 0 ? List.of() : shelf.usedBy(form.kind(), id));
+        List<Line> derived = id > 0
+                        && form.kind() == KitKind.RIGS
+                        && shelf.find(KitKind.RIGS, id).orElseThrow() instanceof StandingRig rig
+                ? figures.derived(rig)
+                : List.of();
+        model.addAttribute("derived", derived);
         return "kit/item";
     }
 
-    private static Optional<Kits.Kind> kind(String name) {
-        return switch (name) {
-            case "cameras" -> Optional.of(Kits.Kind.CAMERA);
-            case "lenses" -> Optional.of(Kits.Kind.LENS);
-            case "converters" -> Optional.of(Kits.Kind.CONVERTER);
-            default -> Optional.empty();
-        };
-    }
-
-    private static Kits.Kind known(String name) {
-        return kind(name).orElseThrow(() -> new NotFound("There is no kit called “" + name + "”."));
+    private static KitKind known(String name) {
+        return KitKind.of(name).orElseThrow(() -> new NotFound("There is no kit called “" + name + "”."));
     }
 }

@@ -7,15 +7,19 @@ import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.shoot.Forecasts;
 import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.PackLists;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Tracks;
 import org.halfdusk.store.Database;
 import org.halfdusk.store.Facts;
 import org.halfdusk.store.StoredForecasts;
 import org.halfdusk.store.StoredKits;
+import org.halfdusk.store.StoredPackLists;
 import org.halfdusk.store.StoredPlaces;
+import org.halfdusk.store.StoredRigs;
 import org.halfdusk.store.StoredShoots;
 import org.halfdusk.store.StoredTracks;
 import org.halfdusk.web.standin.DemoClock;
@@ -62,6 +66,16 @@ class Composition {
     @Bean
     Tracks tracks(Database database, Clock clock) {
         return new StoredTracks(database, clock);
+    }
+
+    @Bean
+    Rigs rigs(Database database, Clock clock) {
+        return new StoredRigs(database, clock);
+    }
+
+    @Bean
+    PackLists packLists(Database database, Clock clock) {
+        return new StoredPackLists(database, clock);
     }
 
     @Bean

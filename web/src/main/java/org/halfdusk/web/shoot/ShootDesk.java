@@ -33,8 +33,10 @@ public class ShootDesk {
     private final Shoots shoots;
     private final Planner planner;
     private final Subjects subjects;
+    private final StepAnswers answers;
 
-    ShootDesk(Shoots shoots, Planner planner, Subjects subjects) {
+    ShootDesk(Shoots shoots, Planner planner, Subjects subjects, StepAnswers answers) {
+        this.answers = answers;
         this.shoots = shoots;
         this.planner = planner;
         this.subjects = subjects;
@@ -151,7 +153,7 @@ public class ShootDesk {
                 step("frame", "Frame", "will draw the view", "", current),
                 step("expose", "Expose", subject.exposeAnswer(plan), open.address("expose") + query, current),
                 step("sequence", "Sequence", subject.sequenceAnswer(plan), open.address("sequence") + query, current),
-                step("pack", "Pack", "will list what to take", "", current),
+                step("pack", "Pack", answers.of(open, "pack"), open.address("pack") + query, current),
                 step("run", "Run", "will count the night down", "", current),
                 step("review", "Review", "will keep what was learnt", "", current));
     }

@@ -3,12 +3,16 @@ package org.halfdusk.web.shoot;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
@@ -26,8 +30,11 @@ class ShootsController {
     private final Planner planner;
     private final Subjects subjects;
     private final ShootEditing editing;
+    private final Rigs rigs;
 
-    ShootsController(Shoots shoots, Places places, Planner planner, Subjects subjects, ShootEditing editing) {
+    ShootsController(
+            Shoots shoots, Places places, Planner planner, Subjects subjects, ShootEditing editing, Rigs rigs) {
+        this.rigs = rigs;
         this.subjects = subjects;
         this.shoots = shoots;
         this.places = places;
@@ -79,6 +86,30 @@ class ShootsController {
         return "shoot/shoots";
     }
 
+    /** Takes camera, lens, focal length and converter of a standing rig; one save, so one undo. */
+    @PostMapping("/shoots/{id}/rig")
+    String take(@PathVariable long id, @RequestParam long rig) {
+        StandingRig standing = rigs.rig(rig)
+                .orElseThrow(() -> new NotFound("There is no rig number " + rig + "."))
+                .it();
+        Map<String, String> now = shoots.fields(id);
+        if (now.isEmpty()) {
+            throw unknown(id);
+        }
+        Map<Field, String> wanted = Map.of(
+                ShootField.CAMERA, Long.toString(standing.cameraId()),
+                ShootField.LENS, Long.toString(standing.lensId()),
+                ShootField.CONVERTER,
+                        standing.converterId().map(String::valueOf).orElse(""),
+                ShootField.FOCAL, ShootField.FOCAL.normal(Double.toString(standing.focalMm())));
+        Map<Field, Shoots.Edit> edits = wanted.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        e -> new Shoots.Edit(now.getOrDefault(e.getKey().name(), ""), e.getValue())));
+        shoots.change(id, edits);
+        return "redirect:/shoots/" + id + "/expose";
+    }
+
     @PostMapping("/shoots/{id}/delete")
     String delete(@PathVariable long id) {
         if (!shoots.delete(id)) {
@@ -101,7 +132,7 @@ class ShootsController {
             throw unknown(id);
         }
         shoots.undo(id);
-        String safe = List.of("expose", "sequence", "list").contains(step) ? step : "night";
+        String safe = List.of("expose", "sequence", "pack", "list").contains(step) ? step : "night";
         return safe.equals("list") ? "redirect:/shoots" : "redirect:/shoots/" + id + "/" + safe;
     }
 

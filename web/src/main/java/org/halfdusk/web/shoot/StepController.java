@@ -27,7 +27,7 @@ class StepController {
         this.steps = steps;
     }
 
-    @GetMapping("/shoots/{id}/{step:night|expose|sequence}")
+    @GetMapping("/shoots/{id}/{step:night|expose|sequence|pack}")
     String show(
             @PathVariable long id,
             @PathVariable String step,
@@ -37,7 +37,7 @@ class StepController {
         return render(id, of(step), at, frame, model, ShootEditing.untouched());
     }
 
-    @PostMapping("/shoots/{id}/{step:night|expose|sequence}")
+    @PostMapping("/shoots/{id}/{step:night|expose|sequence|pack}")
     String edit(
             @PathVariable long id,
             @PathVariable String step,

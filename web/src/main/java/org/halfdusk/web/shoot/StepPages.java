@@ -7,6 +7,11 @@ public interface StepPages {
     /** As in the address; its template is named twice so. */
     String step();
 
+    /** In a few words on the step's tab; empty where the subject's own words stand there. */
+    default String answer(ShootDesk.Open open) {
+        return "";
+    }
+
     /** What the template shows, with what was wrong in a form. */
     Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme);
 }

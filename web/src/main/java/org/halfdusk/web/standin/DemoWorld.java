@@ -8,11 +8,16 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.Support;
 import org.halfdusk.place.ElevationGrid;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
@@ -20,8 +25,10 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
@@ -40,12 +47,14 @@ public class DemoWorld {
     private final Places places;
     private final Kits kits;
     private final Shoots shoots;
+    private final Rigs rigs;
     private final Facts facts;
 
-    DemoWorld(Places places, Kits kits, Shoots shoots, Facts facts) {
+    DemoWorld(Places places, Kits kits, Shoots shoots, Rigs rigs, Facts facts) {
         this.places = places;
         this.kits = kits;
         this.shoots = shoots;
+        this.rigs = rigs;
         this.facts = facts;
     }
 
@@ -59,6 +68,7 @@ public class DemoWorld {
         Lenses lenses = sowLenses();
         kits.add(new Converter("1.4× converter", 1.4));
         kits.add(new Converter("2× converter", 2));
+        sowRigs(camera, lenses);
         sowShoots(stands, camera, lenses);
         facts.put(SOWN, DemoClock.START.toString());
     }
@@ -68,6 +78,38 @@ public class DemoWorld {
 
     /** What they look through. */
     private record Lenses(long fast, long wide, long standard, long tele) {}
+
+    private void sowRigs(long camera, Lenses through) {
+        long solar = rigs.add(new Filter("Solar film, density 5", Filter.Use.SOLAR, 5));
+        rigs.add(new Filter("Neutral density 0.9", Filter.Use.NEUTRAL, 0.9));
+        long tripod = rigs.add(new Support("Carbon tripod", Set.of(), 0));
+        long mount = rigs.add(new Support(
+                "Travel tracking mount",
+                Set.of(Support.Rate.SIDEREAL, Support.Rate.LUNAR, Support.Rate.SOLAR, Support.Rate.HALF),
+                15));
+        long card = rigs.add(new Card("128 GB card", 128, 250, 2));
+        long battery = rigs.add(new BatteryPack("Camera battery", 530, 190, 3));
+        rigs.add(new StandingRig(
+                "Wide sky",
+                camera,
+                through.fast(),
+                Optional.empty(),
+                18,
+                Optional.empty(),
+                Optional.of(tripod),
+                Optional.of(card),
+                Optional.of(battery)));
+        rigs.add(new StandingRig(
+                "Long reach on the mount",
+                camera,
+                through.tele(),
+                Optional.empty(),
+                400,
+                Optional.of(solar),
+                Optional.of(mount),
+                Optional.of(card),
+                Optional.of(battery)));
+    }
 
     private void sowShoots(Stands at, long camera, Lenses through) {
         SubjectWish none = SubjectWish.NONE;

@@ -1,0 +1,16 @@
+package org.halfdusk.optics;
+
+/**
+ * Batteries of one kind.
+ *
+ * @param frames from one charge at 20 °C
+ * @param minutes of exposing from one charge at 20 °C
+ * @param count how many there are
+ */
+public record BatteryPack(String name, int frames, int minutes, int count) implements Accessory {
+    public BatteryPack {
+        Figures.within("battery", frames, 1, 100_000, "frames");
+        Figures.within("battery", minutes, 1, 10_000, "min");
+        Figures.within("number of batteries", count, 1, 100, "");
+    }
+}

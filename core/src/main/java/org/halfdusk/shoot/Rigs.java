@@ -1,0 +1,35 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.optics.Accessory;
+
+/** Where standing rigs and what goes with them are kept. Finding also finds the deleted. */
+public interface Rigs {
+    List<Kept<StandingRig>> rigs();
+
+    Optional<Kept<StandingRig>> rig(long id);
+
+    long add(StandingRig rig);
+
+    boolean update(long id, StandingRig rig);
+
+    boolean deleteRig(long id);
+
+    boolean restoreRig(long id);
+
+    List<Kept<Accessory>> accessories();
+
+    Optional<Kept<Accessory>> accessory(long id);
+
+    long add(Accessory accessory);
+
+    boolean update(long id, Accessory accessory);
+
+    /** Names of rigs that it belongs to. */
+    List<String> usedBy(long accessoryId);
+
+    boolean deleteAccessory(long id);
+
+    boolean restoreAccessory(long id);
+}

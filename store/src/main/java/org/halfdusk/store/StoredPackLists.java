@@ -1,0 +1,89 @@
+package org.halfdusk.store;
+
+import static org.halfdusk.store.jooq.Tables.PACK_OWN;
+import static org.halfdusk.store.jooq.Tables.PACK_TICK;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Set;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.PackLists;
+import org.halfdusk.store.jooq.tables.records.PackOwnRecord;
+import org.jooq.DSLContext;
+
+/** Packing in the file. */
+public final class StoredPackLists implements PackLists {
+    private final DSLContext dsl;
+    private final Clock clock;
+
+    public StoredPackLists(Database database, Clock clock) {
+        this.dsl = database.dsl();
+        this.clock = clock;
+    }
+
+    @Override
+    public Set<String> ticked(long shootId) {
+        return dsl.selectFrom(PACK_TICK).where(PACK_TICK.SHOOT_ID.eq(shootId)).fetchSet(PACK_TICK.ITEM);
+    }
+
+    @Override
+    public void tick(long shootId, String item, boolean packed) {
+        if (packed) {
+            dsl.insertInto(PACK_TICK, PACK_TICK.SHOOT_ID, PACK_TICK.ITEM)
+                    .values(shootId, item)
+                    .onConflictDoNothing()
+                    .execute();
+        } else {
+            dsl.deleteFrom(PACK_TICK)
+                    .where(PACK_TICK.SHOOT_ID.eq(shootId), PACK_TICK.ITEM.eq(item))
+                    .execute();
+        }
+    }
+
+    @Override
+    public List<Kept<String>> own(long shootId) {
+        return dsl.selectFrom(PACK_OWN)
+                .where(PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNull())
+                .orderBy(PACK_OWN.ID)
+                .fetch(r -> new Kept<>(r.getId(), r.getName()));
+    }
+
+    @Override
+    public long add(long shootId, String name) {
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("name of a thing to pack has "
+                    + name.strip().length() + " characters; 1 to " + LONGEST_NAME + " are allowed");
+        }
+        return dsl.transactionResult(tx -> {
+            int there =
+                    tx.dsl().fetchCount(PACK_OWN, PACK_OWN.SHOOT_ID.eq(shootId).and(PACK_OWN.DELETED_AT.isNull()));
+            if (there >= MOST_OWN) {
+                throw new IllegalArgumentException(
+                        there + " things of your own are on the list; at most " + MOST_OWN + " are allowed");
+            }
+            PackOwnRecord r = tx.dsl().newRecord(PACK_OWN);
+            r.setShootId(shootId);
+            r.setName(name.strip());
+            r.insert();
+            return r.getId();
+        });
+    }
+
+    @Override
+    public boolean remove(long shootId, long id) {
+        return dsl.update(PACK_OWN)
+                        .set(PACK_OWN.DELETED_AT, clock.instant().toString())
+                        .where(PACK_OWN.ID.eq(id), PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNull())
+                        .execute()
+                == 1;
+    }
+
+    @Override
+    public boolean restore(long shootId, long id) {
+        return dsl.update(PACK_OWN)
+                        .setNull(PACK_OWN.DELETED_AT)
+                        .where(PACK_OWN.ID.eq(id), PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNotNull())
+                        .execute()
+                == 1;
+    }
+}

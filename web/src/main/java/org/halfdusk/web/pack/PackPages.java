@@ -1,0 +1,77 @@
+package org.halfdusk.web.pack;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.halfdusk.optics.Accessory;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.PackLists;
+import org.halfdusk.shoot.Packing;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Rigs;
+import org.halfdusk.weather.Spell;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.StepPages;
+import org.springframework.stereotype.Component;
+
+/** The Pack step of a shoot. */
+@Component
+class PackPages implements StepPages {
+    private final PackLists lists;
+    private final Planner planner;
+    private final Rigs rigs;
+
+    PackPages(PackLists lists, Planner planner, Rigs rigs) {
+        this.lists = lists;
+        this.planner = planner;
+        this.rigs = rigs;
+    }
+
+    @Override
+    public String step() {
+        return "pack";
+    }
+
+    @Override
+    public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
+        return page(open, theme);
+    }
+
+    PackPage page(ShootDesk.Open open, Theme theme) {
+        Plan plan = open.plan();
+        List<Accessory> owned = rigs.accessories().stream().map(Kept::it).toList();
+        long id = open.shoot().id();
+        return PackPage.of(
+                plan,
+                packing(open),
+                owned,
+                lists.ticked(id),
+                lists.own(id),
+                open.subject()
+                        .night(plan, open.at(), theme, open.address("night"))
+                        .cautions());
+    }
+
+    private Packing packing(ShootDesk.Open open) {
+        Optional<Spell> weather = planner.forecast(open.plan().place())
+                .flatMap(f -> open.plan().night().main().flatMap(f::during));
+        return Packing.of(open.shoot().it().subject(), open.plan(), weather);
+    }
+
+    @Override
+    public String answer(ShootDesk.Open open) {
+        long id = open.shoot().id();
+        List<Packing.Item> items = packing(open).items();
+        List<Kept<String>> own = lists.own(id);
+        Set<String> ticked = lists.ticked(id);
+        long packed = items.stream().filter(i -> ticked.contains(i.name())).count()
+                + own.stream()
+                        .filter(k -> ticked.contains(PackPage.ownKey(k.id())))
+                        .count();
+        int all = items.size() + own.size();
+        return packed == 0 ? all + " things to take" : packed + " of " + all + " packed";
+    }
+}

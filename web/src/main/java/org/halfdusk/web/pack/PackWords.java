@@ -1,0 +1,157 @@
+package org.halfdusk.web.pack;
+
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.halfdusk.optics.Accessory;
+import org.halfdusk.optics.BatteryPack;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Card;
+import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Filter;
+import org.halfdusk.optics.Support;
+import org.halfdusk.shoot.Packing;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.web.layout.Words;
+
+/** What a thing to pack is called, and why it is on the list. */
+record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
+    private static final double MEGABYTES = 1000;
+
+    /** Longer than this nobody holds a camera still, s. */
+    private static final double HELD_SECONDS = 1 / 30.0;
+
+    String name(Packing.Item item) {
+        return switch (item) {
+            case CAMERA -> plan.rig().camera().name();
+            case LENS -> plan.rig().lens().name();
+            case CONVERTER -> plan.rig().converter().map(Converter::name).orElse("Converter");
+            case TRIPOD -> own(Support.class, s -> !s.tracks(), "Tripod");
+            case TRACKING_MOUNT -> own(Support.class, Support::tracks, "Tracking mount");
+            case SOLAR_FILTER ->
+                own(Filter.class, f -> f.use() == Filter.Use.SOLAR, "Solar filter") + ", one for every lens and finder";
+            case REMOTE_TIMER -> "Remote timer and its cable";
+            case SPARE_BATTERIES ->
+                packing.spareBatteries() == 1 ? "A spare battery" : packing.spareBatteries() + " spare batteries";
+            case CARDS -> "Cards for " + Words.gigabytes(packing.megabytes());
+            case LENS_CAP -> "Lens cap";
+            case LENS_WARMER -> "Warmer band for the lens and its power";
+            case CLOTH -> "Cloth and blower";
+            case TAPE -> "Tape for the focus ring";
+            case STABILISING_WEIGHT -> "Weight or bag for the tripod's hook";
+            case RAIN_COVER -> "Rain cover";
+            case RED_LAMP -> "Red head lamp, spare cells";
+            case PAINTING_LAMP -> "A white lamp for the foreground";
+            case COMPASS -> "Compass";
+            case EXACT_CLOCK -> "A clock right to the second";
+            case ECLIPSE_GLASSES -> "Eclipse glasses for everyone";
+            case EAR_PROTECTION -> "Ear protection";
+            case WARM_CLOTHES -> "Warm clothes, gloves, hat";
+            case WATER -> "Water and food";
+            case CHAIR -> "A chair";
+            case PHONE -> "Phone, charged";
+            case TIDE_TABLE -> "Tide table";
+            case PERMIT -> "Permission in writing, or whom you asked";
+        };
+    }
+
+    private <A extends Accessory> String own(Class<A> type, Predicate<A> which, String otherwise) {
+        return owned.stream()
+                .filter(type::isInstance)
+                .map(type::cast)
+                .filter(which)
+                .findFirst()
+                .map(Accessory::name)
+                .orElse(otherwise);
+    }
+
+    String because(Packing.Item item) {
+        Camera camera = plan.rig().camera();
+        return switch (item) {
+            case CAMERA ->
+                "The rig of this shoot. Clean sensor, settings known blind, stabiliser off on the tripod"
+                        + (camera.mirror() ? ", mirror locked up." : ".");
+            case LENS ->
+                "Set to " + Words.plain(plan.rig().lensFocalMm()) + " mm"
+                        + (plan.rig().lens().electronicAperture()
+                                ? "."
+                                : "; its aperture is set by hand, the camera cannot.");
+            case CONVERTER -> "Part of the rig.";
+            case TRIPOD ->
+                plan.setting().shutter().realSeconds() > HELD_SECONDS
+                        ? "Exposures of " + plan.setting().shutter().label() + " cannot be held."
+                        : "All frames must look the same way.";
+            case TRACKING_MOUNT ->
+                "It follows the disc through the long exposures, at its own rate; without one the motion limit holds.";
+            case SOLAR_FILTER ->
+                "Over every lens until second contact and again before third; never off in a partial or annular eclipse.";
+            case REMOTE_TIMER ->
+                plan.setting().shutter().nominalSeconds() > camera.longestTimedSeconds()
+                        ? "The camera times no longer than " + Words.plain(camera.longestTimedSeconds())
+                                + " s itself; the plan asks for "
+                                + plan.setting().shutter().label() + "."
+                        : "Frames without touching the camera.";
+            case SPARE_BATTERIES -> batteries();
+            case CARDS -> cards();
+            case LENS_CAP -> "On for the dark frame at the end, same time, ISO and temperature.";
+            case LENS_WARMER ->
+                packing.forecast()
+                        ? "The glass falls under the dew point in the window."
+                        : "No forecast reaches this night: dew cannot be excluded.";
+            case CLOTH -> "Dew, salt and fingerprints make glow.";
+            case TAPE -> "Focus found once stays found.";
+            case STABILISING_WEIGHT ->
+                plan.rig().focalMm() >= 135
+                        ? Words.plain(plan.rig().focalMm()) + " mm shows every shake."
+                        : "Wind over a tripod's comfort is forecast.";
+            case RAIN_COVER -> "Rain is forecast in the window.";
+            case RED_LAMP -> "Eyes take 20 to 30 minutes to adapt, white light undoes it.";
+            case PAINTING_LAMP -> "From the side, never from the camera's axis; not across others' frames.";
+            case COMPASS ->
+                plan.place().compassDegrees() == 0
+                        ? "Azimuths here are true; this place has no declination entered."
+                        : "It shows " + Words.degrees(Math.abs(plan.place().compassDegrees())) + " "
+                                + (plan.place().compassDegrees() > 0 ? "less" : "more")
+                                + " than the true azimuths here.";
+            case EXACT_CLOCK -> "Contacts are known to a second, camera clocks differ by ten: set them all to UTC.";
+            case ECLIPSE_GLASSES -> "ISO 12312-2, unscratched. For eyes; never behind a lens.";
+            case EAR_PROTECTION -> "Salutes near by hurt.";
+            case WARM_CLOTHES ->
+                packing.forecast()
+                        ? Words.plain(Math.rint(packing.celsius())) + " °C is forecast, and you stand still."
+                        : "Nights are colder than days, and you stand still.";
+            case WATER -> "Hours outdoors, no shop.";
+            case CHAIR -> "The sequence runs by itself for long.";
+            case PHONE -> "Somebody knows where you are and when you are back; do not go alone.";
+            case TIDE_TABLE -> plan.place().notes().tide();
+            case PERMIT -> plan.place().notes().permission();
+        };
+    }
+
+    private String batteries() {
+        long have = owned.stream()
+                .filter(BatteryPack.class::isInstance)
+                .mapToLong(a -> ((BatteryPack) a).count())
+                .sum();
+        return "The programme takes " + Words.tenths(packing.charges()) + " charges at "
+                + Words.plain(Math.rint(packing.celsius())) + " °C"
+                + (packing.forecast() ? "" : " (no forecast: assumed)") + ", composing and looking counted"
+                + (have > 0 ? "; the kit has " + have + "." : ".");
+    }
+
+    private String cards() {
+        List<Card> cards = owned.stream()
+                .filter(Card.class::isInstance)
+                .map(Card.class::cast)
+                .toList();
+        double room = cards.stream().mapToDouble(c -> c.gigabytes() * c.count()).sum() * MEGABYTES;
+        String need =
+                "Raw files of all frames, at " + Words.plain(plan.rig().camera().rawMegabytes()) + " MB each";
+        if (cards.isEmpty()) {
+            return need + ".";
+        }
+        return need + "; the kit's "
+                + cards.stream().map(Card::name).distinct().collect(Collectors.joining(", ")) + " hold "
+                + Words.gigabytes(room) + (room < packing.megabytes() ? ": too little." : ".");
+    }
+}

@@ -1,0 +1,5 @@
+/** The Pack step: what to take, each thing with its reason. */
+@NullMarked
+package org.halfdusk.web.pack;
+
+import org.jspecify.annotations.NullMarked;

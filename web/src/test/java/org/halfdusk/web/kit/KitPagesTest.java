@@ -1,0 +1,117 @@
+package org.halfdusk.web.kit;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Set;
+import org.halfdusk.optics.Support;
+import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.web.App;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Kit over HTTP: every kind, presets, rigs and what they are used by. */
+class KitPagesTest {
+    @TempDir
+    static Path data;
+
+    private static App app;
+
+    @BeforeAll
+    static void start() {
+        app = App.demo(data);
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    private static void assertHas(String page, String text) {
+        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
+    }
+
+    @ParameterizedTest
+    @EnumSource(KitKind.class)
+    void everyKindHasItsFormsAndRefusesEmptyOnes(KitKind kind) throws Exception {
+        assertEquals(200, app.get("/kit/" + kind.path() + "/new").statusCode());
+        assertEquals(404, app.get("/kit/" + kind.path() + "/99").statusCode());
+        HttpResponse<String> r = app.post("/kit/" + kind.path(), Map.of());
+        assertEquals(400, r.statusCode());
+        assertHas(r.body(), "Name has 0 characters; 1 to 80 are allowed.");
+    }
+
+    @Test
+    void aRigFromTypicalFiguresInOneStep() throws Exception {
+        int before = app.bean(Kits.class).cameras().size();
+        Map<String, String> choice = Map.of("camera", "7", "lens", "11");
+        assertEquals(302, app.post("/kit/preset", choice).statusCode());
+        assertEquals(302, app.post("/kit/preset", choice).statusCode());
+        assertEquals(before + 1, app.bean(Kits.class).cameras().size());
+        assertHas(app.get("/kit").body(), "Phone main camera 50 MP, Phone main lens 6.8 mm f/1.8");
+        assertEquals(
+                404,
+                app.post("/kit/preset", Map.of("camera", "99", "lens", "0")).statusCode());
+    }
+
+    @Test
+    void aRigSaysWhatFollowsFromIt() throws Exception {
+        String page = app.get("/kit/rigs/1").body();
+        assertHas(page, "58.7 arcsec of sky");
+        assertHas(page, "10.1 s, set 10 s, really 10.1 s");
+        HttpResponse<String> wrong =
+                app.post("/kit/rigs", Map.of("name", "odd", "camera", "1", "lens", "1", "focal", "50"));
+        assertEquals(400, wrong.statusCode());
+        assertHas(wrong.body(), "Focal length 50 mm is outside this lens&#39;s 18 to 18 mm.");
+    }
+
+    @Test
+    void aMountHasItsRates() throws Exception {
+        assertEquals(
+                302,
+                app.post("/kit/supports", Map.of("name", "Barn door", "sidereal", "on", "alignment", "30"))
+                        .statusCode());
+        Support s = app.bean(Rigs.class).accessories().stream()
+                .map(k -> k.it())
+                .filter(a -> a.name().equals("Barn door"))
+                .map(Support.class::cast)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(Set.of(Support.Rate.SIDEREAL), s.rates());
+        assertHas(app.get("/kit").body(), "turns sidereal; axis 30 arcmin off drifts 0.131 arcsec a second");
+    }
+
+    @Test
+    void whatARigUsesIsNotDeletedAndARigComesBack() throws Exception {
+        HttpResponse<String> r = app.post("/kit/supports/3/delete", Map.of());
+        assertEquals(409, r.statusCode());
+        assertHas(r.body(), "used by the rig Wide sky");
+        assertEquals(302, app.post("/kit/rigs/2/delete", Map.of()).statusCode());
+        assertTrue(app.bean(Rigs.class).rigs().stream().noneMatch(k -> k.id() == 2));
+        assertHas(app.get("/kit?deleted=rigs&number=2").body(), "It was deleted.");
+        assertEquals(302, app.post("/kit/rigs/2/restore", Map.of()).statusCode());
+        assertTrue(app.bean(Rigs.class).rigs().stream().anyMatch(k -> k.id() == 2));
+    }
+
+    @Test
+    void aShootTakesAStandingRigAndGivesItBack() throws Exception {
+        Shoots shoots = app.bean(Shoots.class);
+        String before = shoots.fields(1).get(ShootField.LENS.name());
+        assertEquals(302, app.post("/shoots/1/rig", Map.of("rig", "2")).statusCode());
+        assertEquals(400, shoots.find(1).orElseThrow().it().rig().focalMm());
+        assertHas(app.get("/shoots/1/expose").body(), "Long reach on the mount");
+        assertTrue(shoots.undo(1));
+        assertEquals(before, shoots.fields(1).get(ShootField.LENS.name()));
+        assertEquals(404, app.post("/shoots/1/rig", Map.of("rig", "99")).statusCode());
+    }
+}
