@@ -38,8 +38,9 @@ const strip = {
     el.querySelectorAll("[data-head]").forEach((h) => {
       for (const a of h.dataset.head.split(" ")) h.setAttribute(a, percent);
     });
-    const text = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: el.dataset.zone })
-      .format(inside);
+    const twelve = el.dataset.hours === "12";
+    const text = new Intl.DateTimeFormat(twelve ? "en-US" : "en-GB", { hour: twelve ? "numeric" : "2-digit", minute: "2-digit", hour12: twelve, timeZone: el.dataset.zone })
+      .format(inside).toLowerCase();
     el.querySelector("[data-head-text]").textContent = text;
     el.setAttribute("aria-valuenow", String(Math.round((inside - from) / 60000)));
     el.setAttribute("aria-valuetext", text);

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
@@ -39,12 +40,23 @@ public final class Planner {
     private final Places places;
     private final Kits kits;
     private final Forecasts forecasts;
+    private final Rigs rigs;
+    private final Supplier<Preferences> preferences;
     private final Ephemeris ephemeris;
     private final Map<Subject, SubjectPlanner<?>> subjects = new EnumMap<>(Subject.class);
     private final Map<SiteKey, DarkSite> sites = new ConcurrentHashMap<>();
     private final Map<NightKey, SubjectNight> nights = new ConcurrentHashMap<>();
 
-    public Planner(Places places, Kits kits, Forecasts forecasts, Ephemeris ephemeris) {
+    /** @param preferences asked each time, so that a change holds at once */
+    public Planner(
+            Places places,
+            Kits kits,
+            Rigs rigs,
+            Forecasts forecasts,
+            Supplier<Preferences> preferences,
+            Ephemeris ephemeris) {
+        this.rigs = rigs;
+        this.preferences = preferences;
         this.places = places;
         this.kits = kits;
         this.forecasts = forecasts;
@@ -142,7 +154,7 @@ public final class Planner {
     public List<SubjectNight> nights(Subject subject, Place place, LocalDate from, int count) {
         Site site = site(place);
         SubjectPlanner<?> planner = of(subject);
-        SubjectWish wish = planner.initialWish(place);
+        SubjectWish wish = initialWish(subject, place);
         return planner.dates(site, from, count).stream()
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
                 .<SubjectNight>map(d -> night(planner, site, d, wish))
@@ -153,7 +165,7 @@ public final class Planner {
     public List<SubjectNight> everyNight(Subject subject, Place place, LocalDate from, int count) {
         Site site = site(place);
         SubjectPlanner<?> planner = of(subject);
-        SubjectWish wish = planner.initialWish(place);
+        SubjectWish wish = initialWish(subject, place);
         return Stream.iterate(from, d -> d.plusDays(1))
                 .limit(count)
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
@@ -201,8 +213,51 @@ public final class Planner {
         return planner.plan(site, night, rig(kept), kept.framing(), kept.wishes(), shoot.wish());
     }
 
-    /** The kit that suits a subject: the largest sensor, the lens that its planner finds fittest. */
+    /** The wishes that a new shoot begins with, by the subject and what the person has settled. */
+    public SubjectWish initialWish(Subject subject, Place place) {
+        SubjectWish usual = of(subject).initialWish(place);
+        double lowest = preferences.get().lowestCoreDegrees();
+        return subject == Subject.MILKY_WAY && lowest != Preferences.USUAL.lowestCoreDegrees()
+                ? usual.with(MilkyWayPlanner.LOWEST_CORE, MilkyWayPlanner.LOWEST_CORE.normal(Double.toString(lowest)))
+                : usual;
+    }
+
+    /** Subjects that fill the frame with sky; the others want the longest lens. */
+    private static boolean wide(Subject subject) {
+        return subject == Subject.MILKY_WAY || subject == Subject.STAR_TRAILS || subject == Subject.FIREWORKS;
+    }
+
+    /** Where a person usually goes, if they have settled that and the place is still there. */
+    public Optional<Kept<Place>> usualPlace() {
+        Optional<Long> id = preferences.get().placeId();
+        return places.list().stream()
+                .filter(p -> id.filter(i -> i == p.id()).isPresent())
+                .findFirst();
+    }
+
+    /** The rig that a person usually takes, where it suits the subject. */
+    private Optional<Shoot.ShootRig> usualRig(Subject subject) {
+        return preferences
+                .get()
+                .rigId()
+                .filter(id -> wide(subject))
+                .flatMap(rigs::rig)
+                .map(Kept::it)
+                .map(r -> new Shoot.ShootRig(
+                        r.cameraId(),
+                        r.lensId(),
+                        r.converterId(),
+                        r.focalMm(),
+                        Optional.empty(),
+                        preferences.get().wishes()));
+    }
+
+    /** The kit that suits a subject: the usual rig, or the largest sensor, the lens that its planner finds fittest. */
     public Shoot.ShootRig suggestedRig(Subject subject) {
+        return usualRig(subject).orElseGet(() -> fittestRig(subject));
+    }
+
+    private Shoot.ShootRig fittestRig(Subject subject) {
         SubjectPlanner<?> planner = of(subject);
         Kept<Camera> camera = kits.cameras().stream()
                 .max(Comparator.comparingDouble(c -> c.it().sensor().diagonalMm()))
@@ -224,7 +279,7 @@ public final class Planner {
                 Optional.empty(),
                 of(subject).focalMm(lens.it()),
                 Optional.empty(),
-                Wishes.DEFAULT);
+                preferences.get().wishes());
     }
 
     /** A new shoot for a night, named after what is to be seen. */
@@ -232,6 +287,6 @@ public final class Planner {
         SubjectPlanner<?> planner = of(subject);
         String title = planner.title(place.it());
         String fitting = title.substring(0, Math.min(title.length(), Shoot.LONGEST_TITLE));
-        return new Shoot(subject, place.id(), night, fitting, rig, planner.initialWish(place.it()), "", now);
+        return new Shoot(subject, place.id(), night, fitting, rig, initialWish(subject, place.it()), "", now);
     }
 }

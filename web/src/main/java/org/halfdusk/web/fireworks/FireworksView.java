@@ -134,10 +134,10 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 : Words.plain(show.smallest().calibreMm()) + " to "
                         + Words.plain(show.largest().calibreMm()) + " mm shells";
         String usual = show.smallest().calibreMm() == show.largest().calibreMm()
-                ? Math.round(show.largest().separationMetres()) + " m"
+                ? Words.metres(show.largest().separationMetres())
                 : Math.round(show.smallest().separationMetres()) + " to "
-                        + Math.round(show.largest().separationMetres()) + " m";
-        String stand = "You stand " + Words.thousands(show.distanceMetres()) + " m away. ";
+                        + Words.metres(show.largest().separationMetres());
+        String stand = "You stand " + Words.metres(show.distanceMetres()) + " away. ";
         return Optional.of(
                 show.tooNear()
                         ? new Banner(
@@ -160,7 +160,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
         times.add(new Line("Show", Words.span(n.show(), n.zone())));
         times.add(new Line("Finale from", Words.clock(n.show().end().minus(show.finale()), n.zone())));
         times.add(new Line("Direction of the site", Words.azimuth(show.azimuth().degrees())));
-        times.add(new Line("Distance", Words.thousands(show.distanceMetres()) + " m"));
+        times.add(new Line("Distance", Words.metres(show.distanceMetres())));
         times.add(new Line("Sound arrives after", Words.seconds(show.soundLagSeconds())));
         times.addAll(ReasonWords.sunAndDark(n.night()));
         times.addAll(ReasonWords.moon(n.night()));
@@ -212,9 +212,9 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 .map(b -> Table.Row.of(
                         false,
                         Words.plain(b.calibreMm()) + " mm",
-                        Math.round(b.heightMetres()) + " m",
+                        Words.metres(b.heightMetres()),
                         Words.degrees(show.breakDegrees(b)),
-                        Math.round(b.leastWidthMetres()) + "–" + Math.round(b.mostWidthMetres()) + " m",
+                        Words.metres(b.leastWidthMetres()) + " to " + Words.metres(b.mostWidthMetres()),
                         Math.round(show.leastWidthDegrees(b)) + "–" + Words.wholeDegrees(show.mostWidthDegrees(b))))
                 .toList();
     }

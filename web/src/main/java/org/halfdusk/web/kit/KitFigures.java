@@ -107,7 +107,11 @@ class KitFigures {
                         Words.seconds(t.seconds()) + ", set " + t.dial().label() + ", really "
                                 + Words.seconds(t.dial().realSeconds())));
             }
-            lines.add(new Line("Hyperfocal wide open", Words.tenths(r.hyperfocalMetres(r.widestAperture())) + " m"));
+            lines.add(new Line(
+                    "Hyperfocal wide open",
+                    (Words.units().feet()
+                            ? Words.metres(r.hyperfocalMetres(r.widestAperture()))
+                            : Words.tenths(r.hyperfocalMetres(r.widestAperture())) + " m")));
         });
         return lines;
     }

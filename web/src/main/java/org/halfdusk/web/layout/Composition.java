@@ -2,6 +2,7 @@ package org.halfdusk.web.layout;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.function.Supplier;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
@@ -10,6 +11,7 @@ import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.PackLists;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Tracks;
@@ -20,6 +22,7 @@ import org.halfdusk.store.StoredKits;
 import org.halfdusk.store.StoredPackLists;
 import org.halfdusk.store.StoredPlaces;
 import org.halfdusk.store.StoredRigs;
+import org.halfdusk.store.StoredSettings;
 import org.halfdusk.store.StoredShoots;
 import org.halfdusk.store.StoredTracks;
 import org.halfdusk.web.standin.DemoClock;
@@ -96,8 +99,19 @@ class Composition {
     }
 
     @Bean
-    Planner planner(Places places, Kits kits, Forecasts forecasts, Ephemeris ephemeris) {
-        return new Planner(places, kits, forecasts, ephemeris);
+    StoredSettings storedSettings(Database database) {
+        return new StoredSettings(database);
+    }
+
+    @Bean
+    Planner planner(
+            Places places,
+            Kits kits,
+            Rigs rigs,
+            Forecasts forecasts,
+            Supplier<Preferences> preferences,
+            Ephemeris ephemeris) {
+        return new Planner(places, kits, rigs, forecasts, preferences, ephemeris);
     }
 
     @Bean

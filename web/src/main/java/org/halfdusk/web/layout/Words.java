@@ -22,16 +22,63 @@ public final class Words {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter LONG = DateTimeFormatter.ofPattern("EEE d MMMM yyyy", Locale.ENGLISH);
 
+    private static final DateTimeFormatter TWELVE = DateTimeFormatter.ofPattern("h:mm a", Locale.ENGLISH);
+    private static final DateTimeFormatter TWELVE_SECONDS = DateTimeFormatter.ofPattern("h:mm:ss a", Locale.ENGLISH);
+    private static final double FEET_PER_METRE = 1 / 0.3048;
+
+    private static volatile Units units = Units.METRIC;
+
     private Words() {}
+
+    /** From now on everything is said in these units. */
+    public static void say(Units chosen) {
+        units = chosen;
+    }
+
+    public static Units units() {
+        return units;
+    }
+
+    /** 64 m, or 210 ft. */
+    public static String metres(double metres) {
+        return units.feet() ? thousands(metres * FEET_PER_METRE) + " ft" : thousands(metres) + " m";
+    }
+
+    /** 17.4 °C, or 63 °F. */
+    public static String celsius(double celsius) {
+        return units.fahrenheit() ? Math.round(celsius * 9 / 5 + 32) + " °F" : tenths(celsius) + " °C";
+    }
+
+    /** A difference of temperatures: 3 °C, or 5 °F. */
+    public static String degreesWarmer(double celsius) {
+        return units.fahrenheit() ? tenths(celsius * 9 / 5) + " °F" : plain(Math.rint(celsius * 10) / 10) + " °C";
+    }
+
+    /** 21:30 whatever the setting: for fields of forms, which want it so. */
+    public static String fieldClock(Instant at, ZoneId zone) {
+        return CLOCK.format(at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
+    }
+
+    /** A full hour, 0 to 23: 21:00, or 9 pm. */
+    public static String hour(int hour) {
+        if (!units.twelveHours()) {
+            return (hour < 10 ? "0" : "") + hour + ":00";
+        }
+        return (hour % 12 == 0 ? 12 : hour % 12) + (hour < 12 ? " am" : " pm");
+    }
+
+    private static String said(DateTimeFormatter full, DateTimeFormatter twelve, ZonedDateTime at) {
+        return units.twelveHours() ? twelve.format(at).toLowerCase(Locale.ROOT) : full.format(at);
+    }
 
     /** 00:20, to the nearest minute. */
     public static String clock(Instant at, ZoneId zone) {
-        return CLOCK.format(at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
+        return said(CLOCK, TWELVE, at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
     }
 
     /** 00:20:14, to the nearest second. */
     public static String clockSeconds(Instant at, ZoneId zone) {
-        return CLOCK_SECONDS.format(at.plusMillis(500).atZone(zone));
+        return said(CLOCK_SECONDS, TWELVE_SECONDS, at.plusMillis(500).atZone(zone));
     }
 
     /** 23:49 to 05:08. */

@@ -12,6 +12,7 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.Town;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.Words;
 
 /** A drawn map; x and y are units of its sheet. */
 public record MapPicture(
@@ -199,7 +200,7 @@ public record MapPicture(
                 names.add(new Name(
                         Numbers.tenths(x),
                         Numbers.tenths(y),
-                        o.name() + ", " + Math.round(o.distanceMetres()) + " m in "
+                        o.name() + ", " + Words.metres(o.distanceMetres()) + " in "
                                 + Math.round(o.azimuth().degrees()) + "°",
                         "object"));
             }

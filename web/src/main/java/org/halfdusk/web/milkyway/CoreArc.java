@@ -60,7 +60,7 @@ public record CoreArc(
                 t = t.plus(Duration.ofHours(1))) {
             HorizontalPosition p = m.night().sky().at(Body.GALACTIC_CENTRE, t);
             if (p.altitude().degrees() > 1 && scale.holds(p)) {
-                dots.add(scale.dot(p, Words.clock(t, zone)));
+                dots.add(scale.dot(p, Words.clock(t, zone), t.atZone(zone).getHour() % 2 != 0));
             }
         }
         HorizontalPosition now = m.night().sky().at(Body.GALACTIC_CENTRE, at);
@@ -73,7 +73,7 @@ public record CoreArc(
                 scale.path(m, night),
                 usable,
                 dots,
-                scale.dot(now, Words.clock(at, zone)),
+                scale.dot(now, Words.clock(at, zone), false),
                 now.altitude().degrees() > 0 && scale.holds(now),
                 objects,
                 scale.skyline(plan.place().skyline()),
@@ -151,10 +151,10 @@ public record CoreArc(
             return path + "L" + number(WIDTH - 10.0) + " " + GROUND + "Z";
         }
 
-        Dot dot(HorizontalPosition p, String text) {
+        Dot dot(HorizontalPosition p, String text, boolean odd) {
             double x = x(p.azimuth());
             double y = y(p.altitude().degrees());
-            return new Dot(number(x), number(y), text, number(x), number(y - 10), text.charAt(1) % 2 != 0);
+            return new Dot(number(x), number(y), text, number(x), number(y - 10), odd);
         }
 
         Shape shape(ForegroundObject o) {

@@ -108,10 +108,7 @@ record CarpetPicture(
         int last = c.firstMinute() + c.rows() * c.stepMinutes();
         for (int m = (c.firstMinute() / 60 + 1) * 60; m < last; m += 60) {
             int hour = Math.floorMod(m / 60, 24);
-            ticks.add(new Tick(
-                    percent(m - c.firstMinute(), last - c.firstMinute()),
-                    (hour < 10 ? "0" : "") + hour + ":00",
-                    hour % 2 == 0));
+            ticks.add(new Tick(percent(m - c.firstMinute(), last - c.firstMinute()), Words.hour(hour), hour % 2 == 0));
         }
         return ticks;
     }

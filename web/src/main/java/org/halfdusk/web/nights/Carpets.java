@@ -15,8 +15,11 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Units;
+import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 
@@ -45,7 +48,9 @@ class Carpets {
             Place place,
             LocalDate first,
             Set<LocalDate> dated,
-            Optional<Forecast> forecast) {}
+            Optional<Forecast> forecast,
+            SubjectWish wish,
+            Units units) {}
 
     /**
      * A year as it is shown.
@@ -63,7 +68,15 @@ class Carpets {
     Year of(Subject subject, Kept<Place> place, LocalDate first) {
         Set<LocalDate> dated = subject == Subject.FIREWORKS ? shows(place.id()) : Set.of();
         Optional<Forecast> forecast = planner.forecast(place.it());
-        Key key = new Key(subject, place.id(), place.it(), first, dated, forecast);
+        Key key = new Key(
+                subject,
+                place.id(),
+                place.it(),
+                first,
+                dated,
+                forecast,
+                planner.initialWish(subject, place.it()),
+                Words.units());
         synchronized (kept) {
             Year found = kept.get(key);
             if (found != null) {

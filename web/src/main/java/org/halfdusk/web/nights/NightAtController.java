@@ -89,7 +89,7 @@ class NightAtController {
             @RequestParam(name = "place") String placeId,
             @RequestParam(name = "night", required = false) Optional<List<String>> nights) {
         Kept<Place> place = place(placeId);
-        SubjectWish wish = planner.of(subject).initialWish(place.it());
+        SubjectWish wish = planner.initialWish(subject, place.it());
         List<CalendarFile.Entry> entries = nights.orElseGet(List::of).stream()
                 .limit(MOST_ENTRIES)
                 .map(n -> LocalDate.parse(ShootField.NIGHT.normal(n)))

@@ -56,8 +56,7 @@ record NightAtPage(
             List<Kept<Place>> all,
             Theme theme) {
         List<SubjectNight> nights = chosen.stream()
-                .map(p ->
-                        planner.night(subject, p.it(), date, planner.of(subject).initialWish(p.it())))
+                .map(p -> planner.night(subject, p.it(), date, planner.initialWish(subject, p.it())))
                 .toList();
         SubjectNight finest = nights.stream()
                 .max(Comparator.comparingInt((SubjectNight n) -> n.score().total())

@@ -99,8 +99,12 @@ class NightsController {
         return "redirect:/shoots/" + id + "/night";
     }
 
-    /** Where the person last planned the subject; the first of the list before any shoot of it. */
+    /** Where the person usually goes, or last planned the subject; the first of the list before any shoot of it. */
     private Kept<Place> usual(List<Kept<Place>> all, Subject subject) {
+        return planner.usualPlace().orElseGet(() -> last(all, subject));
+    }
+
+    private Kept<Place> last(List<Kept<Place>> all, Subject subject) {
         return shoots.list("").stream()
                 .filter(s -> s.it().subject() == subject)
                 .max(Comparator.comparing(s -> s.it().savedAt()))

@@ -118,7 +118,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case EAR_PROTECTION -> "Salutes near by hurt.";
             case WARM_CLOTHES ->
                 packing.forecast()
-                        ? Words.plain(Math.rint(packing.celsius())) + " °C is forecast, and you stand still."
+                        ? Words.celsius(packing.celsius()) + " is forecast, and you stand still."
                         : "Nights are colder than days, and you stand still.";
             case WATER -> "Hours outdoors, no shop.";
             case CHAIR -> "The sequence runs by itself for long.";
@@ -134,7 +134,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                 .mapToLong(a -> ((BatteryPack) a).count())
                 .sum();
         return "The programme takes " + Words.tenths(packing.charges()) + " charges at "
-                + Words.plain(Math.rint(packing.celsius())) + " °C"
+                + Words.celsius(packing.celsius())
                 + (packing.forecast() ? "" : " (no forecast: assumed)") + ", composing and looking counted"
                 + (have > 0 ? "; the kit has " + have + "." : ".");
     }

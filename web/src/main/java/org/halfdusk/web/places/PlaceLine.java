@@ -17,7 +17,7 @@ record PlaceLine(long id, String name, String position, String sky, String objec
         return new PlaceLine(
                 kept.id(),
                 p.name(),
-                Words.position(p.observer()) + ", " + Words.plain(p.observer().elevationMetres()) + " m",
+                Words.position(p.observer()) + ", " + Words.metres(p.observer().elevationMetres()),
                 Words.plain(p.skyBrightness()) + " mag/arcsec²",
                 objects,
                 p.zone().getId());

@@ -73,7 +73,7 @@ record Surroundings(String sky, Table glow, Table objects, String skyline) {
                         o.name(),
                         Words.degrees(o.azimuth().degrees()),
                         compass ? Words.degrees(p.compass(o.azimuth().degrees())) : "",
-                        Math.round(o.distanceMetres()) + " m",
+                        Words.metres(o.distanceMetres()),
                         Words.degrees(o.topDegrees()),
                         Words.degrees(o.widthDegrees())))
                 .toList();

@@ -55,7 +55,7 @@ class NewShootController {
         if (all.isEmpty() || kits.cameras().isEmpty() || kits.lenses().isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place = placeId.map(this::place).orElse(all.get(0));
+        Kept<Place> place = placeId.map(this::place).or(planner::usualPlace).orElse(all.get(0));
         LocalDate start = from.filter(f -> !f.isBlank())
                 .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
                 .orElseGet(() -> Night.dateAt(
@@ -92,7 +92,10 @@ class NewShootController {
         Kept<Lens> lens = lensId.map(
                         id -> kits.lens(id).orElseThrow(() -> new NotFound("There is no lens number " + id + ".")))
                 .orElseGet(() -> kits.lens(suggested.lensId()).orElseThrow());
-        return planner.rig(subject, camera, lens);
+        // The usual rig as it stands, its focal length and converter too, unless other kit was chosen.
+        return camera == suggested.cameraId() && lens.id() == suggested.lensId()
+                ? suggested
+                : planner.rig(subject, camera, lens);
     }
 
     private Kept<Place> place(long id) {

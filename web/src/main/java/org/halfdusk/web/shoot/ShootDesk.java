@@ -118,6 +118,8 @@ public class ShootDesk {
                         subject.words().sentence()),
                 open.at().toString(),
                 Words.clock(open.at(), zone),
+                Words.fieldClock(open.at(), zone),
+                Words.units().twelveHours(),
                 step.equals("night") ? nextGoodNight(open) : "",
                 subject.contacts(),
                 subject.banner(plan),

@@ -30,6 +30,8 @@ public record ShootPage(
         NightStrip strip,
         String at,
         String atClock,
+        String atField,
+        boolean twelveHours,
         String nextGoodNight,
         List<Contact> contacts,
         Optional<Banner> banner,

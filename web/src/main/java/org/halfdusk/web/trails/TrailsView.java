@@ -353,7 +353,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         double charges = plan.charges().orElse(0);
         rows.add(Table.Row.of(
                         false,
-                        "Battery at " + Words.plain(plan.celsius()) + " °C",
+                        "Battery at " + Words.celsius(plan.celsius()),
                         Words.tenths(charges) + " charges",
                         charges <= 0.9 ? "one is enough" : changeAt(plan, run, charges))
                 .toned(charges <= 0.9 ? "good" : "caution"));

@@ -19,7 +19,7 @@ public final class WeatherWords {
     /** "cloud 8 %, wind up to 3 m/s, 17.2 °C at the coldest". */
     public static String answer(Spell s) {
         return "cloud " + Words.percent(s.cover()) + ", wind up to " + Words.tenths(s.mostWindMetresPerSecond())
-                + " m/s, " + Words.tenths(s.coldestCelsius()) + " °C at the coldest";
+                + " m/s, " + Words.celsius(s.coldestCelsius()) + " at the coldest";
     }
 
     /** One word for a list. */
@@ -61,9 +61,9 @@ public final class WeatherWords {
     }
 
     private static String dew(Spell.Warning w, String from) {
-        String glass = "glass cools about " + Words.plain(Dew.GLASS_COOLING_CELSIUS)
-                + " °C under the air and then lies " + Words.tenths(Math.abs(w.worst())) + " °C "
-                + (w.worst() <= 0 ? "under" : "over") + " the dew point";
+        String glass = "glass cools about " + Words.degreesWarmer(Dew.GLASS_COOLING_CELSIUS)
+                + " under the air and then lies " + Words.degreesWarmer(Math.abs(w.worst()))
+                + (w.worst() <= 0 ? " under" : " over") + " the dew point";
         return "Dew " + (w.worst() <= 0 ? "" : "possible ") + "from " + from + ": " + glass
                 + ". Warmer band on before that.";
     }
@@ -87,13 +87,13 @@ public final class WeatherWords {
         return Table.of(
                 title,
                 "Cloud in % of the sky, low, middle, high. Dew: by how much bare glass stays over the dew point, "
-                        + Words.plain(Dew.GLASS_COOLING_CELSIUS) + " °C of cooling counted.",
+                        + Words.degreesWarmer(Dew.GLASS_COOLING_CELSIUS) + " of cooling counted.",
                 shown.map(p -> row(p.hour(), zone, days)).toList(),
                 "time",
                 "cloud#",
                 "wind m/s#",
-                "air °C#",
-                "dew °C#",
+                "air#",
+                "dew#",
                 "sight km#",
                 "blur arcsec#",
                 "rain mm#");
@@ -106,8 +106,8 @@ public final class WeatherWords {
                         days ? Words.shortDate(h.at().atZone(zone).toLocalDate()) + " " + time : time,
                         whole(h.lowCloud()) + " " + whole(h.midCloud()) + " " + whole(h.highCloud()),
                         Words.tenths(h.windMetresPerSecond()),
-                        Words.tenths(h.celsius()),
-                        Words.tenths(h.dewMarginCelsius()),
+                        Words.celsius(h.celsius()),
+                        Words.degreesWarmer(h.dewMarginCelsius()),
                         or(h.visibilityKm()),
                         or(h.turbulenceArcsec()),
                         h.precipitationMm() == 0 ? "" : Words.tenths(h.precipitationMm()))

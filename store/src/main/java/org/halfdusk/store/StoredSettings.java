@@ -1,0 +1,30 @@
+package org.halfdusk.store;
+
+import static org.halfdusk.store.jooq.Tables.SETTING;
+
+import java.util.Map;
+import org.jooq.DSLContext;
+
+/** Settings in the file, by name. */
+public final class StoredSettings {
+    private final DSLContext dsl;
+
+    public StoredSettings(Database database) {
+        this.dsl = database.dsl();
+    }
+
+    public Map<String, String> all() {
+        return dsl.selectFrom(SETTING).fetchMap(SETTING.NAME, SETTING.VALUE);
+    }
+
+    /** All at once; names that are not among them are forgotten. */
+    public void replace(Map<String, String> values) {
+        dsl.transaction(tx -> {
+            tx.dsl().deleteFrom(SETTING).execute();
+            values.forEach((name, value) -> tx.dsl()
+                    .insertInto(SETTING, SETTING.NAME, SETTING.VALUE)
+                    .values(name, value)
+                    .execute());
+        });
+    }
+}

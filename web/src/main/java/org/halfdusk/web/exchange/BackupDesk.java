@@ -1,0 +1,291 @@
+package org.halfdusk.web.exchange;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.PackLists;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.StandingRig;
+import org.halfdusk.shoot.Tracks;
+import org.halfdusk.store.StoredSettings;
+import org.springframework.stereotype.Component;
+
+/** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */
+@Component
+public class BackupDesk {
+    private final Places places;
+    private final Kits kits;
+    private final Rigs rigs;
+    private final Shoots shoots;
+    private final PackLists packing;
+    private final Tracks tracks;
+    private final StoredSettings settings;
+    private final Clock clock;
+
+    BackupDesk(
+            Places places,
+            Kits kits,
+            Rigs rigs,
+            Shoots shoots,
+            PackLists packing,
+            Tracks tracks,
+            StoredSettings settings,
+            Clock clock) {
+        this.places = places;
+        this.kits = kits;
+        this.rigs = rigs;
+        this.shoots = shoots;
+        this.packing = packing;
+        this.tracks = tracks;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /** Everything that is not deleted, and the deleted kit and places that shoots and rigs still stand on. */
+    public Backup take() {
+        List<Kept<Shoot>> all = shoots.list("");
+        List<Kept<StandingRig>> standing = rigs.rigs();
+        return new Backup(
+                Backup.FORMAT,
+                Backup.VERSION,
+                clock.instant(),
+                withUsed(places.list(), all.stream().map(s -> s.it().placeId()).toList(), places::find),
+                withUsed(
+                        kits.cameras(),
+                        used(all, standing, r -> Optional.of(r.cameraId()), s -> Optional.of(s.cameraId())),
+                        kits::camera),
+                withUsed(
+                        kits.lenses(),
+                        used(all, standing, r -> Optional.of(r.lensId()), s -> Optional.of(s.lensId())),
+                        kits::lens),
+                withUsed(
+                        kits.converters(),
+                        used(all, standing, Shoot.ShootRig::converterId, StandingRig::converterId),
+                        kits::converter),
+                rigs.accessories(),
+                standing,
+                all,
+                all.stream()
+                        .map(s -> new Backup.Packed(s.id(), packing.ticked(s.id()), packing.own(s.id())))
+                        .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
+                        .toList(),
+                tracks.list(),
+                settings.all());
+    }
+
+    private static List<Long> used(
+            List<Kept<Shoot>> shoots,
+            List<Kept<StandingRig>> standing,
+            Function<Shoot.ShootRig, Optional<Long>> ofShoot,
+            Function<StandingRig, Optional<Long>> ofRig) {
+        List<Long> ids = new ArrayList<>();
+        shoots.forEach(s -> ofShoot.apply(s.it().rig()).ifPresent(ids::add));
+        standing.forEach(r -> ofRig.apply(r.it()).ifPresent(ids::add));
+        return ids;
+    }
+
+    private static <T> List<Kept<T>> withUsed(
+            List<Kept<T>> listed, List<Long> used, Function<Long, Optional<Kept<T>>> find) {
+        List<Kept<T>> all = new ArrayList<>(listed);
+        Set<Long> there = new HashSet<>();
+        listed.forEach(k -> there.add(k.id()));
+        used.stream().filter(there::add).forEach(id -> find.apply(id).ifPresent(all::add));
+        return all;
+    }
+
+    /** How many of each sort were new, and how many were there already. */
+    public record Report(int added, int there) {}
+
+    /**
+     * Brings a backup in. All is checked before anything is written.
+     *
+     * @throws IllegalArgumentException where its parts do not fit together
+     */
+    public Report bringIn(Backup b) {
+        check(b);
+        Counter counter = new Counter();
+        Map<Long, Long> place = merge(b.places(), places.list(), places::add, counter);
+        Map<Long, Long> camera = merge(b.cameras(), kits.cameras(), kits::add, counter);
+        Map<Long, Long> lens = merge(b.lenses(), kits.lenses(), kits::add, counter);
+        Map<Long, Long> converter = merge(b.converters(), kits.converters(), kits::add, counter);
+        Map<Long, Long> accessory = merge(b.accessories(), rigs.accessories(), rigs::add, counter);
+        merge(
+                b.rigs().stream()
+                        .map(k -> new Kept<>(k.id(), moved(k.it(), camera, lens, converter, accessory)))
+                        .toList(),
+                rigs.rigs(),
+                rigs::add,
+                counter);
+        merge(b.tracks(), tracks.list(), tracks::add, counter);
+        Map<Long, Long> shoot = shoots(b, place, camera, lens, converter, counter);
+        b.packing().forEach(p -> pack(p, of(shoot, p.shootId())));
+        if (settings.all().isEmpty()) {
+            Map<String, String> own = new HashMap<>(b.settings());
+            own.remove("place");
+            own.remove("rig");
+            settings.replace(own);
+        }
+        return new Report(counter.added, counter.there);
+    }
+
+    private static final class Counter {
+        private int added;
+        private int there;
+    }
+
+    /** Old numbers to the numbers here. */
+    private static <T> Map<Long, Long> merge(
+            List<Kept<T>> brought, List<Kept<T>> here, Function<T, Long> add, Counter counter) {
+        Map<T, Long> known = new HashMap<>();
+        here.forEach(k -> known.putIfAbsent(k.it(), k.id()));
+        Map<Long, Long> numbers = new HashMap<>();
+        for (Kept<T> k : brought) {
+            if (known.containsKey(k.it())) {
+                counter.there++;
+            } else {
+                known.put(k.it(), add.apply(k.it()));
+                counter.added++;
+            }
+            numbers.put(k.id(), of(known, k.it()));
+        }
+        return numbers;
+    }
+
+    private static <K> long of(Map<K, Long> numbers, K key) {
+        return Optional.<Long>ofNullable(numbers.get(key)).orElseThrow();
+    }
+
+    private static Optional<Long> of(Map<Long, Long> numbers, Optional<Long> key) {
+        return key.map(k -> of(numbers, k));
+    }
+
+    private static StandingRig moved(
+            StandingRig r,
+            Map<Long, Long> camera,
+            Map<Long, Long> lens,
+            Map<Long, Long> converter,
+            Map<Long, Long> accessory) {
+        return new StandingRig(
+                r.name(),
+                of(camera, r.cameraId()),
+                of(lens, r.lensId()),
+                of(converter, r.converterId()),
+                r.focalMm(),
+                of(accessory, r.filterId()),
+                of(accessory, r.supportId()),
+                of(accessory, r.cardId()),
+                of(accessory, r.batteryId()));
+    }
+
+    /** A shoot is the same whenever it was saved. */
+    private Map<Long, Long> shoots(
+            Backup b,
+            Map<Long, Long> place,
+            Map<Long, Long> camera,
+            Map<Long, Long> lens,
+            Map<Long, Long> converter,
+            Counter counter) {
+        List<Kept<Shoot>> brought = b.shoots().stream()
+                .map(k -> new Kept<>(k.id(), moved(k.it(), place, camera, lens, converter)))
+                .toList();
+        List<Kept<Shoot>> here = shoots.list("").stream()
+                .map(k -> new Kept<>(k.id(), timeless(k.it())))
+                .toList();
+        return merge(brought, here, shoots::add, counter);
+    }
+
+    private static Shoot moved(
+            Shoot s, Map<Long, Long> place, Map<Long, Long> camera, Map<Long, Long> lens, Map<Long, Long> converter) {
+        Shoot.ShootRig r = s.rig();
+        return timeless(new Shoot(
+                s.subject(),
+                of(place, s.placeId()),
+                s.night(),
+                s.title(),
+                new Shoot.ShootRig(
+                        of(camera, r.cameraId()),
+                        of(lens, r.lensId()),
+                        of(converter, r.converterId()),
+                        r.focalMm(),
+                        r.framing(),
+                        r.wishes()),
+                s.wish(),
+                s.notes(),
+                s.savedAt()));
+    }
+
+    private static Shoot timeless(Shoot s) {
+        return new Shoot(s.subject(), s.placeId(), s.night(), s.title(), s.rig(), s.wish(), s.notes(), Instant.EPOCH);
+    }
+
+    private void pack(Backup.Packed p, long shootId) {
+        Map<Long, Long> own = new HashMap<>();
+        Map<String, Long> here = new HashMap<>();
+        packing.own(shootId).forEach(k -> here.put(k.it(), k.id()));
+        for (Kept<String> k : p.own()) {
+            Long known = here.get(k.it());
+            own.put(k.id(), known == null ? packing.add(shootId, k.it()) : known);
+        }
+        for (String key : p.ticked()) {
+            String renumbered = key;
+            for (Map.Entry<Long, Long> e : own.entrySet()) {
+                if (key.equals("own." + e.getKey())) {
+                    renumbered = "own." + e.getValue();
+                }
+            }
+            packing.tick(shootId, renumbered, true);
+        }
+    }
+
+    private static void check(Backup b) {
+        Set<Long> place = ids(b.places());
+        Set<Long> camera = ids(b.cameras());
+        Set<Long> lens = ids(b.lenses());
+        Set<Long> converter = ids(b.converters());
+        Set<Long> accessory = ids(b.accessories());
+        Set<Long> shoot = ids(b.shoots());
+        b.shoots().forEach(k -> {
+            String of = " of the shoot “" + k.it().title() + "”";
+            has(place, Optional.of(k.it().placeId()), "place" + of);
+            has(camera, Optional.of(k.it().rig().cameraId()), "camera" + of);
+            has(lens, Optional.of(k.it().rig().lensId()), "lens" + of);
+            has(converter, k.it().rig().converterId(), "converter" + of);
+        });
+        b.rigs().forEach(k -> {
+            String of = " of the rig “" + k.it().name() + "”";
+            has(camera, Optional.of(k.it().cameraId()), "camera" + of);
+            has(lens, Optional.of(k.it().lensId()), "lens" + of);
+            has(converter, k.it().converterId(), "converter" + of);
+            has(accessory, k.it().filterId(), "filter" + of);
+            has(accessory, k.it().supportId(), "tripod or mount" + of);
+            has(accessory, k.it().cardId(), "card" + of);
+            has(accessory, k.it().batteryId(), "battery" + of);
+        });
+        b.packing().forEach(p -> has(shoot, Optional.of(p.shootId()), "shoot of a packing list"));
+    }
+
+    private static Set<Long> ids(List<? extends Kept<?>> kept) {
+        Set<Long> ids = new HashSet<>();
+        kept.forEach(k -> ids.add(k.id()));
+        return ids;
+    }
+
+    private static void has(Set<Long> ids, Optional<Long> id, String what) {
+        if (id.filter(i -> !ids.contains(i)).isPresent()) {
+            throw new IllegalArgumentException(
+                    what + " has the number " + id.get() + ", which the backup does not hold");
+        }
+    }
+}

@@ -1,0 +1,69 @@
+package org.halfdusk.web.exchange;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Optional;
+import org.halfdusk.optics.Accessory;
+import org.halfdusk.optics.BatteryPack;
+import org.halfdusk.optics.Card;
+import org.halfdusk.optics.Filter;
+import org.halfdusk.optics.Support;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A backup as JSON: the records of the core by their own names, so that a person can read it. */
+public final class BackupFile {
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .addMixIn(Accessory.class, AccessoryKinds.class)
+            .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
+
+    private BackupFile() {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Filter.class, name = "filter"),
+        @JsonSubTypes.Type(value = Support.class, name = "support"),
+        @JsonSubTypes.Type(value = Card.class, name = "card"),
+        @JsonSubTypes.Type(value = BatteryPack.class, name = "battery")
+    })
+    private interface AccessoryKinds {}
+
+    public static byte[] write(Backup backup) {
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(backup);
+    }
+
+    /** @throws IllegalArgumentException saying where the text is no backup */
+    public static Backup read(String text) {
+        try {
+            JsonNode root = JSON.readTree(text);
+            if (!root.path("format").asString("").equals(Backup.FORMAT)) {
+                throw new IllegalArgumentException("the file is no backup of Half Dusk: its format is “"
+                        + root.path("format").asString("") + "”, “" + Backup.FORMAT + "” is allowed");
+            }
+            if (root.path("version").asInt(0) != Backup.VERSION) {
+                throw new IllegalArgumentException("the backup has version "
+                        + root.path("version").asInt(0) + "; version " + Backup.VERSION + " is allowed");
+            }
+            return JSON.treeToValue(root, Backup.class);
+        } catch (JacksonException e) {
+            String why = Optional.ofNullable(e.getCause())
+                    .filter(IllegalArgumentException.class::isInstance)
+                    .map(Throwable::getMessage)
+                    .orElse(e.getOriginalMessage());
+            throw new IllegalArgumentException(
+                    "the backup cannot be read: " + why.replaceAll("\\s*\\n.*", "") + " (at " + path(e) + ")", e);
+        }
+    }
+
+    private static String path(JacksonException e) {
+        StringBuilder path = new StringBuilder();
+        e.getPath()
+                .forEach(r -> path.append(path.length() == 0 ? "" : ".")
+                        .append(r.getPropertyName() != null ? r.getPropertyName() : "[" + r.getIndex() + "]"));
+        return path.length() == 0 ? "its beginning" : path.toString();
+    }
+}

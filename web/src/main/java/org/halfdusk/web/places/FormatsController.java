@@ -1,0 +1,178 @@
+package org.halfdusk.web.places;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.place.Gazetteer;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.place.Track;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Tracks;
+import org.halfdusk.web.exchange.GeoJsonFile;
+import org.halfdusk.web.exchange.GpxFile;
+import org.halfdusk.web.exchange.KmlFile;
+import org.halfdusk.web.exchange.MapFile;
+import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.layout.Problems;
+import org.halfdusk.web.layout.Words;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Places and tracks in the open formats of maps, out and in. */
+@Controller
+class FormatsController {
+    private static final int MOST_BYTES = 20_000_000;
+
+    /** Nearer than this and of the same name, a point is the place that is there already, km. */
+    private static final double SAME_KM = 0.03;
+
+    private final Places places;
+    private final Tracks tracks;
+
+    FormatsController(Places places, Tracks tracks) {
+        this.places = places;
+        this.tracks = tracks;
+    }
+
+    record Line(long id, String name, String length) {}
+
+    @GetMapping("/places/formats")
+    String show(@RequestParam(defaultValue = "0") long deleted, Model model) {
+        return page("", deleted, model);
+    }
+
+    private String page(String wrong, long deleted, Model model) {
+        model.addAttribute("wrong", wrong);
+        model.addAttribute("deleted", deleted);
+        model.addAttribute(
+                "tracks",
+                tracks.list().stream()
+                        .map(k -> new Line(k.id(), k.it().name(), Words.tenths(k.it().lengthKm()) + " km"))
+                        .toList());
+        return "places/formats";
+    }
+
+    @GetMapping("/places/export.{format:gpx|kml|geojson}")
+    ResponseEntity<byte[]> export(@PathVariable String format) {
+        List<MapFile.Waypoint> waypoints = places.list().stream()
+                .map(Kept::it)
+                .map(p -> new MapFile.Waypoint(p.name(), p.observer(), p.notes().access()))
+                .toList();
+        List<Track> ways = tracks.list().stream().map(Kept::it).toList();
+        if (waypoints.isEmpty() && ways.isEmpty()) {
+            throw new NotFound("There are no places and no tracks to take out yet.");
+        }
+        MapFile file = new MapFile(waypoints, ways);
+        byte[] body = switch (format) {
+            case "gpx" -> GpxFile.write(file);
+            case "kml" -> KmlFile.write(file);
+            default -> GeoJsonFile.write(file);
+        };
+        String type = switch (format) {
+            case "gpx" -> "application/gpx+xml";
+            case "kml" -> "application/xml";
+            default -> "application/geo+json";
+        };
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(type))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"half-dusk-places." + format + "\"")
+                .body(body);
+    }
+
+    @PostMapping("/places/formats")
+    String bringIn(@RequestParam MultipartFile file, Model model, HttpServletResponse response) throws IOException {
+        try {
+            if (file.isEmpty()) {
+                throw new IllegalArgumentException("no file was chosen; GPX, KML or GeoJSON is allowed");
+            }
+            if (file.getSize() > MOST_BYTES) {
+                throw new IllegalArgumentException("the file has " + file.getSize() / 1_000_000 + " MB; up to "
+                        + MOST_BYTES / 1_000_000 + " MB are allowed");
+            }
+            MapFile read = MapFile.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+            model.addAttribute("heading", "Brought in");
+            model.addAttribute("text", keep(read));
+            model.addAttribute("back", "/map");
+            return "layout/said";
+        } catch (IllegalArgumentException e) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            return page(Problems.sentence(String.valueOf(e.getMessage())) + " Nothing was changed.", 0, model);
+        }
+    }
+
+    /** All are made before the first is kept, so that a bad one changes nothing. */
+    private String keep(MapFile read) {
+        List<Place> there = new ArrayList<>(places.list().stream().map(Kept::it).toList());
+        List<Place> fresh = new ArrayList<>();
+        for (MapFile.Waypoint w : read.waypoints()) {
+            Place p = place(w);
+            if (there.stream().noneMatch(t -> same(t, p))) {
+                fresh.add(p);
+                there.add(p);
+            }
+        }
+        List<Track> ways = tracks.list().stream().map(Kept::it).toList();
+        List<Track> freshWays =
+                read.tracks().stream().filter(t -> !ways.contains(t)).toList();
+        fresh.forEach(places::add);
+        freshWays.forEach(tracks::add);
+        int known = read.waypoints().size() - fresh.size() + read.tracks().size() - freshWays.size();
+        return fresh.size() + " places and " + freshWays.size() + " tracks were added"
+                + (known > 0 ? "; " + known + " were there already and were not doubled." : ".");
+    }
+
+    private static Place place(MapFile.Waypoint w) {
+        Observer o = w.position();
+        String notes =
+                w.notes().substring(0, Math.min(PlaceNotes.LONGEST, w.notes().length()));
+        return new Place(
+                w.name(),
+                o,
+                Gazetteer.instance()
+                        .nearest(o.latitudeDegrees(), o.longitudeDegrees())
+                        .zone(),
+                Math.max(15, Math.min(22.2, DarkSite.estimate(o))),
+                List.of(),
+                notes);
+    }
+
+    private static boolean same(Place a, Place b) {
+        return a.name().equals(b.name())
+                && a.observer()
+                                .distanceKm(
+                                        b.observer().latitudeDegrees(),
+                                        b.observer().longitudeDegrees())
+                        < SAME_KM;
+    }
+
+    @PostMapping("/places/tracks/{id}/delete")
+    String delete(@PathVariable long id) {
+        if (!tracks.delete(id)) {
+            throw new NotFound("There is no track number " + id + ".");
+        }
+        return "redirect:/places/formats?deleted=" + id;
+    }
+
+    @PostMapping("/places/tracks/{id}/restore")
+    String restore(@PathVariable long id) {
+        if (!tracks.restore(id)) {
+            throw new NotFound("There is no deleted track number " + id + ".");
+        }
+        return "redirect:/places/formats";
+    }
+}

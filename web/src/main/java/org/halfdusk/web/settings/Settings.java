@@ -1,0 +1,67 @@
+package org.halfdusk.web.settings;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.shoot.Preferences;
+import org.halfdusk.store.StoredSettings;
+import org.halfdusk.web.layout.Units;
+import org.halfdusk.web.layout.Words;
+import org.springframework.stereotype.Component;
+
+/** The settings as they stand, kept in the file; a change is used everywhere at once. */
+@Component
+public class Settings implements Supplier<Preferences> {
+    private final StoredSettings stored;
+    private volatile Preferences preferences;
+
+    Settings(StoredSettings stored) {
+        this.stored = stored;
+        this.preferences = use(stored.all());
+    }
+
+    @Override
+    public Preferences get() {
+        return preferences;
+    }
+
+    /** Keeps them all at once. */
+    void keep(Units units, Preferences chosen) {
+        Map<String, String> values = new HashMap<>();
+        values.put("feet", Boolean.toString(units.feet()));
+        values.put("fahrenheit", Boolean.toString(units.fahrenheit()));
+        values.put("twelveHours", Boolean.toString(units.twelveHours()));
+        values.put("budget", Double.toString(chosen.budgetPx()));
+        values.put("isoSchool", chosen.isoSchool().name());
+        values.put("lowestCore", Double.toString(chosen.lowestCoreDegrees()));
+        chosen.placeId().ifPresent(id -> values.put("place", Long.toString(id)));
+        chosen.rigId().ifPresent(id -> values.put("rig", Long.toString(id)));
+        stored.replace(values);
+        preferences = use(values);
+    }
+
+    /** Reads again what a backup has brought. */
+    public void reread() {
+        preferences = use(stored.all());
+    }
+
+    private static Preferences use(Map<String, String> values) {
+        Words.say(new Units(
+                Boolean.parseBoolean(values.get("feet")),
+                Boolean.parseBoolean(values.get("fahrenheit")),
+                Boolean.parseBoolean(values.get("twelveHours"))));
+        Preferences usual = Preferences.USUAL;
+        return new Preferences(
+                text(values, "budget").map(Double::valueOf).orElse(usual.budgetPx()),
+                text(values, "isoSchool").map(IsoSchool::valueOf).orElse(usual.isoSchool()),
+                text(values, "lowestCore").map(Double::valueOf).orElse(usual.lowestCoreDegrees()),
+                text(values, "place").map(Long::valueOf),
+                text(values, "rig").map(Long::valueOf));
+    }
+
+    private static Optional<String> text(Map<String, String> values, String name) {
+        return Optional.<String>ofNullable(values.get(name));
+    }
+}

@@ -1,0 +1,114 @@
+package org.halfdusk.web.settings;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Preferences;
+import org.halfdusk.shoot.Rigs;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Units;
+import org.halfdusk.web.layout.Words;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Units, schools and where new shoots begin. */
+@Controller
+class SettingsController {
+    private final Settings settings;
+    private final Places places;
+    private final Rigs rigs;
+
+    SettingsController(Settings settings, Places places, Rigs rigs) {
+        this.settings = settings;
+        this.places = places;
+        this.rigs = rigs;
+    }
+
+    record Choice(String value, String name, boolean selected) {}
+
+    @GetMapping("/settings")
+    String show(@RequestParam(defaultValue = "false") boolean saved, Model model) {
+        Preferences p = settings.get();
+        Map<String, String> typed = new LinkedHashMap<>();
+        Units units = Words.units();
+        typed.put("length", units.feet() ? "feet" : "metres");
+        typed.put("temperature", units.fahrenheit() ? "fahrenheit" : "celsius");
+        typed.put("clock", units.twelveHours() ? "12" : "24");
+        typed.put("budget", Words.plain(p.budgetPx()));
+        typed.put("isoSchool", p.isoSchool().name());
+        typed.put("lowestCore", Words.plain(p.lowestCoreDegrees()));
+        p.placeId().ifPresent(id -> typed.put("place", Long.toString(id)));
+        p.rigId().ifPresent(id -> typed.put("rig", Long.toString(id)));
+        model.addAttribute("saved", saved);
+        return form(typed, new FormErrors(typed), model);
+    }
+
+    @PostMapping("/settings")
+    String save(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        FormErrors errors = new FormErrors(typed);
+        double budget = errors.number("budget", "trail budget", 0.3, 50, "px");
+        double lowest = errors.number("lowestCore", "lowest core altitude", 0, 60, "°");
+        Optional<Long> place =
+                chosen(errors, "place", places.list().stream().map(Kept::id).toList());
+        Optional<Long> rig =
+                chosen(errors, "rig", rigs.rigs().stream().map(Kept::id).toList());
+        IsoSchool school = errors.text("isoSchool").equals(IsoSchool.LIFT_AT_CAMERA.name())
+                ? IsoSchool.LIFT_AT_CAMERA
+                : IsoSchool.PROTECT_COLOURS;
+        if (errors.any()) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            model.addAttribute("saved", false);
+            return form(typed, errors, model);
+        }
+        settings.keep(
+                new Units(
+                        errors.text("length").equals("feet"),
+                        errors.text("temperature").equals("fahrenheit"),
+                        errors.text("clock").equals("12")),
+                new Preferences(budget, school, lowest, place, rig));
+        return "redirect:/settings?saved=true";
+    }
+
+    private static Optional<Long> chosen(FormErrors errors, String field, List<Long> known) {
+        String text = errors.text(field);
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Long> id =
+                known.stream().filter(k -> Long.toString(k).equals(text)).findFirst();
+        if (id.isEmpty()) {
+            errors.add(field, field + " number “" + text + "” is not known; choose one of the list");
+        }
+        return id;
+    }
+
+    private String form(Map<String, String> typed, FormErrors errors, Model model) {
+        model.addAttribute("typed", typed);
+        model.addAttribute("errors", errors);
+        model.addAttribute(
+                "places",
+                places.list().stream()
+                        .map(k -> choice(k.id(), k.it().name(), typed.get("place")))
+                        .toList());
+        model.addAttribute(
+                "rigs",
+                rigs.rigs().stream()
+                        .map(k -> choice(k.id(), k.it().name(), typed.get("rig")))
+                        .toList());
+        return "settings/settings";
+    }
+
+    private static Choice choice(long id, String name, @Nullable String chosen) {
+        return new Choice(Long.toString(id), name, Long.toString(id).equals(chosen));
+    }
+}

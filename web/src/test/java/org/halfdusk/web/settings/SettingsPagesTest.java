@@ -1,0 +1,178 @@
+package org.halfdusk.web.settings;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.PackLists;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.web.App;
+import org.halfdusk.web.layout.Units;
+import org.halfdusk.web.layout.Words;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Settings hold everywhere at once; a backup goes out of one file and into another without doubles. */
+class SettingsPagesTest {
+    @TempDir
+    Path data;
+
+    @TempDir
+    Path other;
+
+    @AfterEach
+    void metricAgain() {
+        Words.say(Units.METRIC);
+    }
+
+    private static Map<String, String> form(String... more) {
+        Map<String, String> form = new HashMap<>(Map.of(
+                "length",
+                "metres",
+                "temperature",
+                "celsius",
+                "clock",
+                "24",
+                "budget",
+                "2.6",
+                "isoSchool",
+                "PROTECT_COLOURS",
+                "lowestCore",
+                "10",
+                "place",
+                "",
+                "rig",
+                ""));
+        for (int i = 0; i < more.length; i += 2) {
+            form.put(more[i], more[i + 1]);
+        }
+        return form;
+    }
+
+    private static void assertHas(String page, String text) {
+        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
+    }
+
+    @Test
+    void unitsSchoolsAndBeginningsHoldAtOnceAndAfterARestart() throws Exception {
+        try (App app = App.demo(data)) {
+            assertHas(app.get("/shoots/1/night").body(), "sunset 21:25");
+            assertHas(app.get("/places/1").body(), "64 m");
+            HttpResponse<String> saved = app.post(
+                    "/settings",
+                    form(
+                            "length",
+                            "feet",
+                            "clock",
+                            "12",
+                            "budget",
+                            "1,5",
+                            "isoSchool",
+                            "LIFT_AT_CAMERA",
+                            "lowestCore",
+                            "20",
+                            "place",
+                            "2",
+                            "rig",
+                            "1"));
+            assertEquals(302, saved.statusCode());
+            String night = app.get("/shoots/1/night").body();
+            assertHas(night, "sunset 9:25 pm");
+            assertHas(night, "type=\"time\" value=\"03:");
+            assertHas(app.get("/places/1").body(), "210 ft");
+            assertHas(app.get("/nights").body(), "<h1><span>When is it dark enough</span> at <span>Salt Pans");
+            app.post("/nights/plan", Map.of("subject", "MILKY_WAY", "place", "2", "night", "2027-06-05"));
+            Shoot fresh = app.bean(Shoots.class).list("").stream()
+                    .filter(k -> k.id() == 8)
+                    .findFirst()
+                    .orElseThrow()
+                    .it();
+            assertEquals(1.5, fresh.rig().wishes().budgetPx());
+            assertEquals(IsoSchool.LIFT_AT_CAMERA, fresh.rig().wishes().isoSchool());
+            assertEquals("20", fresh.wish().texts().get("CORE_LOWEST"));
+        }
+        Words.say(Units.METRIC);
+        try (App app = App.demo(data)) {
+            assertHas(app.get("/shoots/1/night").body(), "sunset 9:25 pm");
+        }
+    }
+
+    @Test
+    void nonsenseIsNamedAndKept() throws Exception {
+        try (App app = App.demo(data)) {
+            HttpResponse<String> r = app.post("/settings", form("budget", "wide", "lowestCore", "80", "place", "77"));
+            assertEquals(400, r.statusCode());
+            assertHas(r.body(), "Trail budget “wide” is not a number");
+            assertHas(r.body(), "value=\"80\"");
+            assertHas(r.body(), "Place number “77” is not known");
+        }
+    }
+
+    @Test
+    void aBackupMergesWithoutDoubles() throws Exception {
+        String backup;
+        try (App app = App.demo(data)) {
+            app.bean(PackLists.class).tick(1, "CAMERA", true);
+            long own = app.bean(PackLists.class).add(1, "Thermos");
+            app.bean(PackLists.class).tick(1, "own." + own, true);
+            backup = app.get("/backup.json").body();
+            HttpResponse<String> again = app.upload("/backup", "file", "b.json", backup);
+            assertEquals(200, again.statusCode());
+            assertHas(again.body(), "0 things were added");
+        }
+        try (App app = App.empty(other)) {
+            // Something is there already, so that the numbers differ.
+            app.post("/places", Map.of("name", "Home", "latitude", "40", "longitude", "-3", "elevation", "600"));
+            HttpResponse<String> r = app.upload("/backup", "file", "b.json", backup);
+            assertEquals(200, r.statusCode(), r.body());
+            assertEquals(6, app.bean(Places.class).list().size());
+            assertEquals(7, app.bean(Shoots.class).list("").size());
+            assertEquals(3, app.bean(Kits.class).cameras().size());
+            assertEquals(2, app.bean(Rigs.class).rigs().size());
+            long core = app.bean(Shoots.class).list("Core over").get(0).id();
+            Shoot shoot = app.bean(Shoots.class).find(core).orElseThrow().it();
+            assertHas(
+                    app.bean(Places.class)
+                            .find(shoot.placeId())
+                            .orElseThrow()
+                            .it()
+                            .name(),
+                    "Old Watchtower");
+            assertEquals(2, app.bean(PackLists.class).ticked(core).size());
+            assertHas(app.get("/shoots/" + core + "/pack").body(), "2 of ");
+            app.upload("/backup", "file", "b.json", backup);
+            assertEquals(6, app.bean(Places.class).list().size());
+            assertEquals(7, app.bean(Shoots.class).list("").size());
+        }
+    }
+
+    @Test
+    void whatIsNoBackupChangesNothing() throws Exception {
+        try (App app = App.demo(data)) {
+            for (String text : new String[] {
+                "",
+                "{}",
+                "{\"format\": \"half-dusk backup\", \"version\": 9}",
+                "not json",
+                app.get("/backup.json").body().replace("\"skyBrightness\" : 21.4", "\"skyBrightness\" : 99"),
+                app.get("/backup.json").body().replace("\"placeId\" : 1", "\"placeId\" : 4711")
+            }) {
+                HttpResponse<String> r = app.upload("/backup", "file", "b.json", text);
+                assertEquals(400, r.statusCode());
+                assertHas(r.body(), "Nothing was changed.");
+                assertFalse(r.body().contains("Exception"));
+            }
+            assertEquals(7, app.bean(Shoots.class).list("").size());
+        }
+    }
+}
