@@ -12,7 +12,7 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 /** Runs a family of benchmarks and prints one figure a line as {@code name: value unit}. */
 public final class Report {
     private static final Map<String, String> FAMILIES =
-            Map.of("sky", "SkyBench", "eclipses", "EclipseBench", "nights", "NightsBench");
+            Map.of("sky", "SkyBench", "eclipses", "EclipseBench", "nights", "NightsBench", "places", "PlacesBench");
 
     private Report() {}
 
@@ -32,7 +32,7 @@ public final class Report {
             String unit = r.getPrimaryResult().getScoreUnit().replace("/op", "");
             figures.put(
                     name,
-                    String.format(Locale.ROOT, "%.1f %s", r.getPrimaryResult().getScore(), unit));
+                    String.format(Locale.ROOT, "%.2f %s", r.getPrimaryResult().getScore(), unit));
         }
         figures.forEach((name, figure) -> System.out.println(name + ": " + figure));
         if (family.equals("SkyBench")) {

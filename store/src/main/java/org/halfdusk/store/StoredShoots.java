@@ -67,11 +67,11 @@ public final class StoredShoots implements Shoots {
     }
 
     @Override
-    public Optional<Kept<Shoot>> find(long id) {
+    public Optional<Kept<Shoot>> find(long id, int rig) {
         return dsl.select()
                 .from(SHOOT)
                 .join(SHOOT_RIG)
-                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq(0L))
+                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq((long) rig), SHOOT_RIG.REMOVED_AT.isNull())
                 .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
                 .fetchOptional(row -> kept(dsl, row));
     }
@@ -79,6 +79,66 @@ public final class StoredShoots implements Shoots {
     @Override
     public long add(Shoot shoot) {
         return dsl.transactionResult(tx -> insert(tx.dsl(), shoot));
+    }
+
+    @Override
+    public List<Kept<Shoot.ShootRig>> rigs(long id) {
+        return dsl.selectFrom(SHOOT_RIG)
+                .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.REMOVED_AT.isNull())
+                .orderBy(SHOOT_RIG.POSITION)
+                .fetch(r -> new Kept<>(r.getPosition(), rig(r)));
+    }
+
+    @Override
+    public int addRig(long id, Shoot.ShootRig rig) {
+        return dsl.transactionResult(tx -> {
+            int there = tx.dsl().fetchCount(SHOOT_RIG, SHOOT_RIG.SHOOT_ID.eq(id).and(SHOOT_RIG.REMOVED_AT.isNull()));
+            if (there >= MOST_RIGS) {
+                throw new IllegalArgumentException(
+                        "a shoot with " + there + " rigs; at most " + MOST_RIGS + " are allowed");
+            }
+            Long last = tx.dsl()
+                    .select(DSL.max(SHOOT_RIG.POSITION))
+                    .from(SHOOT_RIG)
+                    .where(SHOOT_RIG.SHOOT_ID.eq(id))
+                    .fetchOne(0, Long.class);
+            long position = last == null ? 0 : last + 1;
+            insertRig(tx.dsl(), id, position, rig);
+            return (int) position;
+        });
+    }
+
+    private static void insertRig(DSLContext tx, long id, long position, Shoot.ShootRig rig) {
+        ShootRigRecord r = tx.newRecord(SHOOT_RIG);
+        r.setShootId(id);
+        r.setPosition(position);
+        fill(r, rig);
+        r.insert();
+    }
+
+    @Override
+    public boolean removeRig(long id, int rig) {
+        return rig != FIRST_RIG
+                && dsl.update(SHOOT_RIG)
+                                .set(SHOOT_RIG.REMOVED_AT, clock.instant().toString())
+                                .where(
+                                        SHOOT_RIG.SHOOT_ID.eq(id),
+                                        SHOOT_RIG.POSITION.eq((long) rig),
+                                        SHOOT_RIG.REMOVED_AT.isNull())
+                                .execute()
+                        == 1;
+    }
+
+    @Override
+    public boolean restoreRig(long id, int rig) {
+        return dsl.update(SHOOT_RIG)
+                        .setNull(SHOOT_RIG.REMOVED_AT)
+                        .where(
+                                SHOOT_RIG.SHOOT_ID.eq(id),
+                                SHOOT_RIG.POSITION.eq((long) rig),
+                                SHOOT_RIG.REMOVED_AT.isNotNull())
+                        .execute()
+                == 1;
     }
 
     private long insert(DSLContext tx, Shoot shoot) {
@@ -92,11 +152,7 @@ public final class StoredShoots implements Shoots {
         s.setCreatedAt(now);
         s.setSavedAt(now);
         s.insert();
-        ShootRigRecord r = tx.newRecord(SHOOT_RIG);
-        r.setShootId(s.getId());
-        r.setPosition(0L);
-        fill(r, shoot.rig());
-        r.insert();
+        insertRig(tx, s.getId(), FIRST_RIG, shoot.rig());
         shoot.wish().texts().forEach((name, value) -> setWish(tx, s.getId(), name, value));
         return s.getId();
     }
@@ -138,25 +194,7 @@ public final class StoredShoots implements Shoots {
 
     private static Kept<Shoot> kept(DSLContext dsl, Record row) {
         ShootRecord s = row.into(SHOOT);
-        ShootRigRecord r = row.into(SHOOT_RIG);
-        Optional<Framing> framing = Optional.ofNullable(r.getAimAzimuth())
-                .map(azimuth ->
-                        new Framing(Azimuth.ofDegrees(azimuth), Altitude.ofDegrees(r.getAimAltitude()), r.getRoll()));
-        Wishes wishes = new Wishes(
-                r.getBudgetPx(),
-                IsoSchool.valueOf(r.getIsoSchool()),
-                optional(r.getPinnedS()),
-                optional(r.getPinnedAperture()),
-                r.getPinnedIso() == null
-                        ? OptionalInt.empty()
-                        : OptionalInt.of(r.getPinnedIso().intValue()));
-        Shoot.ShootRig rig = new Shoot.ShootRig(
-                r.getCameraId(),
-                r.getLensId(),
-                Optional.ofNullable(r.getConverterId()),
-                r.getFocalMm(),
-                framing,
-                wishes);
+        Shoot.ShootRig rig = rig(row.into(SHOOT_RIG));
         return new Kept<>(
                 s.getId(),
                 new Shoot(
@@ -170,19 +208,40 @@ public final class StoredShoots implements Shoots {
                         Instant.parse(s.getSavedAt())));
     }
 
+    private static Shoot.ShootRig rig(ShootRigRecord r) {
+        Optional<Framing> framing = Optional.ofNullable(r.getAimAzimuth())
+                .map(azimuth ->
+                        new Framing(Azimuth.ofDegrees(azimuth), Altitude.ofDegrees(r.getAimAltitude()), r.getRoll()));
+        Wishes wishes = new Wishes(
+                r.getBudgetPx(),
+                IsoSchool.valueOf(r.getIsoSchool()),
+                optional(r.getPinnedS()),
+                optional(r.getPinnedAperture()),
+                r.getPinnedIso() == null
+                        ? OptionalInt.empty()
+                        : OptionalInt.of(r.getPinnedIso().intValue()));
+        return new Shoot.ShootRig(
+                r.getCameraId(),
+                r.getLensId(),
+                Optional.ofNullable(r.getConverterId()),
+                r.getFocalMm(),
+                framing,
+                wishes);
+    }
+
     private static OptionalDouble optional(@Nullable Double value) {
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     @Override
-    public Map<String, String> fields(long id) {
-        return Rows.read(dsl, id).map(Rows::texts).orElseGet(Map::of);
+    public Map<String, String> fields(long id, int rig) {
+        return Rows.read(dsl, id, rig).map(Rows::texts).orElseGet(Map::of);
     }
 
     @Override
-    public Outcome change(long id, Map<Field, Edit> edits) {
+    public Outcome change(long id, int rig, Map<Field, Edit> edits) {
         return dsl.transactionResult(tx -> {
-            Optional<Rows> found = Rows.read(tx.dsl(), id);
+            Optional<Rows> found = Rows.read(tx.dsl(), id, rig);
             if (found.isEmpty()) {
                 return new Outcome.Unknown();
             }
@@ -218,7 +277,7 @@ public final class StoredShoots implements Shoots {
             ShootChangeRecord c = tx.newRecord(SHOOT_CHANGE);
             c.setShootId(id);
             c.setBatch(batch);
-            c.setField(field.name());
+            c.setField(rows.mark() + field.name());
             c.setBeforeValue(rows.text(field));
             c.setAfterValue(value);
             c.setChangedAt(at);
@@ -234,7 +293,6 @@ public final class StoredShoots implements Shoots {
     @Override
     public boolean undo(long id) {
         return dsl.transactionResult(tx -> {
-            Optional<Rows> rows = Rows.read(tx.dsl(), id);
             List<ShootChangeRecord> last = tx.dsl()
                     .selectFrom(SHOOT_CHANGE)
                     .where(SHOOT_CHANGE.SHOOT_ID.eq(id))
@@ -242,16 +300,23 @@ public final class StoredShoots implements Shoots {
                             .from(SHOOT_CHANGE)
                             .where(SHOOT_CHANGE.SHOOT_ID.eq(id))))
                     .fetch();
-            if (rows.isEmpty() || last.isEmpty()) {
+            Optional<Rows> rows = last.stream().findFirst().flatMap(c -> Rows.read(tx.dsl(), id, rigOf(c.getField())));
+            if (rows.isEmpty()) {
                 return false;
             }
             for (ShootChangeRecord c : last) {
-                rows.get().set(c.getField(), c.getBeforeValue());
+                rows.get().set(c.getField().substring(c.getField().indexOf(':') + 1), c.getBeforeValue());
                 c.delete();
             }
             rows.get().save(tx.dsl(), clock.instant().toString());
             return true;
         });
+    }
+
+    /** Changes of further rigs are marked with their number: "2:LENS". */
+    private static int rigOf(String field) {
+        int colon = field.indexOf(':');
+        return colon < 0 ? FIRST_RIG : Integer.parseInt(field.substring(0, colon));
     }
 
     @Override
@@ -267,8 +332,10 @@ public final class StoredShoots implements Shoots {
             String copy = " (copy)";
             String title =
                     s.title().substring(0, Math.min(s.title().length(), Shoot.LONGEST_TITLE - copy.length())) + copy;
-            return add(
+            long twin = add(
                     new Shoot(s.subject(), s.placeId(), s.night(), title, s.rig(), s.wish(), s.notes(), s.savedAt()));
+            rigs(id).stream().filter(r -> r.id() != FIRST_RIG).forEach(r -> addRig(twin, r.it()));
+            return twin;
         });
     }
 
@@ -292,14 +359,19 @@ public final class StoredShoots implements Shoots {
 
     /** The rows of a shoot, read and written as the texts of its fields; wishes by their own names. */
     private record Rows(ShootRecord shoot, ShootRigRecord rig, Map<String, String> wishes) {
-        static Optional<Rows> read(DSLContext dsl, long id) {
+        static Optional<Rows> read(DSLContext dsl, long id, int position) {
             return dsl.selectFrom(SHOOT)
                     .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
                     .fetchOptional()
                     .flatMap(s -> dsl.selectFrom(SHOOT_RIG)
-                            .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.POSITION.eq(0L))
+                            .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.POSITION.eq((long) position))
                             .fetchOptional()
                             .map(r -> new Rows(s, r, new HashMap<>(StoredShoots.wishes(dsl, id)))));
+        }
+
+        /** Before the names of changed fields. */
+        String mark() {
+            return rig.getPosition() == FIRST_RIG ? "" : rig.getPosition() + ":";
         }
 
         Map<String, String> texts() {

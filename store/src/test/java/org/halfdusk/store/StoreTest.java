@@ -363,4 +363,40 @@ class StoreTest {
         facts.put("x", "2");
         assertEquals(Optional.of("2"), facts.get("x"));
     }
+
+    @Test
+    void aShootHasSeveralRigsEachWithItsOwnFields() {
+        long id = shoot();
+        Shoot.ShootRig second = new Shoot.ShootRig(
+                kits.add(CAMERA), kits.add(LENS), Optional.empty(), 18, Optional.empty(), Wishes.DEFAULT);
+        int number = shoots.addRig(id, second);
+        assertEquals(1, number);
+        assertEquals(second, shoots.find(id, number).orElseThrow().it().rig());
+        assertInstanceOf(
+                Shoots.Outcome.Saved.class,
+                shoots.change(id, number, Map.of(ShootField.BUDGET, new Shoots.Edit("2.6", "5"))));
+        assertEquals("2.6", shoots.fields(id).get("BUDGET"));
+        assertEquals("5", shoots.fields(id, number).get("BUDGET"));
+        assertTrue(shoots.undo(id));
+        assertEquals("2.6", shoots.fields(id, number).get("BUDGET"));
+    }
+
+    @Test
+    void aRigIsTakenOffAndComesBackAndTheFirstStays() {
+        long id = shoot();
+        Shoot.ShootRig first = shoots.find(id).orElseThrow().it().rig();
+        int number = shoots.addRig(id, first);
+        assertTrue(shoots.removeRig(id, number));
+        assertTrue(shoots.find(id, number).isEmpty());
+        assertEquals(1, shoots.rigs(id).size());
+        assertTrue(shoots.restoreRig(id, number));
+        assertEquals(2, shoots.rigs(id).size());
+        assertFalse(shoots.removeRig(id, 0));
+        long copy = shoots.duplicate(id).orElseThrow();
+        assertEquals(2, shoots.rigs(copy).size());
+        for (int i = 2; i < Shoots.MOST_RIGS; i++) {
+            shoots.addRig(id, first);
+        }
+        assertThrows(IllegalArgumentException.class, () -> shoots.addRig(id, first));
+    }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.PackLists;
@@ -57,6 +58,14 @@ public class BackupDesk {
     public Backup take() {
         List<Kept<Shoot>> all = shoots.list("");
         List<Kept<StandingRig>> standing = rigs.rigs();
+        List<Backup.Further> further = all.stream()
+                .flatMap(s -> shoots.rigs(s.id()).stream()
+                        .filter(r -> r.id() != Shoots.FIRST_RIG)
+                        .map(r -> new Backup.Further(s.id(), r.it())))
+                .toList();
+        List<Shoot.ShootRig> inShoots = Stream.concat(
+                        all.stream().map(s -> s.it().rig()), further.stream().map(Backup.Further::rig))
+                .toList();
         return new Backup(
                 Backup.FORMAT,
                 Backup.VERSION,
@@ -64,19 +73,20 @@ public class BackupDesk {
                 withUsed(places.list(), all.stream().map(s -> s.it().placeId()).toList(), places::find),
                 withUsed(
                         kits.cameras(),
-                        used(all, standing, r -> Optional.of(r.cameraId()), s -> Optional.of(s.cameraId())),
+                        used(inShoots, standing, r -> Optional.of(r.cameraId()), s -> Optional.of(s.cameraId())),
                         kits::camera),
                 withUsed(
                         kits.lenses(),
-                        used(all, standing, r -> Optional.of(r.lensId()), s -> Optional.of(s.lensId())),
+                        used(inShoots, standing, r -> Optional.of(r.lensId()), s -> Optional.of(s.lensId())),
                         kits::lens),
                 withUsed(
                         kits.converters(),
-                        used(all, standing, Shoot.ShootRig::converterId, StandingRig::converterId),
+                        used(inShoots, standing, Shoot.ShootRig::converterId, StandingRig::converterId),
                         kits::converter),
                 rigs.accessories(),
                 standing,
                 all,
+                further,
                 all.stream()
                         .map(s -> new Backup.Packed(s.id(), packing.ticked(s.id()), packing.own(s.id())))
                         .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
@@ -86,12 +96,12 @@ public class BackupDesk {
     }
 
     private static List<Long> used(
-            List<Kept<Shoot>> shoots,
+            List<Shoot.ShootRig> inShoots,
             List<Kept<StandingRig>> standing,
             Function<Shoot.ShootRig, Optional<Long>> ofShoot,
             Function<StandingRig, Optional<Long>> ofRig) {
         List<Long> ids = new ArrayList<>();
-        shoots.forEach(s -> ofShoot.apply(s.it().rig()).ifPresent(ids::add));
+        inShoots.forEach(r -> ofShoot.apply(r).ifPresent(ids::add));
         standing.forEach(r -> ofRig.apply(r.it()).ifPresent(ids::add));
         return ids;
     }
@@ -130,6 +140,13 @@ public class BackupDesk {
                 counter);
         merge(b.tracks(), tracks.list(), tracks::add, counter);
         Map<Long, Long> shoot = shoots(b, place, camera, lens, converter, counter);
+        for (Backup.Further f : b.furtherRigs()) {
+            long id = of(shoot, f.shootId());
+            Shoot.ShootRig rig = moved(f.rig(), camera, lens, converter);
+            if (shoots.rigs(id).stream().noneMatch(r -> r.it().equals(rig))) {
+                shoots.addRig(id, rig);
+            }
+        }
         b.packing().forEach(p -> pack(p, of(shoot, p.shootId())));
         if (settings.all().isEmpty()) {
             Map<String, String> own = new HashMap<>(b.settings());
@@ -208,22 +225,26 @@ public class BackupDesk {
 
     private static Shoot moved(
             Shoot s, Map<Long, Long> place, Map<Long, Long> camera, Map<Long, Long> lens, Map<Long, Long> converter) {
-        Shoot.ShootRig r = s.rig();
         return timeless(new Shoot(
                 s.subject(),
                 of(place, s.placeId()),
                 s.night(),
                 s.title(),
-                new Shoot.ShootRig(
-                        of(camera, r.cameraId()),
-                        of(lens, r.lensId()),
-                        of(converter, r.converterId()),
-                        r.focalMm(),
-                        r.framing(),
-                        r.wishes()),
+                moved(s.rig(), camera, lens, converter),
                 s.wish(),
                 s.notes(),
                 s.savedAt()));
+    }
+
+    private static Shoot.ShootRig moved(
+            Shoot.ShootRig r, Map<Long, Long> camera, Map<Long, Long> lens, Map<Long, Long> converter) {
+        return new Shoot.ShootRig(
+                of(camera, r.cameraId()),
+                of(lens, r.lensId()),
+                of(converter, r.converterId()),
+                r.focalMm(),
+                r.framing(),
+                r.wishes());
     }
 
     private static Shoot timeless(Shoot s) {
@@ -272,6 +293,12 @@ public class BackupDesk {
             has(accessory, k.it().supportId(), "tripod or mount" + of);
             has(accessory, k.it().cardId(), "card" + of);
             has(accessory, k.it().batteryId(), "battery" + of);
+        });
+        b.furtherRigs().forEach(f -> {
+            has(shoot, Optional.of(f.shootId()), "shoot of a further rig");
+            has(camera, Optional.of(f.rig().cameraId()), "camera of a further rig");
+            has(lens, Optional.of(f.rig().lensId()), "lens of a further rig");
+            has(converter, f.rig().converterId(), "converter of a further rig");
         });
         b.packing().forEach(p -> has(shoot, Optional.of(p.shootId()), "shoot of a packing list"));
     }

@@ -33,6 +33,7 @@ import org.halfdusk.web.subject.ExposeStep;
 record ExposePage(
         ExposeStep step,
         WishForm wishes,
+        int rig,
         List<Choice> rigs,
         List<Choice> cameras,
         List<Choice> lenses,
@@ -67,6 +68,7 @@ record ExposePage(
         return new ExposePage(
                 step,
                 WishForm.of(planner.of(shoot.subject()).wishFields(), shoot, errors),
+                open.rig(),
                 rigs.rigs().stream()
                         .map(r -> new Choice(Long.toString(r.id()), r.it().name(), standing(r.it(), kept)))
                         .toList(),

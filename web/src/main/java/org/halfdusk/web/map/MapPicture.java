@@ -39,11 +39,11 @@ public record MapPicture(
     /** A direction from the chosen place. */
     record Ray(String x1, String y1, String x2, String y2, String textX, String textY, String text, String kind) {}
 
-    /** A place of the user's. */
-    record Stand(long id, String name, String x, String y, boolean chosen, String textX, String anchor) {}
+    /** A place of the user's. @param text its name, empty where another stands there */
+    record Stand(long id, String name, String text, String x, String y, boolean chosen, String textX, String anchor) {}
 
     private static final int MOST_TOWNS = 40;
-    private static final double RAY = 210;
+    private static final double RAY = 150;
     private static final double NICE_BAR = 140;
 
     static MapPicture of(
@@ -222,6 +222,7 @@ public record MapPicture(
                                         && Math.abs(Double.parseDouble(s.y()) - y) < 16);
                 stands.add(new Stand(
                         k.id(),
+                        k.it().shortName(),
                         crowded ? "" : k.it().shortName(),
                         Numbers.tenths(x),
                         Numbers.tenths(y),

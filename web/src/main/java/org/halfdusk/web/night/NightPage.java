@@ -15,6 +15,7 @@ import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.WishForm;
+import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.Table;
@@ -25,6 +26,7 @@ record NightPage(
         NightStep step,
         WishForm wishes,
         WeatherPart weather,
+        List<Line> skyline,
         Table neighbours,
         List<ShootEditing.Choice> places,
         String night,
@@ -52,6 +54,7 @@ record NightPage(
                         open.plan(),
                         open.subject(),
                         open.shoot().it().placeId()),
+                SkylineLines.of(open.plan()),
                 neighbours(open, planner, subjects),
                 ShootEditing.choices(
                         places.list(), places.find(open.shoot().it().placeId()), p -> p.name(), selected),

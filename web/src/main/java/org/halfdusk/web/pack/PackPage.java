@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.halfdusk.optics.Accessory;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Packing;
@@ -25,13 +26,22 @@ record PackPage(List<Row> rows, List<Own> own, List<Caution> cautions, String an
             Plan plan,
             Packing packing,
             List<Accessory> owned,
+            List<Rig> others,
             Set<String> ticked,
             List<Kept<String>> own,
             List<String> cautions) {
         PackWords words = new PackWords(plan, packing, owned);
-        List<Row> rows = packing.items().stream()
+        List<Row> rows = new ArrayList<>(packing.items().stream()
                 .map(i -> new Row(i.name(), words.name(i), words.because(i), ticked.contains(i.name())))
-                .toList();
+                .toList());
+        for (int i = 0; i < others.size(); i++) {
+            Rig r = others.get(i);
+            rows.add(new Row(
+                    rigKey(i),
+                    r.camera().name() + " with " + r.lens().name(),
+                    "Another rig of this shoot: its own tripod, cards and batteries too.",
+                    ticked.contains(rigKey(i))));
+        }
         List<Own> mine = own.stream()
                 .map(k -> new Own(k.id(), ownKey(k.id()), k.it(), ticked.contains(ownKey(k.id()))))
                 .toList();
@@ -40,6 +50,10 @@ record PackPage(List<Row> rows, List<Own> own, List<Caution> cautions, String an
 
     PackPage refused(String text, String why) {
         return new PackPage(rows, own, cautions, answer, text, why);
+    }
+
+    static String rigKey(int i) {
+        return "rig." + (i + 2);
     }
 
     static String ownKey(long id) {

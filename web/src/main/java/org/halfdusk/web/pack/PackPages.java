@@ -4,12 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.optics.Accessory;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.PackLists;
 import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.Shoots;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -23,8 +25,10 @@ class PackPages implements StepPages {
     private final PackLists lists;
     private final Planner planner;
     private final Rigs rigs;
+    private final Shoots shoots;
 
-    PackPages(PackLists lists, Planner planner, Rigs rigs) {
+    PackPages(PackLists lists, Planner planner, Rigs rigs, Shoots shoots) {
+        this.shoots = shoots;
         this.lists = lists;
         this.planner = planner;
         this.rigs = rigs;
@@ -48,11 +52,20 @@ class PackPages implements StepPages {
                 plan,
                 packing(open),
                 owned,
+                others(open),
                 lists.ticked(id),
                 lists.own(id),
                 open.subject()
                         .night(plan, open.at(), theme, open.address("night"))
                         .cautions());
+    }
+
+    /** What else stands there: the shoot's rigs beside the one it is seen through. */
+    private List<Rig> others(ShootDesk.Open open) {
+        return shoots.rigs(open.shoot().id()).stream()
+                .filter(r -> r.id() != open.rig())
+                .map(r -> planner.rig(r.it()))
+                .toList();
     }
 
     private Packing packing(ShootDesk.Open open) {
@@ -71,7 +84,11 @@ class PackPages implements StepPages {
                 + own.stream()
                         .filter(k -> ticked.contains(PackPage.ownKey(k.id())))
                         .count();
-        int all = items.size() + own.size();
+        List<Rig> others = others(open);
+        for (int i = 0; i < others.size(); i++) {
+            packed += ticked.contains(PackPage.rigKey(i)) ? 1 : 0;
+        }
+        int all = items.size() + own.size() + others.size();
         return packed == 0 ? all + " things to take" : packed + " of " + all + " packed";
     }
 }

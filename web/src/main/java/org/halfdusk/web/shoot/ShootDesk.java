@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
@@ -42,11 +43,24 @@ public class ShootDesk {
         this.subjects = subjects;
     }
 
-    /** A shoot with all that follows from it, at a moment of its night. */
-    public record Open(Kept<Shoot> shoot, Plan plan, Subjects.Bound<?, ?> subject, Instant at) {
+    /**
+     * A shoot with all that follows from it, at a moment of its night.
+     *
+     * @param rig the number of the rig it is seen through
+     */
+    public record Open(Kept<Shoot> shoot, Plan plan, Subjects.Bound<?, ?> subject, Instant at, int rig) {
         /** Where a step of this shoot is. */
         public String address(String step) {
-            return "/shoots/" + shoot.id() + "/" + step;
+            return base() + "/" + step;
+        }
+
+        String base() {
+            return base(shoot.id(), rig);
+        }
+
+        /** Where the steps of a shoot through one of its rigs begin; people count rigs from one. */
+        static String base(long id, int rig) {
+            return "/shoots/" + id + (rig == Shoots.FIRST_RIG ? "" : "/rig" + (rig + 1));
         }
     }
 
@@ -55,7 +69,12 @@ public class ShootDesk {
      * @throws NotFound where there is no such shoot
      */
     public Open open(long id, Optional<String> at) {
-        Kept<Shoot> shoot = shoots.find(id)
+        return open(id, Shoots.FIRST_RIG, at);
+    }
+
+    /** The same with one of its rigs. */
+    public Open open(long id, int rig, Optional<String> at) {
+        Kept<Shoot> shoot = shoots.find(id, rig)
                 .orElseThrow(() -> new NotFound("There is no shoot number " + id + ", or it was deleted."));
         Plan plan = planner.plan(shoot.it());
         Interval axis = plan.night().axis();
@@ -64,7 +83,7 @@ public class ShootDesk {
                 .orElse(plan.night().bestMoment());
         Instant inside =
                 wished.isBefore(axis.start()) ? axis.start() : wished.isAfter(axis.end()) ? axis.end() : wished;
-        return new Open(shoot, plan, subjects.of(shoot.it().subject(), plan.night()), inside);
+        return new Open(shoot, plan, subjects.of(shoot.it().subject(), plan.night()), inside, rig);
     }
 
     /** An instant as it is; a time of day at its first occurrence along the axis. Nonsense counts as nothing. */
@@ -96,9 +115,11 @@ public class ShootDesk {
         planner.of(shoot.subject())
                 .wishFields()
                 .forEach(f -> was.put(f.name(), shoot.wish().text(f)));
-        was.putAll(shoots.fields(open.shoot().id()));
+        was.putAll(shoots.fields(open.shoot().id(), open.rig()));
         return new ShootPage(
                 open.shoot().id(),
+                open.base(),
+                rigs(open, step),
                 subjects.name(shoot.subject()),
                 shoot.title(),
                 plan.place().name(),
@@ -127,6 +148,21 @@ public class ShootDesk {
                 String.join("  ", caption),
                 subject.verdict(plan),
                 was);
+    }
+
+    /** The rigs of a shoot, each leading to the same step through it. */
+    private List<ShootPage.RigTab> rigs(Open open, String step) {
+        long id = open.shoot().id();
+        List<ShootPage.RigTab> tabs = new ArrayList<>();
+        for (Kept<Shoot.ShootRig> r : shoots.rigs(id)) {
+            Rig rig = planner.rig(r.it());
+            tabs.add(new ShootPage.RigTab(
+                    (int) r.id(),
+                    rig.camera().name() + ", " + Words.plain(rig.focalMm()) + " mm",
+                    Open.base(id, (int) r.id()) + "/" + step + "?at=" + open.at(),
+                    r.id() == open.rig()));
+        }
+        return tabs;
     }
 
     private static List<String> caption(Open open) {

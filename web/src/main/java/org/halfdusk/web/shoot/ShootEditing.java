@@ -59,6 +59,11 @@ public class ShootEditing {
 
     /** Form fields are named like {@link ShootField}, what the page showed before like it with {@code was.} in front. */
     public Result apply(long id, Map<String, String> form) {
+        return apply(id, Shoots.FIRST_RIG, form);
+    }
+
+    /** The same through one of the shoot's rigs. */
+    Result apply(long id, int rig, Map<String, String> form) {
         FormErrors errors = new FormErrors(form);
         Map<Field, Shoots.Edit> edits = new LinkedHashMap<>();
         for (Field field : fields(id)) {
@@ -69,11 +74,11 @@ public class ShootEditing {
                 }
             }
         }
-        checkReferences(id, edits, errors);
+        checkReferences(id, rig, edits, errors);
         if (errors.any()) {
             return new Result(errors, Optional.empty());
         }
-        Shoots.Outcome outcome = shoots.change(id, edits);
+        Shoots.Outcome outcome = shoots.change(id, rig, edits);
         if (outcome instanceof Shoots.Outcome.Unknown) {
             throw new NotFound("There is no shoot number " + id + ", or it was deleted.");
         }
@@ -98,7 +103,7 @@ public class ShootEditing {
         return Stream.concat(Stream.of(ShootField.values()), wishes.stream()).toList();
     }
 
-    private void checkReferences(long id, Map<Field, Shoots.Edit> edits, FormErrors errors) {
+    private void checkReferences(long id, int rig, Map<Field, Shoots.Edit> edits, FormErrors errors) {
         exists(edits, ShootField.PLACE, places::find, "place", errors);
         exists(edits, ShootField.CAMERA, kits::camera, "camera", errors);
         exists(edits, ShootField.LENS, kits::lens, "lens", errors);
@@ -107,7 +112,7 @@ public class ShootEditing {
         if (focal != null && !focal.value().equals(focal.was())) {
             String lensId = Optional.ofNullable(edits.get(ShootField.LENS))
                     .map(Shoots.Edit::value)
-                    .orElseGet(() -> shoots.fields(id).getOrDefault(ShootField.LENS.name(), "0"));
+                    .orElseGet(() -> shoots.fields(id, rig).getOrDefault(ShootField.LENS.name(), "0"));
             kits.lens(Long.parseLong(lensId)).map(Kept::it).ifPresent(lens -> checkFocal(focal.value(), lens, errors));
         }
     }

@@ -10,6 +10,7 @@ import org.halfdusk.web.subject.Contact;
 /**
  * What stands on every page of a shoot: its name, the seven steps with their answers, the strip, the caption.
  *
+ * @param base where the steps of the shoot, through the rig that is shown, begin
  * @param day how the first step is called
  * @param nextGoodNight only for the first step, the others have no use for it; empty where there is none
  * @param contacts of an eclipse, under the strip
@@ -18,6 +19,8 @@ import org.halfdusk.web.subject.Contact;
  */
 public record ShootPage(
         long id,
+        String base,
+        List<RigTab> rigs,
         String subject,
         String title,
         String place,
@@ -39,6 +42,9 @@ public record ShootPage(
         String captionText,
         String verdict,
         Map<String, String> was) {
+
+    /** One of the shoot's rigs. */
+    public record RigTab(int number, String name, String href, boolean current) {}
 
     /** A tab: its answer, and where it leads; no link where the step is not built yet. */
     public record Step(String key, String name, String answer, String href, boolean current) {}

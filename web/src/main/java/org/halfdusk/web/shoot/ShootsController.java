@@ -3,6 +3,7 @@ package org.halfdusk.web.shoot;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
@@ -88,11 +89,11 @@ class ShootsController {
 
     /** Takes camera, lens, focal length and converter of a standing rig; one save, so one undo. */
     @PostMapping("/shoots/{id}/rig")
-    String take(@PathVariable long id, @RequestParam long rig) {
+    String take(@PathVariable long id, @RequestParam long rig, @RequestParam(defaultValue = "0") int of) {
         StandingRig standing = rigs.rig(rig)
                 .orElseThrow(() -> new NotFound("There is no rig number " + rig + "."))
                 .it();
-        Map<String, String> now = shoots.fields(id);
+        Map<String, String> now = shoots.fields(id, of);
         if (now.isEmpty()) {
             throw unknown(id);
         }
@@ -106,8 +107,38 @@ class ShootsController {
                 .collect(Collectors.toMap(
                         Map.Entry::getKey,
                         e -> new Shoots.Edit(now.getOrDefault(e.getKey().name(), ""), e.getValue())));
-        shoots.change(id, edits);
-        return "redirect:/shoots/" + id + "/expose";
+        shoots.change(id, of, edits);
+        return "redirect:" + ShootDesk.Open.base(id, of) + "/expose";
+    }
+
+    /** One rig more: a standing one, or the one at hand once again. */
+    @PostMapping("/shoots/{id}/rigs")
+    String addRig(@PathVariable long id, @RequestParam Optional<Long> rig, @RequestParam(defaultValue = "0") int of) {
+        Shoot.ShootRig at =
+                shoots.find(id, of).orElseThrow(() -> unknown(id)).it().rig();
+        Shoot.ShootRig more = rig.map(r -> rigs.rig(r)
+                        .orElseThrow(() -> new NotFound("There is no rig number " + r + "."))
+                        .it())
+                .map(r -> new Shoot.ShootRig(
+                        r.cameraId(), r.lensId(), r.converterId(), r.focalMm(), Optional.empty(), at.wishes()))
+                .orElse(at);
+        return "redirect:" + ShootDesk.Open.base(id, shoots.addRig(id, more)) + "/expose";
+    }
+
+    @PostMapping("/shoots/{id}/rigs/{of}/remove")
+    String removeRig(@PathVariable long id, @PathVariable int of) {
+        if (!shoots.removeRig(id, of)) {
+            throw unknown(id);
+        }
+        return "redirect:/shoots/" + id + "/expose?removed=" + of;
+    }
+
+    @PostMapping("/shoots/{id}/rigs/{of}/restore")
+    String restoreRig(@PathVariable long id, @PathVariable int of) {
+        if (!shoots.restoreRig(id, of)) {
+            throw unknown(id);
+        }
+        return "redirect:" + ShootDesk.Open.base(id, of) + "/expose";
     }
 
     @PostMapping("/shoots/{id}/delete")

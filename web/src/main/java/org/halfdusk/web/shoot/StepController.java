@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Shell;
 import org.springframework.stereotype.Controller;
@@ -27,30 +28,45 @@ class StepController {
         this.steps = steps;
     }
 
-    @GetMapping("/shoots/{id}/{step:night|expose|sequence|pack}")
+    @GetMapping({
+        "/shoots/{id}/{step:night|expose|sequence|pack}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|expose|sequence|pack}"
+    })
     String show(
             @PathVariable long id,
+            @PathVariable(required = false) Optional<Integer> rig,
             @PathVariable String step,
             @RequestParam Optional<String> at,
             @ModelAttribute("frame") Shell.Frame frame,
             Model model) {
-        return render(id, of(step), at, frame, model, ShootEditing.untouched());
+        return render(id, number(rig), of(step), at, frame, model, ShootEditing.untouched());
     }
 
-    @PostMapping("/shoots/{id}/{step:night|expose|sequence|pack}")
+    @PostMapping({
+        "/shoots/{id}/{step:night|expose|sequence|pack}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|expose|sequence|pack}"
+    })
     String edit(
             @PathVariable long id,
+            @PathVariable(required = false) Optional<Integer> rig,
             @PathVariable String step,
             @RequestParam Map<String, String> form,
             @ModelAttribute("frame") Shell.Frame frame,
             Model model,
             HttpServletResponse response) {
+        int number = number(rig);
         return forms.answer(
                 id,
+                number,
                 step,
                 form,
                 response,
-                result -> render(id, of(step), Optional.ofNullable(form.get("at")), frame, model, result));
+                result -> render(id, number, of(step), Optional.ofNullable(form.get("at")), frame, model, result));
+    }
+
+    /** As people count: the first rig has no number in the address, the second is rig2. */
+    private static int number(Optional<Integer> rig) {
+        return rig.map(r -> r - 1).orElse(Shoots.FIRST_RIG);
     }
 
     private StepPages of(String step) {
@@ -61,8 +77,14 @@ class StepController {
     }
 
     private String render(
-            long id, StepPages step, Optional<String> at, Shell.Frame frame, Model model, ShootEditing.Result result) {
-        ShootDesk.Open open = desk.open(id, at);
+            long id,
+            int rig,
+            StepPages step,
+            Optional<String> at,
+            Shell.Frame frame,
+            Model model,
+            ShootEditing.Result result) {
+        ShootDesk.Open open = desk.open(id, rig, at);
         model.addAttribute("shoot", desk.page(open, step.step(), frame.theme()));
         model.addAttribute("edit", result);
         model.addAttribute("page", step.page(open, result, frame.theme()));

@@ -22,16 +22,17 @@ public class StepForms {
      */
     public String answer(
             long id,
+            int rig,
             String step,
             Map<String, String> form,
             HttpServletResponse response,
             Function<ShootEditing.Result, String> again) {
-        ShootEditing.Result result = editing.apply(id, form);
+        ShootEditing.Result result = editing.apply(id, rig, form);
         if (result.saved()) {
             // Another night or place has another best moment; everything else keeps the playhead.
             boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");
             Optional<String> at = Optional.ofNullable(form.get("at")).filter(a -> sameSky && !a.isBlank());
-            return "redirect:/shoots/" + id + "/" + step
+            return "redirect:" + ShootDesk.Open.base(id, rig) + "/" + step
                     + at.map(a -> "?at=" + a).orElse("");
         }
         response.setStatus(result.refusal().value());

@@ -440,7 +440,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     @Override
     public String sequenceAnswer(SolarEclipsePlan plan) {
         int frames = Block.frames(plan.blocks());
-        return frames == 0 ? "nothing to take" : frames + " frames, 1 rig";
+        return frames == 0 ? "nothing to take" : frames + " frames";
     }
 
     @Override

@@ -161,7 +161,7 @@ public class DemoWorld {
                 rig(camera, through.wide(), 15),
                 none.with(TrailsPlanner.CELSIUS, "4"),
                 "Stand on the southern dyke; the windmill's sails are tied.");
-        sow(
+        long totality = sow(
                 Subject.SOLAR_ECLIPSE,
                 at.light(),
                 LocalDate.of(2027, 8, 2),
@@ -169,9 +169,10 @@ public class DemoWorld {
                 rig(camera, through.tele(), 400),
                 none,
                 "Filters packed twice. The keeper opens the yard at 08:00.");
+        shoots.addRig(totality, rig(camera, through.standard(), 24));
     }
 
-    private void sow(
+    private long sow(
             Subject subject,
             long place,
             LocalDate date,
@@ -179,7 +180,7 @@ public class DemoWorld {
             Shoot.ShootRig rig,
             SubjectWish wish,
             String notes) {
-        shoots.add(new Shoot(subject, place, date, title, rig, wish, notes, DemoClock.START));
+        return shoots.add(new Shoot(subject, place, date, title, rig, wish, notes, DemoClock.START));
     }
 
     private static Shoot.ShootRig rig(long camera, long lens, double focalMm) {

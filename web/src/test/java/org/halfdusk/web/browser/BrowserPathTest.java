@@ -183,10 +183,67 @@ class BrowserPathTest {
         page.locator("#latitude").fill("97");
         page.locator("#longitude").fill("-3.1");
         button("Save").click();
-        assertThat(page.locator("#latitude-wrong")).hasText("Latitude 97 ° is outside −90 to 90 °.");
+        assertThat(page.locator("#latitude-wrong")).hasText("Latitude 97 is outside −90° to 90°.");
         assertThat(page.locator("#name")).hasValue("Cove of the Long Shadow");
         assertThat(page.locator("#latitude")).hasValue("97");
         console.removeIf(m -> m.contains("400"));
+    }
+
+    @Test
+    void theMapIsDraggedZoomedAndGivesANewPlacesPosition() {
+        go("/map?place=1");
+        var box = page.locator("[data-map]").boundingBox();
+        String before = page.locator("[data-map]").getAttribute("data-lon");
+        page.mouse().move(box.x + 300, box.y + 100);
+        page.mouse().down();
+        page.mouse().move(box.x + 200, box.y + 100);
+        page.mouse().up();
+        assertThat(page.locator("[data-map]")).not().hasAttribute("data-lon", before);
+        page.locator("[data-map]").press("+");
+        assertThat(page.locator("[data-map]")).hasAttribute("data-zoom", "15");
+        page.mouse().click(box.x + 250, box.y + 60);
+        page.locator("[data-map-new]").click();
+        assertThat(page.locator("#latitude")).hasValue(Pattern.compile("35\\.9\\d+"));
+        assertThat(page.locator("#longitude")).hasValue(Pattern.compile("-3\\.0\\d+"));
+    }
+
+    @Test
+    void aSkylineIsDrawnAndSaved() {
+        go("/places/4");
+        var strip = page.locator("[data-skyline]");
+        strip.scrollIntoViewIfNeeded();
+        var box = strip.boundingBox();
+        // South-east to south, at about 12° of the strip's 40.
+        double y = box.y + (35 - 12) / 40.0 * 120 * box.width / 720;
+        page.mouse().move(box.x + box.width * 135 / 360, y);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width * 180 / 360, y);
+        page.mouse().up();
+        button("Save").click();
+        assertThat(page.locator("h1")).hasText("Places");
+        double south = app.bean(org.halfdusk.shoot.Places.class)
+                .find(4)
+                .orElseThrow()
+                .it()
+                .skyline()
+                .at(160);
+        assertEquals(12, south, 0.6);
+    }
+
+    @Test
+    void aTickedThingStaysTickedAndTheTabSaysIt() {
+        go("/shoots/1/pack");
+        page.locator("input[name=packed]").first().check();
+        assertThat(page.locator(".step[aria-current] .answer")).hasText(Pattern.compile("1 of \\d+ packed"));
+        go("/shoots/1/pack");
+        assertThat(page.locator("input[name=packed]").first()).isChecked();
+    }
+
+    @Test
+    void searchAnswersWhileTyping() {
+        go("/search");
+        page.locator("#q").pressSequentially("watcht");
+        assertThat(page.locator("#found")).containsText("Old Watchtower, Vesper Isle");
     }
 
     @Test
@@ -309,7 +366,15 @@ class BrowserPathTest {
                 "/nights/2027-06-04?place=1&place=2",
                 "/places",
                 "/places/1",
+                "/places/1/forecast",
+                "/places/formats",
+                "/map?place=1",
+                "/shoots/7/pack",
+                "/shoots/7/rig2/expose",
+                "/settings",
+                "/search?q=light",
                 "/kit",
+                "/kit/rigs/1",
                 "/kit/cameras/1",
                 "/kit/lenses/new",
                 "/keys",
@@ -357,6 +422,8 @@ class BrowserPathTest {
                 "/shoots/new",
                 "/shoots",
                 "/places/1",
+                "/map?place=1",
+                "/shoots/7/pack",
                 "/kit/cameras/1"
             })
     void fieldStaysWithinTheRedChannel(String path) throws IOException {

@@ -114,4 +114,28 @@ class KitPagesTest {
         assertEquals(before, shoots.fields(1).get(ShootField.LENS.name()));
         assertEquals(404, app.post("/shoots/1/rig", Map.of("rig", "99")).statusCode());
     }
+
+    @Test
+    void aSecondRigHasItsOwnPagesAndIsPacked() throws Exception {
+        Shoots shoots = app.bean(Shoots.class);
+        String page = app.get("/shoots/7/rig2/expose").body();
+        assertHas(page, "Full frame 33 MP, 24 mm");
+        assertHas(page, "href=\"/shoots/7/rig2/sequence?at=");
+        assertHas(app.get("/shoots/7/pack").body(), "Full frame 33 MP with 24–70 mm f/2.8");
+        HttpResponse<String> saved = app.post(
+                "/shoots/7/rig2/expose", Map.of("was.FOCAL", shoots.fields(7, 1).get("FOCAL"), "FOCAL", "35"));
+        assertEquals(302, saved.statusCode());
+        assertTrue(saved.headers().firstValue("Location").orElseThrow().endsWith("/shoots/7/rig2/expose"));
+        assertEquals(35, shoots.find(7, 1).orElseThrow().it().rig().focalMm());
+        assertEquals(400, shoots.find(7).orElseThrow().it().rig().focalMm());
+        assertEquals(
+                302, app.post("/shoots/7/rigs", Map.of("of", "0", "rig", "1")).statusCode());
+        assertEquals(18, shoots.find(7, 2).orElseThrow().it().rig().focalMm());
+        assertEquals(302, app.post("/shoots/7/rigs/2/remove", Map.of()).statusCode());
+        assertEquals(404, app.get("/shoots/7/rig3/expose").statusCode());
+        assertHas(app.get("/shoots/7/expose?removed=2").body(), "The rig was taken off.");
+        assertEquals(302, app.post("/shoots/7/rigs/2/restore", Map.of()).statusCode());
+        assertEquals(200, app.get("/shoots/7/rig3/night").statusCode());
+        assertEquals(404, app.post("/shoots/7/rigs/0/remove", Map.of()).statusCode());
+    }
 }
