@@ -15,6 +15,8 @@ public enum ShootField implements Field {
     LENS(text -> Long.toString(number("lens", text))),
     CONVERTER(text -> text.isBlank() ? "" : Long.toString(number("converter", text))),
     FOCAL(text -> FieldText.decimal("focal length", text, 1, 5000, "mm")),
+    /** Azimuth, altitude and roll; empty where the subject aims. */
+    AIM(ShootField::aim),
     BUDGET(text -> FieldText.decimal("trail budget", text, 0.3, 50, "px")),
     ISO_SCHOOL(ShootField::school),
     SHUTTER(text -> text.isBlank() ? "" : FieldText.decimal("shutter time", text, 1.0 / 64_000, 3600, "s")),
@@ -65,6 +67,19 @@ public enum ShootField implements Field {
             throw new IllegalArgumentException(
                     "night \u201c" + text + "\u201d is not a date; write it as 2027-06-04", e);
         }
+    }
+
+    private static String aim(String text) {
+        if (text.isBlank()) {
+            return "";
+        }
+        String[] parts = text.trim().split("\\s+");
+        if (parts.length != 3) {
+            throw new IllegalArgumentException("aim “" + text + "” is not azimuth, altitude and roll");
+        }
+        return FieldText.decimal("azimuth", parts[0], 0, 360, "°") + " "
+                + FieldText.decimal("altitude", parts[1], -30, 90, "°") + " "
+                + FieldText.decimal("roll", parts[2], -180, 180, "°");
     }
 
     private static String school(String text) {

@@ -1,7 +1,10 @@
 package org.halfdusk.sky;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
@@ -185,6 +188,25 @@ public final class Sky {
         return stars.stream()
                 .map(s -> horizon(turned(frame.apparent(s), sidereal, false)))
                 .toList();
+    }
+
+    /** The middle of the Milky Way: unit directions as north, east, up along the galactic equator, from its centre on. */
+    public List<Vector> galacticEquator(Instant instant, int points) {
+        Vector still = new Vector(0, 0, 0);
+        List<Star> along = new ArrayList<>();
+        for (int i = 0; i <= points; i++) {
+            Vector galactic = Vector.ofSpherical(2 * Math.PI * i / points, 0, 1);
+            Vector j2000 = Galaxy.fromEquatorJ2000().inverse().apply(galactic);
+            along.add(new Star(0, "", "", "", 0, 0, j2000, still, 0));
+        }
+        return stars(along, instant);
+    }
+
+    /** The celestial pole above the horizon: the southern one from the southern hemisphere. Airless. */
+    public HorizontalPosition pole() {
+        double latitude = observer.latitudeDegrees();
+        return new HorizontalPosition(
+                Altitude.ofDegrees(Math.abs(latitude)), Azimuth.ofDegrees(latitude < 0 ? 180 : 0), 1);
     }
 
     /** How the Moon's disc is turned, seen from here. */

@@ -3,21 +3,23 @@ package org.halfdusk.store;
 import static org.halfdusk.store.jooq.Tables.SETTING;
 
 import java.util.Map;
+import org.halfdusk.shoot.KeptSettings;
 import org.jooq.DSLContext;
 
 /** Settings in the file, by name. */
-public final class StoredSettings {
+public final class StoredSettings implements KeptSettings {
     private final DSLContext dsl;
 
     public StoredSettings(Database database) {
         this.dsl = database.dsl();
     }
 
+    @Override
     public Map<String, String> all() {
         return dsl.selectFrom(SETTING).fetchMap(SETTING.NAME, SETTING.VALUE);
     }
 
-    /** All at once; names that are not among them are forgotten. */
+    @Override
     public void replace(Map<String, String> values) {
         dsl.transaction(tx -> {
             tx.dsl().deleteFrom(SETTING).execute();

@@ -398,6 +398,10 @@ public final class StoredShoots implements Shoots {
                 case LENS -> rig.getLensId();
                 case CONVERTER -> rig.getConverterId();
                 case FOCAL -> rig.getFocalMm();
+                case AIM ->
+                    rig.getAimAzimuth() == null
+                            ? ""
+                            : rig.getAimAzimuth() + " " + rig.getAimAltitude() + " " + rig.getRoll();
                 case BUDGET -> rig.getBudgetPx();
                 case ISO_SCHOOL -> rig.getIsoSchool();
                 case SHUTTER -> rig.getPinnedS();
@@ -429,12 +433,21 @@ public final class StoredShoots implements Shoots {
                 case LENS -> rig.setLensId(Long.valueOf(text));
                 case CONVERTER -> rig.setConverterId(text.isEmpty() ? null : Long.valueOf(text));
                 case FOCAL -> rig.setFocalMm(Double.valueOf(text));
+                case AIM -> aim(text);
                 case BUDGET -> rig.setBudgetPx(Double.valueOf(text));
                 case ISO_SCHOOL -> rig.setIsoSchool(text);
                 case SHUTTER -> rig.setPinnedS(text.isEmpty() ? null : Double.valueOf(text));
                 case APERTURE -> rig.setPinnedAperture(text.isEmpty() ? null : Double.valueOf(text));
                 case ISO -> rig.setPinnedIso(text.isEmpty() ? null : Long.valueOf(text));
             }
+        }
+
+        private void aim(String text) {
+            String[] parts = text.split(" ");
+            boolean none = text.isEmpty();
+            rig.setAimAzimuth(none ? null : Double.valueOf(parts[0]));
+            rig.setAimAltitude(none ? null : Double.valueOf(parts[1]));
+            rig.setRoll(none ? null : Double.valueOf(parts[2]));
         }
 
         void save(DSLContext tx, String at) {

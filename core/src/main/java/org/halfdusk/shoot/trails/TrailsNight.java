@@ -6,8 +6,6 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.angle.Altitude;
-import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.LightWindows;
 import org.halfdusk.light.SkyLight;
@@ -45,9 +43,7 @@ public record TrailsNight(
 
     /** The celestial pole above the horizon: the southern one from the southern hemisphere. Airless. */
     public HorizontalPosition pole() {
-        double latitude = sky().observer().latitudeDegrees();
-        return new HorizontalPosition(
-                Altitude.ofDegrees(Math.abs(latitude)), Azimuth.ofDegrees(latitude < 0 ? 180 : 0), 1);
+        return sky().pole();
     }
 
     /** When the shutter is to work: from the window's beginning for the wished length, or for what there is of it. */

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.PackLists;
 import org.halfdusk.shoot.Places;
@@ -20,7 +21,6 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.shoot.Tracks;
-import org.halfdusk.store.StoredSettings;
 import org.springframework.stereotype.Component;
 
 /** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */
@@ -32,7 +32,7 @@ public class BackupDesk {
     private final Shoots shoots;
     private final PackLists packing;
     private final Tracks tracks;
-    private final StoredSettings settings;
+    private final KeptSettings settings;
     private final Clock clock;
 
     BackupDesk(
@@ -42,7 +42,7 @@ public class BackupDesk {
             Shoots shoots,
             PackLists packing,
             Tracks tracks,
-            StoredSettings settings,
+            KeptSettings settings,
             Clock clock) {
         this.places = places;
         this.kits = kits;

@@ -7,6 +7,7 @@ import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.shoot.Forecasts;
+import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.PackLists;
 import org.halfdusk.shoot.Places;
@@ -99,7 +100,7 @@ class Composition {
     }
 
     @Bean
-    StoredSettings storedSettings(Database database) {
+    KeptSettings keptSettings(Database database) {
         return new StoredSettings(database);
     }
 

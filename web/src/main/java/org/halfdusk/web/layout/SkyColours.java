@@ -13,6 +13,17 @@ public final class SkyColours {
         return hex(rgb(sunAltitude, moonlight));
     }
 
+    /** Star colours as a camera keeps them: blue-white, white, gold, orange, by B − V. */
+    public static String star(double bv) {
+        if (bv < 0.05) {
+            return "#a9c4ff";
+        }
+        if (bv < 0.6) {
+            return "#e8ecf6";
+        }
+        return bv < 1.1 ? "#f3ddb8" : "#f0c090";
+    }
+
     /** The same as 0xrrggbb. */
     public static int rgb(double sunAltitude, double moonlight) {
         double dark = Math.max(0, Math.min(1, (-6 - sunAltitude) / 8));

@@ -5,8 +5,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Preferences;
-import org.halfdusk.store.StoredSettings;
 import org.halfdusk.web.layout.Units;
 import org.halfdusk.web.layout.Words;
 import org.springframework.stereotype.Component;
@@ -14,10 +14,10 @@ import org.springframework.stereotype.Component;
 /** The settings as they stand, kept in the file; a change is used everywhere at once. */
 @Component
 public class Settings implements Supplier<Preferences> {
-    private final StoredSettings stored;
+    private final KeptSettings stored;
     private volatile Preferences preferences;
 
-    Settings(StoredSettings stored) {
+    Settings(KeptSettings stored) {
         this.stored = stored;
         this.preferences = use(stored.all());
     }

@@ -188,7 +188,7 @@ public class ShootDesk {
         String day = subjects.dayName(open.shoot().it().subject());
         return List.of(
                 step("night", day, subject.words().answer(), open.address("night") + query, current),
-                step("frame", "Frame", "will draw the view", "", current),
+                step("frame", "Frame", answers.of(open, "frame"), open.address("frame") + query, current),
                 step("expose", "Expose", subject.exposeAnswer(plan), open.address("expose") + query, current),
                 step("sequence", "Sequence", subject.sequenceAnswer(plan), open.address("sequence") + query, current),
                 step("pack", "Pack", answers.of(open, "pack"), open.address("pack") + query, current),

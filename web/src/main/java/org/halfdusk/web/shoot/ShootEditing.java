@@ -155,6 +155,7 @@ public class ShootEditing {
             case LENS -> "lens";
             case CONVERTER -> "converter";
             case FOCAL -> "focal length";
+            case AIM -> "aim";
             case BUDGET -> "trail budget";
             case ISO_SCHOOL -> "sky placement";
             case SHUTTER -> "shutter time";
@@ -181,6 +182,7 @@ public class ShootEditing {
             case CONVERTER ->
                 kits.converter(Long.parseLong(value)).map(c -> c.it().name()).orElse(value);
             case FOCAL -> value + " mm";
+            case AIM -> value.replace(" ", "° ") + "°";
             case BUDGET -> value + " px";
             case SHUTTER -> value + " s";
             case APERTURE -> "f/" + value;

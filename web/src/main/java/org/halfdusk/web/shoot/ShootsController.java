@@ -163,7 +163,7 @@ class ShootsController {
             throw unknown(id);
         }
         shoots.undo(id);
-        String safe = List.of("expose", "sequence", "pack", "list").contains(step) ? step : "night";
+        String safe = List.of("frame", "expose", "sequence", "pack", "list").contains(step) ? step : "night";
         return safe.equals("list") ? "redirect:/shoots" : "redirect:/shoots/" + id + "/" + safe;
     }
 

@@ -29,8 +29,8 @@ class StepController {
     }
 
     @GetMapping({
-        "/shoots/{id}/{step:night|expose|sequence|pack}",
-        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|expose|sequence|pack}"
+        "/shoots/{id}/{step:night|frame|expose|sequence|pack}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack}"
     })
     String show(
             @PathVariable long id,
@@ -43,8 +43,8 @@ class StepController {
     }
 
     @PostMapping({
-        "/shoots/{id}/{step:night|expose|sequence|pack}",
-        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|expose|sequence|pack}"
+        "/shoots/{id}/{step:night|frame|expose|sequence|pack}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack}"
     })
     String edit(
             @PathVariable long id,
@@ -59,7 +59,7 @@ class StepController {
                 id,
                 number,
                 step,
-                form,
+                of(step).fields(form),
                 response,
                 result -> render(id, number, of(step), Optional.ofNullable(form.get("at")), frame, model, result));
     }

@@ -1,5 +1,6 @@
 package org.halfdusk.web.shoot;
 
+import java.util.Map;
 import org.halfdusk.web.layout.Theme;
 
 /** One step of a shoot: its name in the address, and its page. Each step's folder has one. */
@@ -10,6 +11,11 @@ public interface StepPages {
     /** In a few words on the step's tab; empty where the subject's own words stand there. */
     default String answer(ShootDesk.Open open) {
         return "";
+    }
+
+    /** A form of this step as the fields of a shoot. */
+    default Map<String, String> fields(Map<String, String> form) {
+        return form;
     }
 
     /** What the template shows, with what was wrong in a form. */

@@ -10,6 +10,7 @@ import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Scene;
+import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 
@@ -85,19 +86,8 @@ public record ArcsPicture(
         double bright = Math.max(0.12, Math.min(1, (FAINTEST + 0.8 - a.magnitude()) / 4));
         return new Arc(
                 path.toString(),
-                theme.colour(colour(a.colour())),
+                theme.colour(SkyColours.star(a.colour())),
                 Numbers.tenths(0.7 + 1.5 * bright),
                 Words.plain(0.25 + 0.7 * bright));
-    }
-
-    /** Star colours as a camera keeps them: blue-white, white, gold, orange. */
-    private static String colour(double bv) {
-        if (bv < 0.05) {
-            return "#a9c4ff";
-        }
-        if (bv < 0.6) {
-            return "#e8ecf6";
-        }
-        return bv < 1.1 ? "#f3ddb8" : "#f0c090";
     }
 }

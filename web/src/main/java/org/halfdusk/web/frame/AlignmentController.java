@@ -1,0 +1,126 @@
+package org.halfdusk.web.frame;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.shoot.Alignments;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.Table;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Nights of a year on which a body stands over an object of a shoot's place. */
+@Controller
+class AlignmentController {
+    private static final int YEAR = 365;
+
+    private final ShootDesk desk;
+    private final Planner planner;
+
+    AlignmentController(ShootDesk desk, Planner planner) {
+        this.desk = desk;
+        this.planner = planner;
+    }
+
+    @GetMapping("/shoots/{id}/alignments")
+    String season(
+            @PathVariable long id, @RequestParam Map<String, String> asked, Model model, HttpServletResponse response) {
+        ShootDesk.Open open = desk.open(id, Optional.empty());
+        Shoot shoot = open.shoot().it();
+        List<ForegroundObject> objects = open.plan().place().objects();
+        model.addAttribute("title", shoot.title());
+        model.addAttribute("place", open.plan().place().name());
+        model.addAttribute("back", open.address("frame"));
+        model.addAttribute(
+                "objects", objects.stream().map(ForegroundObject::name).toList());
+        Optional<Alignments.Wish> usual = Alignments.usual(shoot.subject(), objects);
+        if (usual.isEmpty()) {
+            model.addAttribute("none", true);
+            return "frame/alignments";
+        }
+        Map<String, String> typed = typed(asked, usual.get());
+        FormErrors errors = new FormErrors(typed);
+        model.addAttribute("none", false);
+        model.addAttribute("typed", typed);
+        model.addAttribute("errors", errors);
+        Alignments.Wish wish = read(errors, objects);
+        LocalDate from = shoot.night().withDayOfYear(1);
+        if (wish == null) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            model.addAttribute("found", null);
+            return "frame/alignments";
+        }
+        List<Alignments.Match> found =
+                Alignments.search(planner.site(open.plan().place()), wish, from, YEAR);
+        model.addAttribute("answer", answer(found, from));
+        model.addAttribute("found", table(found, open.plan().place().zone(), shoot));
+        return "frame/alignments";
+    }
+
+    private static Map<String, String> typed(Map<String, String> asked, Alignments.Wish usual) {
+        Map<String, String> typed = new HashMap<>(Map.of(
+                "body", usual.body().name(),
+                "object", "0",
+                "sideways", Words.plain(usual.sidewaysDegrees()),
+                "over", Words.plain(usual.mostOverDegrees()),
+                "light", usual.light().name()));
+        typed.putAll(asked);
+        return typed;
+    }
+
+    private static Alignments.@Nullable Wish read(FormErrors e, List<ForegroundObject> objects) {
+        double sideways = e.number("sideways", "tolerance to the side", Alignments.LEAST_TOLERANCE, 45, "°");
+        double over = e.number("over", "height over the top", 0.1, 90, "°");
+        int object = e.whole("object", "object", 0, objects.size() - 1, "");
+        Body body = switch (e.text("body")) {
+            case "SUN" -> Body.SUN;
+            case "MOON" -> Body.MOON;
+            default -> Body.GALACTIC_CENTRE;
+        };
+        Alignments.Light light = switch (e.text("light")) {
+            case "DARK" -> Alignments.Light.DARK;
+            case "DUSK" -> Alignments.Light.DUSK;
+            default -> Alignments.Light.ANY;
+        };
+        return e.any()
+                ? null
+                : e.check("sideways", () -> new Alignments.Wish(body, objects.get(object), sideways, over, light));
+    }
+
+    private static String answer(List<Alignments.Match> found, LocalDate from) {
+        long nights = found.stream().map(Alignments.Match::night).distinct().count();
+        return nights == 0
+                ? "On no night of " + from.getYear()
+                        + ". Allow more to the side or over the top, another light, or another object."
+                : nights + (nights == 1 ? " night of " : " nights of ") + from.getYear() + ", the first "
+                        + Words.day(found.get(0).night()) + ".";
+    }
+
+    private static Table table(List<Alignments.Match> found, ZoneId zone, Shoot shoot) {
+        List<Table.Row> rows = found.stream()
+                .map(m -> Table.Row.of(
+                                m.night().equals(shoot.night()),
+                                Words.shortDate(m.night()),
+                                Words.span(m.span(), zone),
+                                Words.clock(m.closest().at(), zone),
+                                Words.degrees(m.overDegrees()))
+                        .to("/nights/" + m.night() + "?subject=" + shoot.subject() + "&place=" + shoot.placeId()))
+                .toList();
+        return Table.of("Nights", "", rows, "night", "from, to", "nearest#", "over the top#");
+    }
+}

@@ -1,0 +1,54 @@
+package org.halfdusk.web.frame;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.halfdusk.shoot.Alignments;
+import org.halfdusk.shoot.Planner;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.StepPages;
+import org.springframework.stereotype.Component;
+
+/** The Frame step of a shoot. */
+@Component
+record FramePages(Planner planner) implements StepPages {
+    @Override
+    public String step() {
+        return "frame";
+    }
+
+    @Override
+    public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
+        List<Alignments.Match> tonight = Alignments.usual(
+                        open.shoot().it().subject(), open.plan().place().objects())
+                .map(w -> Alignments.search(
+                        planner.site(open.plan().place()),
+                        w,
+                        open.plan().night().date(),
+                        1))
+                .orElse(List.of());
+        return FramePage.of(open, FramePicture.of(open.plan(), open.at(), theme), result.errors(), tonight);
+    }
+
+    /** Azimuth, altitude and roll are typed apart and kept together. */
+    @Override
+    public Map<String, String> fields(Map<String, String> form) {
+        if (!form.containsKey("azimuth")) {
+            return form;
+        }
+        Map<String, String> fields = new HashMap<>(form);
+        String altitude = form.getOrDefault("altitude", "").trim();
+        fields.put(
+                "AIM", form.getOrDefault("azimuth", "").trim() + " " + altitude + " " + form.getOrDefault("roll", "0"));
+        return fields;
+    }
+
+    @Override
+    public String answer(ShootDesk.Open open) {
+        return "aim " + Words.azimuth(open.plan().framing().azimuth().degrees()) + ", "
+                + Words.wholeDegrees(open.plan().framing().altitude().degrees()) + " up";
+    }
+}

@@ -1,0 +1,259 @@
+package org.halfdusk.web.frame;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Star;
+import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.MoonDisc;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.DiscDrawing;
+import org.halfdusk.web.layout.Ground;
+import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.Scene;
+import org.halfdusk.web.layout.SkyColours;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+
+/**
+ * The frame at one moment: stars, the Milky Way's middle line, the moon, the way of the subject's body, land and objects to
+ * scale, with rulers. Outside the sensor it goes on, dimmed.
+ *
+ * @param stars circles, ready as SVG: some hundred cost a template engine more than all the astronomy
+ * @param outside everything but the frame, a path
+ */
+record FramePicture(
+        String viewBox,
+        String low,
+        String high,
+        Scene.Box frame,
+        String outside,
+        String stars,
+        List<String> rulers,
+        List<Mark> rulerTexts,
+        String band,
+        String way,
+        List<Mark> hours,
+        Optional<Mark> body,
+        Optional<Mark> pole,
+        Optional<DiscDrawing> moon,
+        Ground ground,
+        String caption,
+        String words) {
+    /** Something written at a place. */
+    record Mark(String x, String y, String text) {}
+
+    private static final double FAINTEST = 5.5;
+    private static final int BAND_POINTS = 120;
+    private static final double RULER_DEGREES = 10;
+    private static final double NARROW_RULER_DEGREES = 2;
+    private static final double NARROW_FIELD_DEGREES = 20;
+    private static final Duration STEP = Duration.ofMinutes(6);
+
+    static FramePicture of(Plan plan, Instant at, Theme theme) {
+        Scene scene = Scene.of(
+                new Projection(plan.framing(), plan.rig().focalMm()),
+                plan.rig().camera().sensor());
+        Drawing d = new Drawing(scene, plan.night().sky(), plan.night().zone(), at);
+        double sun = plan.night().sky().at(Body.SUN, at).altitude().degrees();
+        Body followed = plan.night().followed().orElse(Body.GALACTIC_CENTRE);
+        double ruler = plan.rig().longFieldDegrees() < NARROW_FIELD_DEGREES ? NARROW_RULER_DEGREES : RULER_DEGREES;
+        String aim = Words.degrees(plan.framing().azimuth().degrees()) + ", "
+                + Words.degrees(plan.framing().altitude().degrees()) + " up";
+        Scene.Box frame = scene.frame();
+        return new FramePicture(
+                scene.viewBox(),
+                theme.colour(SkyColours.of(sun, 0)),
+                theme.colour(SkyColours.of(sun - 4, 0)),
+                frame,
+                "M0 0H" + Scene.WIDTH + "V" + Scene.HEIGHT + "H0ZM" + frame.x() + " " + frame.y() + "v" + frame.height()
+                        + "h" + frame.width() + "v-" + frame.height() + "z",
+                sun < 0 ? d.stars(sun, theme) : "",
+                d.rulers(ruler),
+                d.rulerTexts(ruler),
+                sun < -10 ? d.band() : "",
+                d.way(followed, plan.night().axis()),
+                d.hours(followed, plan.night().axis()),
+                d.mark(plan.night().sky().at(followed, at), name(followed)),
+                d.mark(plan.night().sky().pole(), "pole"),
+                d.moon(),
+                Ground.of(scene, plan.place()),
+                Words.degrees(plan.rig().longFieldDegrees()) + " × "
+                        + Words.degrees(plan.rig().shortFieldDegrees()) + " of sky, "
+                        + (plan.framing().upright() ? "upright" : "level") + ", aimed at " + aim + ", at "
+                        + Words.clock(at, plan.night().zone())
+                        + ". Stars to magnitude " + Words.plain(FAINTEST)
+                        + "; the dashed line is the middle of the Milky Way, the dotted one the way of "
+                        + name(followed) + " with its hours.",
+                "The frame aimed at " + aim + ": the list beside it says what stands in it.");
+    }
+
+    static String name(Body body) {
+        return switch (body) {
+            case SUN -> "the sun";
+            case MOON -> "the moon";
+            default -> "the core";
+        };
+    }
+
+    /** From the sky to the drawing at one moment. */
+    private record Drawing(Scene scene, Sky sky, ZoneId zone, Instant at) {
+        private Optional<Projection.Point> seen(HorizontalPosition p) {
+            return scene.projection().of(p.apparent().direction()).filter(scene::holds);
+        }
+
+        String stars(double sun, Theme theme) {
+            // Twilight hides the faint ones: half a magnitude a degree above the nautical 12°, a working figure.
+            double faintest = FAINTEST - Math.max(0, sun + 12) / 2;
+            List<Star> stars = StarCatalogue.instance().stars().stream()
+                    .takeWhile(s -> s.magnitude() <= faintest)
+                    .toList();
+            List<Vector> directions = sky.stars(stars, at);
+            StringBuilder svg = new StringBuilder();
+            for (int i = 0; i < stars.size(); i++) {
+                if (directions.get(i).z() <= 0) {
+                    continue;
+                }
+                Star star = stars.get(i);
+                scene.projection()
+                        .of(directions.get(i))
+                        .filter(scene::holds)
+                        .ifPresent(p -> svg.append(circle(star, p, theme)));
+            }
+            return svg.toString();
+        }
+
+        private String circle(Star s, Projection.Point p, Theme theme) {
+            double bright = Math.max(0.1, Math.min(1, (FAINTEST + 1 - s.magnitude()) / 6));
+            return "<circle cx=\"" + Numbers.tenths(scene.x(p.x())) + "\" cy=\"" + Numbers.tenths(scene.y(p.y()))
+                    + "\" r=\"" + Numbers.tenths(0.5 + 2 * bright) + "\" fill=\""
+                    + theme.colour(SkyColours.star(s.colour())) + "\" fill-opacity=\""
+                    + Words.plain(0.3 + 0.7 * bright) + "\"/>";
+        }
+
+        /** The galactic equator, above the horizon. */
+        String band() {
+            List<Optional<Projection.Point>> line = sky.galacticEquator(at, BAND_POINTS).stream()
+                    .map(v -> v.z() > 0 ? scene.projection().of(v) : Optional.<Projection.Point>empty())
+                    .toList();
+            return path(line);
+        }
+
+        /** Joined where neighbours are both in the picture or next to it. */
+        private String path(List<Optional<Projection.Point>> points) {
+            StringBuilder path = new StringBuilder();
+            boolean drawing = false;
+            for (Optional<Projection.Point> p : points) {
+                boolean near = p.filter(q ->
+                                Math.abs(q.x()) < 3 * scene.halfWidthMm() && Math.abs(q.y()) < 3 * scene.halfHeightMm())
+                        .isPresent();
+                if (near) {
+                    path.append(drawing ? 'L' : 'M').append(scene.point(p.orElseThrow()));
+                }
+                drawing = near;
+            }
+            return path.toString();
+        }
+
+        String way(Body body, Interval night) {
+            List<Optional<Projection.Point>> points = new ArrayList<>();
+            for (Instant t = night.start(); t.isBefore(night.end()); t = t.plus(STEP)) {
+                HorizontalPosition p = sky.at(body, t);
+                points.add(
+                        p.altitude().degrees() > -0.5
+                                ? scene.projection().of(p.apparent().direction())
+                                : Optional.empty());
+            }
+            return path(points);
+        }
+
+        List<Mark> hours(Body body, Interval night) {
+            List<Mark> hours = new ArrayList<>();
+            Instant first = night.start().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.HOURS);
+            for (Instant t = first; t.isBefore(night.end()); t = t.plus(1, ChronoUnit.HOURS)) {
+                HorizontalPosition p = sky.at(body, t);
+                if (p.altitude().degrees() > 0) {
+                    mark(p, Words.clock(t, zone)).ifPresent(hours::add);
+                }
+            }
+            return hours;
+        }
+
+        Optional<Mark> mark(HorizontalPosition p, String text) {
+            return p.altitude().degrees() < 0
+                    ? Optional.empty()
+                    : seen(p).map(q -> new Mark(Numbers.tenths(scene.x(q.x())), Numbers.tenths(scene.y(q.y())), text));
+        }
+
+        Optional<DiscDrawing> moon() {
+            HorizontalPosition p = sky.at(Body.MOON, at);
+            if (p.altitude().degrees() < -0.5) {
+                return Optional.empty();
+            }
+            MoonDisc disc = MoonDisc.at(sky, at);
+            return seen(p).map(q -> DiscDrawing.of(
+                    scene.x(q.x()),
+                    scene.y(q.y()),
+                    Math.max(2, scene.across(disc.diameterDegrees()) / 2),
+                    disc.illuminatedFraction(),
+                    disc.limbFromZenithDegrees()));
+        }
+
+        List<String> rulers(double step) {
+            List<String> lines = new ArrayList<>();
+            for (double altitude = 0; altitude < 90; altitude += step) {
+                List<Optional<Projection.Point>> points = new ArrayList<>();
+                for (double turn = -80; turn <= 80; turn += 1) {
+                    points.add(scene.of(azimuth(turn), altitude));
+                }
+                lines.add(path(points));
+            }
+            return lines.stream().filter(l -> !l.isEmpty()).toList();
+        }
+
+        private Azimuth azimuth(double turn) {
+            return Azimuth.ofDegrees(scene.projection().framing().azimuth().degrees() + turn);
+        }
+
+        /** Altitudes along the left edge of the frame, azimuths along its foot. */
+        List<Mark> rulerTexts(double step) {
+            List<Mark> texts = new ArrayList<>();
+            Projection.Point reach = scene.reach();
+            HorizontalPosition foot = scene.projection().direction(new Projection.Point(0, -reach.y() * 0.97));
+            for (double a = 0; a < 360; a += step) {
+                scene.of(Azimuth.ofDegrees(a), foot.altitude().degrees())
+                        .filter(p -> Math.abs(p.x()) < scene.halfWidthMm() * 0.97)
+                        .ifPresent(p -> texts.add(new Mark(
+                                Numbers.tenths(scene.x(p.x())), Numbers.tenths(Scene.HEIGHT - 6), text(p, step))));
+            }
+            double left = -scene.reach().x() * 0.98;
+            for (double a = 0; a < 90; a += step) {
+                double altitude = a;
+                HorizontalPosition edge = scene.projection().direction(new Projection.Point(left, 0));
+                scene.of(edge.azimuth(), altitude)
+                        .filter(p -> Math.abs(p.y()) < scene.reach().y() * 0.95)
+                        .ifPresent(p -> texts.add(new Mark(
+                                Numbers.tenths(scene.x(left) + 18),
+                                Numbers.tenths(scene.y(p.y()) - 4),
+                                Words.plain(altitude) + "°")));
+            }
+            return texts;
+        }
+
+        private String text(Projection.Point p, double step) {
+            double azimuth = scene.projection().direction(p).azimuth().degrees();
+            return Words.azimuth(Math.rint(azimuth / step) * step);
+        }
+    }
+}
