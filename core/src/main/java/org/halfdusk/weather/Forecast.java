@@ -54,6 +54,10 @@ public record Forecast(String source, boolean simulated, Instant issued, List<We
 
     /** What is known of a time, in order. */
     public List<Part> parts(Interval time) {
+        if (!time.end().isAfter(hours.get(0).at())
+                || !time.start().isBefore(hours.get(hours.size() - 1).at().plus(HOUR))) {
+            return List.of();
+        }
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < hours.size(); i++) {
             WeatherHour hour = hours.get(i);

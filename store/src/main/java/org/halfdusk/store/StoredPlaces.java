@@ -10,6 +10,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
@@ -30,6 +31,11 @@ public final class StoredPlaces implements Places {
     private final DSLContext dsl;
     private final Clock clock;
 
+    /** The list as it was last read: pages ask for it several times, and skylines make it long. Writing forgets it. */
+    private @Nullable List<Kept<Place>> listed;
+
+    private long writes;
+
     public StoredPlaces(Database database, Clock clock) {
         this.dsl = database.dsl();
         this.clock = clock;
@@ -37,6 +43,26 @@ public final class StoredPlaces implements Places {
 
     @Override
     public List<Kept<Place>> list() {
+        List<Kept<Place>> known;
+        long before;
+        synchronized (this) {
+            known = listed;
+            before = writes;
+        }
+        if (known != null) {
+            return known;
+        }
+        List<Kept<Place>> fresh = List.copyOf(read());
+        synchronized (this) {
+            // What was written while it was read may be missing from it.
+            if (writes == before) {
+                listed = fresh;
+            }
+        }
+        return fresh;
+    }
+
+    private List<Kept<Place>> read() {
         Map<Long, Result<ForegroundObjectRecord>> objects = dsl.selectFrom(FOREGROUND_OBJECT)
                 .orderBy(FOREGROUND_OBJECT.PLACE_ID, FOREGROUND_OBJECT.POSITION)
                 .fetchGroups(FOREGROUND_OBJECT.PLACE_ID);
@@ -54,6 +80,10 @@ public final class StoredPlaces implements Places {
 
     @Override
     public Optional<Kept<Place>> find(long id) {
+        return list().stream().filter(p -> p.id() == id).findFirst().or(() -> stored(id));
+    }
+
+    private Optional<Kept<Place>> stored(long id) {
         return dsl.selectFrom(PLACE)
                 .where(PLACE.ID.eq(id))
                 .fetchOptional()
@@ -70,19 +100,19 @@ public final class StoredPlaces implements Places {
 
     @Override
     public long add(Place place) {
-        return dsl.transactionResult(tx -> {
+        return written(() -> dsl.transactionResult(tx -> {
             PlaceRecord r = tx.dsl().newRecord(PLACE);
             fill(r, place);
             r.insert();
             addObjects(tx.dsl(), r.getId(), place.objects());
             addSkyline(tx.dsl(), r.getId(), place.skyline());
             return r.getId();
-        });
+        }));
     }
 
     @Override
     public boolean update(long id, Place place) {
-        return dsl.transactionResult(tx -> {
+        return written(() -> dsl.transactionResult(tx -> {
             PlaceRecord r = tx.dsl().fetchOne(PLACE, PLACE.ID.eq(id));
             if (r == null) {
                 return false;
@@ -100,7 +130,7 @@ public final class StoredPlaces implements Places {
                     .execute();
             addSkyline(tx.dsl(), id, place.skyline());
             return true;
-        });
+        }));
     }
 
     @Override
@@ -114,20 +144,32 @@ public final class StoredPlaces implements Places {
 
     @Override
     public boolean delete(long id) {
-        return dsl.update(PLACE)
+        return written(() -> dsl.update(PLACE)
                         .set(PLACE.DELETED_AT, clock.instant().toString())
                         .where(PLACE.ID.eq(id), PLACE.DELETED_AT.isNull())
                         .execute()
-                == 1;
+                == 1);
     }
 
     @Override
     public boolean restore(long id) {
-        return dsl.update(PLACE)
+        return written(() -> dsl.update(PLACE)
                         .setNull(PLACE.DELETED_AT)
                         .where(PLACE.ID.eq(id), PLACE.DELETED_AT.isNotNull())
                         .execute()
-                == 1;
+                == 1);
+    }
+
+    /** Forgets the list once a write is through, and also where it failed. */
+    private <T> T written(Supplier<T> write) {
+        try {
+            return write.get();
+        } finally {
+            synchronized (this) {
+                writes++;
+                listed = null;
+            }
+        }
     }
 
     private static void fill(PlaceRecord r, Place place) {
