@@ -108,7 +108,8 @@ public record LunarEclipseNight(
 
     private Contact contact(Name name, Instant at) {
         HorizontalPosition moon = sky().at(Body.MOON, at);
-        boolean clear = up.isEmpty() ? false : up.stream().anyMatch(u -> u.contains(at));
+        // A contact may lie before this noon or after the next, where the spans of the night do not reach.
+        boolean clear = !night.interval().contains(at) || up.stream().anyMatch(u -> u.contains(at));
         return new Contact(name, at, moon, moon.altitude().degrees() > -0.5 && clear);
     }
 

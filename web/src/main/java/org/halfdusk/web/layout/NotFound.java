@@ -1,10 +1,19 @@
 package org.halfdusk.web.layout;
 
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
+
 /** Something a page was asked for is not there; says what and what to do. */
 public class NotFound extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     public NotFound(String message) {
         super(message);
+    }
+
+    /** A place that an address names. */
+    public static Kept<Place> place(Places places, long id) {
+        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
     }
 }

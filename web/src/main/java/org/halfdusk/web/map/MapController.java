@@ -90,6 +90,6 @@ class MapController {
     }
 
     private Kept<Place> place(long id) {
-        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+        return NotFound.place(places, id);
     }
 }

@@ -114,6 +114,6 @@ class NightsController {
     }
 
     private Kept<Place> place(long id) {
-        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+        return NotFound.place(places, id);
     }
 }

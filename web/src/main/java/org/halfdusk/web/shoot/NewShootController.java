@@ -99,6 +99,6 @@ class NewShootController {
     }
 
     private Kept<Place> place(long id) {
-        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+        return NotFound.place(places, id);
     }
 }

@@ -102,6 +102,6 @@ class ForecastController {
     }
 
     private Kept<Place> place(long id) {
-        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+        return NotFound.place(places, id);
     }
 }

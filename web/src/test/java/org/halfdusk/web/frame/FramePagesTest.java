@@ -4,39 +4,16 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.Map;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
-import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The Frame step over HTTP: drawn for every subject, aimed, and the year searched. */
-class FramePagesTest {
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
-    private static void assertHas(String page, String text) {
-        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
-    }
-
+class FramePagesTest extends DemoPages {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7})
     void everySubjectHasItsFrame(long id) throws Exception {

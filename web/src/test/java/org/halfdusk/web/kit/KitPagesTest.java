@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.Map;
 import java.util.Set;
 import org.halfdusk.optics.Support;
@@ -12,35 +11,13 @@ import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
-import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Kit over HTTP: every kind, presets, rigs and what they are used by. */
-class KitPagesTest {
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
-    private static void assertHas(String page, String text) {
-        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
-    }
-
+class KitPagesTest extends DemoPages {
     @ParameterizedTest
     @EnumSource(KitKind.class)
     void everyKindHasItsFormsAndRefusesEmptyOnes(KitKind kind) throws Exception {

@@ -5,39 +5,16 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.Map;
 import java.util.Set;
 import org.halfdusk.shoot.PackLists;
-import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The packing list over HTTP. */
-class PackPagesTest {
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
-    private static void assertHas(String page, String text) {
-        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
-    }
-
+class PackPagesTest extends DemoPages {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7})
     void everySubjectHasAList(long id) throws Exception {

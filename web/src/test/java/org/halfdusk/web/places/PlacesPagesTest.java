@@ -5,38 +5,15 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Places;
-import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Places over HTTP: typed in several ways, with a skyline from files, on the map. */
-class PlacesPagesTest {
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
-    private static void assertHas(String page, String text) {
-        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
-    }
-
+class PlacesPagesTest extends DemoPages {
     private static Place named(String name) {
         return app.bean(Places.class).list().stream()
                 .map(k -> k.it())

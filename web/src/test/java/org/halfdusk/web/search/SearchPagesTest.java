@@ -2,39 +2,15 @@ package org.halfdusk.web.search;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.Map;
 import org.halfdusk.shoot.Tracks;
-import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Search and the open formats over HTTP. */
-class SearchPagesTest {
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
-    private static void assertHas(String page, String text) {
-        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
-    }
-
+class SearchPagesTest extends DemoPages {
     @Test
     void findsShootsPlacesKitAndTownsByAFewLetters() throws Exception {
         String light = app.get("/search?q=light").body();

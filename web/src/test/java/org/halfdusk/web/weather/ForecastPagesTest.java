@@ -2,39 +2,15 @@ package org.halfdusk.web.weather;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Map;
-import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The forecast over HTTP: made-up weather is named so, a file replaces it, what cannot be read changes nothing. */
-class ForecastPagesTest {
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
-    private static void assertHas(String page, String text) {
-        assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
-    }
-
+class ForecastPagesTest extends DemoPages {
     /** Hours of one sky for the night of 31 May 2027. */
     private static String csv(int cloud) {
         StringBuilder csv = new StringBuilder("time,cloud,wind,temperature,dew_point\n");
