@@ -212,6 +212,9 @@ const chart = {
     if (!pick || !lat) return;
     const at = { lat: Number(lat.value), lon: Number(document.getElementById("longitude").value) };
     if (lat.value.trim() === "" || Number.isNaN(at.lat + at.lon)) return;
+    chart.ring(el, at);
+  },
+  ring(el, at) {
     const m = chart.numbers(el);
     const x = chart.middle + ((at.lon - m.lon) / 360) * m.scale;
     const y = 260 + (chart.north(at.lat) - chart.north(m.lat)) * m.scale;
@@ -233,10 +236,7 @@ const chart = {
     link.href = "/places/new?latitude=" + lat + "&longitude=" + lon;
     link.textContent = "New place at " + lat + ", " + lon;
     link.hidden = false;
-    const pin = el.querySelector("[data-map-pin]");
-    const m = chart.numbers(el);
-    pin.setAttribute("transform", "translate(" + (chart.middle + ((at.lon - m.lon) / 360) * m.scale) + " " + (260 + (chart.north(at.lat) - chart.north(m.lat)) * m.scale) + ")");
-    pin.setAttribute("visibility", "visible");
+    chart.ring(el, at);
   },
 };
 document.addEventListener("pointerdown", (event) => {

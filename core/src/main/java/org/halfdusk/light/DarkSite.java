@@ -101,7 +101,12 @@ public final class DarkSite {
      * it is, since smaller places are absent.
      */
     public static double estimate(Observer observer) {
-        DarkSite natural = of(NATURAL, domes(observer), Extinction.CLEAR);
+        return estimate(domes(observer));
+    }
+
+    /** The same where the domes are known. */
+    public static double estimate(List<Dome> domes) {
+        DarkSite natural = of(NATURAL, domes, Extinction.CLEAR);
         double flux = natural.natural;
         for (Dome d : natural.domes) {
             flux += natural.dome(d, 90, 0);

@@ -12,13 +12,5 @@ public sealed interface Accessory permits Filter, Support, Card, BatteryPack {
         BATTERY
     }
 
-    default Kind kind() {
-        if (this instanceof Filter) {
-            return Kind.FILTER;
-        }
-        if (this instanceof Support) {
-            return Kind.SUPPORT;
-        }
-        return this instanceof Card ? Kind.CARD : Kind.BATTERY;
-    }
+    Kind kind();
 }

@@ -13,4 +13,9 @@ public record BatteryPack(String name, int frames, int minutes, int count) imple
         Figures.within("battery", minutes, 1, 10_000, "min");
         Figures.within("number of batteries", count, 1, 100, "");
     }
+
+    @Override
+    public Kind kind() {
+        return Kind.BATTERY;
+    }
 }

@@ -7,4 +7,9 @@ public record Card(String name, double gigabytes, double writeMegabytesPerSecond
         Figures.within("card write speed", writeMegabytesPerSecond, 1, 20_000, "MB/s");
         Figures.within("number of cards", count, 1, 100, "");
     }
+
+    @Override
+    public Kind kind() {
+        return Kind.CARD;
+    }
 }

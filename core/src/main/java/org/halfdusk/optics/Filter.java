@@ -30,4 +30,9 @@ public record Filter(String name, Use use, double density) implements Accessory 
     public double stops() {
         return density / Math.log10(2);
     }
+
+    @Override
+    public Kind kind() {
+        return Kind.FILTER;
+    }
 }

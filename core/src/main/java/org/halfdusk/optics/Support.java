@@ -34,4 +34,9 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin) impl
     public double driftArcsec() {
         return SIDEREAL_ARCSEC * Math.sin(Math.toRadians(alignmentArcmin / 60));
     }
+
+    @Override
+    public Kind kind() {
+        return Kind.SUPPORT;
+    }
 }

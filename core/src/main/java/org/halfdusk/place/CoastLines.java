@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 
 /** The world's land in outline, 1:110 million (Natural Earth), read on first use. Islands under some 20 km are absent. */
@@ -13,15 +14,31 @@ public final class CoastLines {
     private CoastLines() {}
 
     private static final class Holder {
-        static final List<double[][]> RINGS = read();
+        static final List<Ring> RINGS = read();
     }
 
-    /** Closed rings of longitude and latitude. */
-    public static List<double[][]> rings() {
+    /**
+     * A closed ring.
+     *
+     * @param points longitude and latitude, degrees
+     * @param west and east, south, north: how far it reaches
+     */
+    public record Ring(double[][] points, double west, double east, double south, double north) {
+        static Ring of(double[][] points) {
+            return new Ring(
+                    points,
+                    Arrays.stream(points).mapToDouble(p -> p[0]).min().orElseThrow(),
+                    Arrays.stream(points).mapToDouble(p -> p[0]).max().orElseThrow(),
+                    Arrays.stream(points).mapToDouble(p -> p[1]).min().orElseThrow(),
+                    Arrays.stream(points).mapToDouble(p -> p[1]).max().orElseThrow());
+        }
+    }
+
+    public static List<Ring> rings() {
         return Holder.RINGS;
     }
 
-    private static List<double[][]> read() {
+    private static List<Ring> read() {
         try (InputStream in = CoastLines.class.getResourceAsStream("land.txt")) {
             if (in == null) {
                 throw new IllegalStateException("the coast lines are missing from the core");
@@ -36,7 +53,7 @@ public final class CoastLines {
         }
     }
 
-    private static double[][] ring(String line) {
+    private static Ring ring(String line) {
         String[] points = line.split(" ");
         double[][] ring = new double[points.length][];
         for (int i = 0; i < points.length; i++) {
@@ -46,6 +63,6 @@ public final class CoastLines {
                 Integer.parseInt(points[i].substring(comma + 1)) / 100.0
             };
         }
-        return ring;
+        return Ring.of(ring);
     }
 }

@@ -29,14 +29,13 @@ public final class Coordinates {
 
     private static double parse(String what, String text, String letters, double most) {
         Matcher m = PARTS.matcher(text.trim().toUpperCase(Locale.ROOT));
-        String before = "";
-        if (m.matches()) {
-            before = Optional.ofNullable(m.group(1)).orElse("")
-                    + Optional.ofNullable(m.group(6)).orElse("");
-        }
-        boolean letterFits = before.length() <= 1 && letters.contains(before);
-        boolean signed = m.matches() && m.group(2) != null;
-        if (!m.matches() || !letterFits || signed && !before.isEmpty()) {
+        boolean written = m.matches();
+        String letter = written
+                ? Optional.ofNullable(m.group(1)).orElse("")
+                        + Optional.ofNullable(m.group(6)).orElse("")
+                : "";
+        boolean signed = written && m.group(2) != null;
+        if (!written || letter.length() > 1 || !letters.contains(letter) || signed && !letter.isEmpty()) {
             throw new IllegalArgumentException(what + " “" + text + "” is not understood; write it like "
                     + (most == 90 ? "35.952 or 35°57′07″ N" : "−3.048 or 3°02′53″ W"));
         }
@@ -46,11 +45,7 @@ public final class Coordinates {
             throw new IllegalArgumentException(what + " “" + text + "” has minutes or seconds outside 0 to below 60");
         }
         double degrees = number(m.group(3)) + minutes / 60 + seconds / 3600;
-        boolean negative = "-".equals(m.group(2))
-                || "−".equals(m.group(2))
-                || before.equals("S")
-                || before.equals("W")
-                || before.equals("O");
+        boolean negative = signed ? !"+".equals(m.group(2)) : !letter.isEmpty() && "SWO".contains(letter);
         if (!(degrees <= most)) {
             throw new IllegalArgumentException(
                     what + " " + text + " is outside −" + Math.round(most) + "° to " + Math.round(most) + "°");

@@ -17,9 +17,6 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
     /** Farther land seldom shows over what stands nearer, km. */
     private static final double FARTHEST_KM = 80;
 
-    /** Usual share of the earth's curve that refraction gives back. */
-    private static final double TERRESTRIAL_REFRACTION = 0.13;
-
     private static final double STEP_DEGREES = 1;
     private static final double NEAREST_KM = 0.05;
 
@@ -40,8 +37,8 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
     }
 
     /**
-     * The skyline of a point, a degree apart: of every direction the land that stands highest, atan of its height over the
-     * eye less the fall of the curved earth, d²(1 − 0.13)/2R, over the distance. Land that the grid does not have counts
+     * The skyline of a point, a degree apart: of every direction the land that stands highest, the earth's curve
+     * counted. Land that the grid does not have counts
      * as sea level.
      *
      * @throws IllegalArgumentException where the point lies outside the grid
@@ -70,17 +67,10 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
             if (Double.isNaN(land)) {
                 break;
             }
-            highest = Math.max(highest, altitude(land - eye, km * 1000));
+            highest = Math.max(highest, LineOfSight.altitudeDegrees(land - eye, km * 1000));
         }
         // The sea behind it, as far as the eye's height lets it show.
-        double sea = altitude(-eye, Math.sqrt(2 * EARTH_RADIUS_METRES * eye / (1 - TERRESTRIAL_REFRACTION)));
+        double sea = LineOfSight.seaHorizonDegrees(eye);
         return Math.round(100 * Math.max(highest, sea)) / 100.0;
-    }
-
-    private static final double EARTH_RADIUS_METRES = GreatCircle.EARTH_RADIUS_KM * 1000;
-
-    private static double altitude(double over, double distance) {
-        double drop = distance * distance * (1 - TERRESTRIAL_REFRACTION) / (2 * EARTH_RADIUS_METRES);
-        return Math.toDegrees(Math.atan2(over - drop, distance));
     }
 }

@@ -24,11 +24,6 @@ public record ForegroundObject(
     /** Height of a tripod's camera above the ground, m. */
     public static final double EYE_METRES = 1.5;
 
-    /** Usual share of the earth's curve that refraction gives back. */
-    private static final double TERRESTRIAL_REFRACTION = 0.13;
-
-    private static final double EARTH_RADIUS_METRES = 6_371_000;
-
     public ForegroundObject {
         if (name.isBlank() || name.length() > 80) {
             throw new IllegalArgumentException("name of an object must have 1 to 80 characters");
@@ -79,8 +74,7 @@ public record ForegroundObject(
 
     /** Altitude of the top, degrees: atan(height above the eye over distance), the earth's curve counted. */
     public double topDegrees() {
-        double drop = distanceMetres * distanceMetres * (1 - TERRESTRIAL_REFRACTION) / (2 * EARTH_RADIUS_METRES);
-        return Math.toDegrees(Math.atan2(baseMetres + heightMetres - EYE_METRES - drop, distanceMetres));
+        return LineOfSight.altitudeDegrees(baseMetres + heightMetres - EYE_METRES, distanceMetres);
     }
 
     /** Angle between its sides, degrees. */

@@ -22,8 +22,6 @@ public final class Alignments {
     /** Least tolerance that the step cannot miss, degrees. */
     public static final double LEAST_TOLERANCE = 0.5;
 
-    private static final double CIVIL_DEGREES = -6;
-
     private Alignments() {}
 
     /** Under which light it is wished. */
@@ -98,7 +96,7 @@ public final class Alignments {
             case DUSK ->
                 Interval.intersect(
                         Windows.of(night.sky(), night.interval()).below(Body.SUN, SkyEvents.SUNRISE_ALTITUDE),
-                        Windows.of(night.sky(), night.interval()).above(Body.SUN, 2 * CIVIL_DEGREES));
+                        Windows.of(night.sky(), night.interval()).above(Body.SUN, SkyEvents.NAUTICAL_ALTITUDE));
             case ANY -> List.of(night.interval());
         };
     }

@@ -28,7 +28,9 @@ public record Packing(List<Item> items, double celsius, boolean forecast, double
     private static final double BESIDES = 1.3;
 
     private static final double COLD_CELSIUS = 12;
-    private static final double LONG_LENS_MM = 135;
+    /** Focal length from which every shake shows, mm†. */
+    public static final double LONG_LENS_MM = 135;
+
     private static final int MANY_FRAMES = 2;
 
     /** Things that are packed. */

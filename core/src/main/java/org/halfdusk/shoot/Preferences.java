@@ -1,45 +1,23 @@
 package org.halfdusk.shoot;
 
 import java.util.Optional;
-import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 
 /**
  * What a person has settled once for all: where new shoots begin.
  *
+ * @param wishes of exposure
  * @param lowestCoreDegrees under which the Milky Way's core is not wanted, 0 to 60
  * @param placeId where they usually go
  * @param rigId what they usually take
  */
-public record Preferences(
-        double budgetPx, IsoSchool isoSchool, double lowestCoreDegrees, Optional<Long> placeId, Optional<Long> rigId) {
+public record Preferences(Wishes wishes, double lowestCoreDegrees, Optional<Long> placeId, Optional<Long> rigId) {
     public static final Preferences USUAL = new Preferences(
-            Wishes.DEFAULT.budgetPx(),
-            Wishes.DEFAULT.isoSchool(),
-            MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES,
-            Optional.empty(),
-            Optional.empty());
+            Wishes.DEFAULT, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES, Optional.empty(), Optional.empty());
 
     public Preferences {
         if (!(lowestCoreDegrees >= 0 && lowestCoreDegrees <= 60)) {
             throw new IllegalArgumentException("lowest core altitude " + lowestCoreDegrees + "° is outside 0° to 60°");
         }
-        Wishes check = new Wishes(
-                budgetPx,
-                isoSchool,
-                Wishes.DEFAULT.pinnedSeconds(),
-                Wishes.DEFAULT.pinnedAperture(),
-                Wishes.DEFAULT.pinnedIso());
-        budgetPx = check.budgetPx();
-    }
-
-    /** The wishes of exposure that a new shoot begins with. */
-    public Wishes wishes() {
-        return new Wishes(
-                budgetPx,
-                isoSchool,
-                Wishes.DEFAULT.pinnedSeconds(),
-                Wishes.DEFAULT.pinnedAperture(),
-                Wishes.DEFAULT.pinnedIso());
     }
 }

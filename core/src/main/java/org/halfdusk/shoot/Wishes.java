@@ -19,12 +19,12 @@ public record Wishes(
         OptionalDouble pinnedSeconds,
         OptionalDouble pinnedAperture,
         OptionalInt pinnedIso) {
-    public static final Wishes DEFAULT = new Wishes(
-            Trailing.DEFAULT_BUDGET_PX,
-            IsoSchool.PROTECT_COLOURS,
-            OptionalDouble.empty(),
-            OptionalDouble.empty(),
-            OptionalInt.empty());
+    public static final Wishes DEFAULT = of(Trailing.DEFAULT_BUDGET_PX, IsoSchool.PROTECT_COLOURS);
+
+    /** With nothing pinned. */
+    public static Wishes of(double budgetPx, IsoSchool isoSchool) {
+        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty());
+    }
 
     public Wishes {
         if (!(budgetPx >= 0.3 && budgetPx <= 50)) {

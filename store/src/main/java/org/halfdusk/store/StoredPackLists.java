@@ -71,19 +71,11 @@ public final class StoredPackLists implements PackLists {
 
     @Override
     public boolean remove(long shootId, long id) {
-        return dsl.update(PACK_OWN)
-                        .set(PACK_OWN.DELETED_AT, clock.instant().toString())
-                        .where(PACK_OWN.ID.eq(id), PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNull())
-                        .execute()
-                == 1;
+        return Hiding.hide(dsl, PACK_OWN.DELETED_AT, PACK_OWN.ID.eq(id).and(PACK_OWN.SHOOT_ID.eq(shootId)), clock);
     }
 
     @Override
     public boolean restore(long shootId, long id) {
-        return dsl.update(PACK_OWN)
-                        .setNull(PACK_OWN.DELETED_AT)
-                        .where(PACK_OWN.ID.eq(id), PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNotNull())
-                        .execute()
-                == 1;
+        return Hiding.show(dsl, PACK_OWN.DELETED_AT, PACK_OWN.ID.eq(id).and(PACK_OWN.SHOOT_ID.eq(shootId)));
     }
 }

@@ -144,20 +144,12 @@ public final class StoredPlaces implements Places {
 
     @Override
     public boolean delete(long id) {
-        return written(() -> dsl.update(PLACE)
-                        .set(PLACE.DELETED_AT, clock.instant().toString())
-                        .where(PLACE.ID.eq(id), PLACE.DELETED_AT.isNull())
-                        .execute()
-                == 1);
+        return written(() -> Hiding.hide(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id), clock));
     }
 
     @Override
     public boolean restore(long id) {
-        return written(() -> dsl.update(PLACE)
-                        .setNull(PLACE.DELETED_AT)
-                        .where(PLACE.ID.eq(id), PLACE.DELETED_AT.isNotNull())
-                        .execute()
-                == 1);
+        return written(() -> Hiding.show(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id)));
     }
 
     /** Forgets the list once a write is through, and also where it failed. */

@@ -94,20 +94,12 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public boolean deleteRig(long id) {
-        return dsl.update(RIG)
-                        .set(RIG.DELETED_AT, clock.instant().toString())
-                        .where(RIG.ID.eq(id), RIG.DELETED_AT.isNull())
-                        .execute()
-                == 1;
+        return Hiding.hide(dsl, RIG.DELETED_AT, RIG.ID.eq(id), clock);
     }
 
     @Override
     public boolean restoreRig(long id) {
-        return dsl.update(RIG)
-                        .setNull(RIG.DELETED_AT)
-                        .where(RIG.ID.eq(id), RIG.DELETED_AT.isNotNull())
-                        .execute()
-                == 1;
+        return Hiding.show(dsl, RIG.DELETED_AT, RIG.ID.eq(id));
     }
 
     @Override
@@ -211,19 +203,11 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public boolean deleteAccessory(long id) {
-        return dsl.update(ACCESSORY)
-                        .set(ACCESSORY.DELETED_AT, clock.instant().toString())
-                        .where(ACCESSORY.ID.eq(id), ACCESSORY.DELETED_AT.isNull())
-                        .execute()
-                == 1;
+        return Hiding.hide(dsl, ACCESSORY.DELETED_AT, ACCESSORY.ID.eq(id), clock);
     }
 
     @Override
     public boolean restoreAccessory(long id) {
-        return dsl.update(ACCESSORY)
-                        .setNull(ACCESSORY.DELETED_AT)
-                        .where(ACCESSORY.ID.eq(id), ACCESSORY.DELETED_AT.isNotNull())
-                        .execute()
-                == 1;
+        return Hiding.show(dsl, ACCESSORY.DELETED_AT, ACCESSORY.ID.eq(id));
     }
 }

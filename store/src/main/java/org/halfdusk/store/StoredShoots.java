@@ -119,26 +119,16 @@ public final class StoredShoots implements Shoots {
     @Override
     public boolean removeRig(long id, int rig) {
         return rig != FIRST_RIG
-                && dsl.update(SHOOT_RIG)
-                                .set(SHOOT_RIG.REMOVED_AT, clock.instant().toString())
-                                .where(
-                                        SHOOT_RIG.SHOOT_ID.eq(id),
-                                        SHOOT_RIG.POSITION.eq((long) rig),
-                                        SHOOT_RIG.REMOVED_AT.isNull())
-                                .execute()
-                        == 1;
+                && Hiding.hide(
+                        dsl,
+                        SHOOT_RIG.REMOVED_AT,
+                        SHOOT_RIG.SHOOT_ID.eq(id).and(SHOOT_RIG.POSITION.eq((long) rig)),
+                        clock);
     }
 
     @Override
     public boolean restoreRig(long id, int rig) {
-        return dsl.update(SHOOT_RIG)
-                        .setNull(SHOOT_RIG.REMOVED_AT)
-                        .where(
-                                SHOOT_RIG.SHOOT_ID.eq(id),
-                                SHOOT_RIG.POSITION.eq((long) rig),
-                                SHOOT_RIG.REMOVED_AT.isNotNull())
-                        .execute()
-                == 1;
+        return Hiding.show(dsl, SHOOT_RIG.REMOVED_AT, SHOOT_RIG.SHOOT_ID.eq(id).and(SHOOT_RIG.POSITION.eq((long) rig)));
     }
 
     private long insert(DSLContext tx, Shoot shoot) {
@@ -341,20 +331,12 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public boolean delete(long id) {
-        return dsl.update(SHOOT)
-                        .set(SHOOT.DELETED_AT, clock.instant().toString())
-                        .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
-                        .execute()
-                == 1;
+        return Hiding.hide(dsl, SHOOT.DELETED_AT, SHOOT.ID.eq(id), clock);
     }
 
     @Override
     public boolean restore(long id) {
-        return dsl.update(SHOOT)
-                        .setNull(SHOOT.DELETED_AT)
-                        .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNotNull())
-                        .execute()
-                == 1;
+        return Hiding.show(dsl, SHOOT.DELETED_AT, SHOOT.ID.eq(id));
     }
 
     /** The rows of a shoot, read and written as the texts of its fields; wishes by their own names. */

@@ -79,19 +79,11 @@ public final class StoredTracks implements Tracks {
 
     @Override
     public boolean delete(long id) {
-        return dsl.update(TRACK)
-                        .set(TRACK.DELETED_AT, clock.instant().toString())
-                        .where(TRACK.ID.eq(id), TRACK.DELETED_AT.isNull())
-                        .execute()
-                == 1;
+        return Hiding.hide(dsl, TRACK.DELETED_AT, TRACK.ID.eq(id), clock);
     }
 
     @Override
     public boolean restore(long id) {
-        return dsl.update(TRACK)
-                        .setNull(TRACK.DELETED_AT)
-                        .where(TRACK.ID.eq(id), TRACK.DELETED_AT.isNotNull())
-                        .execute()
-                == 1;
+        return Hiding.show(dsl, TRACK.DELETED_AT, TRACK.ID.eq(id));
     }
 }

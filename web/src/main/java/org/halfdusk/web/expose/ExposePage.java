@@ -21,6 +21,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -112,7 +113,7 @@ record ExposePage(
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", "as computed", pinned == 0));
         for (ShutterTime t : times) {
-            choices.add(new Choice(plain(t.nominalSeconds()), t.label(), t.nominalSeconds() == chosen));
+            choices.add(new Choice(Numbers.typed(t.nominalSeconds()), t.label(), t.nominalSeconds() == chosen));
         }
         return choices;
     }
@@ -122,7 +123,8 @@ record ExposePage(
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", widest, !pinned));
         for (double n : ExposurePlan.apertures(rig)) {
-            choices.add(new Choice(plain(n), FNumber.label(n), pinned && Math.abs(n - setting.fNumber()) < 0.01));
+            choices.add(
+                    new Choice(Numbers.typed(n), FNumber.label(n), pinned && Math.abs(n - setting.fNumber()) < 0.01));
         }
         return choices;
     }
@@ -135,10 +137,5 @@ record ExposePage(
             choices.add(new Choice(Integer.toString(iso), Integer.toString(iso), pinned && iso == setting.iso()));
         }
         return choices;
-    }
-
-    /** As {@link ShootField} writes a number, so that what is sent back equals what was kept. */
-    private static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
     }
 }

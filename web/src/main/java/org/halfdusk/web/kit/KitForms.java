@@ -25,6 +25,7 @@ import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.web.kit.KitForm.Choice;
 import org.halfdusk.web.kit.KitForm.Field;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -222,7 +223,7 @@ class KitForms {
     }
 
     private static void put(Map<String, String> t, String field, double v) {
-        t.put(field, v == Math.rint(v) ? Long.toString((long) v) : Double.toString(v));
+        t.put(field, Numbers.typed(v));
     }
 
     private static void tick(Map<String, String> t, String field, boolean on) {

@@ -12,6 +12,11 @@ public class NotFound extends RuntimeException {
         super(message);
     }
 
+    /** A shoot that is not there, or not any more. */
+    public static NotFound shoot(long id) {
+        return new NotFound("There is no shoot number " + id + ", or it was deleted.");
+    }
+
     /** A place that an address names. */
     public static Kept<Place> place(Places places, long id) {
         return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));

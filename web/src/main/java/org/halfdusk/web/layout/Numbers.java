@@ -4,6 +4,11 @@ package org.halfdusk.web.layout;
 public final class Numbers {
     private Numbers() {}
 
+    /** As a person would type it back: all its digits, no point where it is whole. */
+    public static String typed(double v) {
+        return v == Math.rint(v) ? Long.toString((long) v) : Double.toString(v);
+    }
+
     public static String tenths(double v) {
         long t = Math.round(v * 10);
         return t % 10 == 0 ? Long.toString(t / 10) : (t < 0 ? "-" : "") + Math.abs(t) / 10 + "." + Math.abs(t) % 10;

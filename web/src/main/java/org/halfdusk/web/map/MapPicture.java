@@ -31,7 +31,7 @@ public record MapPicture(
         String barWidth,
         String barText,
         String words) {
-    /** A town's light. @param strength as an opacity */
+    /** A town's light. */
     record Glow(String x, String y, String r) {}
 
     record Name(String x, String y, String text, String kind) {}
@@ -76,12 +76,10 @@ public record MapPicture(
     /** Rings that reach into the sheet, on the turn of the world that does. */
     private static String land(MapView v) {
         StringBuilder path = new StringBuilder();
-        for (double[][] ring : CoastLines.rings()) {
+        for (CoastLines.Ring ring : CoastLines.rings()) {
             for (int turn = -360; turn <= 360; turn += 360) {
                 if (touches(v, ring, turn)) {
-                    for (int i = 0; i < ring.length; i++) {
-                        path.append(i == 0 ? "M" : "L").append(v.point(ring[i][0] + turn, ring[i][1]));
-                    }
+                    MapShapes.line(path, v, ring.points(), turn);
                     path.append('Z');
                 }
             }
@@ -89,21 +87,11 @@ public record MapPicture(
         return path.toString();
     }
 
-    private static boolean touches(MapView v, double[][] ring, int turn) {
-        double west = Double.MAX_VALUE;
-        double east = -Double.MAX_VALUE;
-        double north = -Double.MAX_VALUE;
-        double south = Double.MAX_VALUE;
-        for (double[] p : ring) {
-            west = Math.min(west, p[0]);
-            east = Math.max(east, p[0]);
-            north = Math.max(north, p[1]);
-            south = Math.min(south, p[1]);
-        }
-        return v.flatX(east + turn) > 0
-                && v.flatX(west + turn) < MapView.WIDTH
-                && v.y(south) > 0
-                && v.y(north) < MapView.HEIGHT;
+    private static boolean touches(MapView v, CoastLines.Ring ring, int turn) {
+        return v.flatX(ring.east() + turn) > 0
+                && v.flatX(ring.west() + turn) < MapView.WIDTH
+                && v.y(ring.south()) > 0
+                && v.y(ring.north()) < MapView.HEIGHT;
     }
 
     /** The largest in sight, and those beyond whose glow reaches in. */
@@ -126,28 +114,34 @@ public record MapPicture(
                 Numbers.tenths(Math.min(3000, reach(v, t))));
     }
 
+    /** A name and where it would stand. */
+    record Spot(double x, double y, String text, String kind) {
+        boolean near(double otherX, double otherY, double across, double down) {
+            return Math.abs(x - otherX) < across && Math.abs(y - otherY) < down;
+        }
+
+        Name name() {
+            return new Name(Numbers.tenths(x), Numbers.tenths(y), text, kind);
+        }
+    }
+
     /** Largest first; a name that would stand on another is left out. */
     private static List<Name> names(MapView v, List<Town> towns, MapShapes own) {
-        List<Name> names = new ArrayList<>(own.names(v));
+        List<Spot> wished = new ArrayList<>(own.names(v));
         for (Town t : towns) {
             double x = v.x(t.longitudeDegrees());
             double y = v.y(t.latitudeDegrees());
             if (v.holds(x, y, 0)) {
-                names.add(new Name(Numbers.tenths(x), Numbers.tenths(y), t.name(), "town"));
+                wished.add(new Spot(x, y, t.name(), "town"));
             }
         }
-        List<Name> shown = new ArrayList<>();
-        for (Name n : names) {
-            if (shown.stream().noneMatch(s -> near(s, n))) {
+        List<Spot> shown = new ArrayList<>();
+        for (Spot n : wished) {
+            if (shown.stream().noneMatch(s -> s.near(n.x(), n.y(), 90, 18))) {
                 shown.add(n);
             }
         }
-        return shown;
-    }
-
-    private static boolean near(Name a, Name b) {
-        return Math.abs(Double.parseDouble(a.x()) - Double.parseDouble(b.x())) < 90
-                && Math.abs(Double.parseDouble(a.y()) - Double.parseDouble(b.y())) < 18;
+        return shown.stream().map(Spot::name).toList();
     }
 
     private static List<Ray> rays(MapView v, Place from, List<Bearings.Line> bearings) {
@@ -197,12 +191,9 @@ public record MapPicture(
                     x - v.x(p.observer().longitudeDegrees()),
                     y - v.y(p.observer().latitudeDegrees()));
             if (v.holds(x, y, 0) && apart > 16) {
-                names.add(new Name(
-                        Numbers.tenths(x),
-                        Numbers.tenths(y),
-                        o.name() + ", " + Words.metres(o.distanceMetres()) + " in "
-                                + Math.round(o.azimuth().degrees()) + "°",
-                        "object"));
+                String text = o.name() + ", " + Words.metres(o.distanceMetres()) + " in "
+                        + Math.round(o.azimuth().degrees()) + "°";
+                names.add(new Spot(x, y, text, "object").name());
             }
         }
         return names;
@@ -210,16 +201,15 @@ public record MapPicture(
 
     private static List<Stand> stands(MapView v, List<Kept<Place>> places, Optional<Kept<Place>> chosen) {
         List<Stand> stands = new ArrayList<>();
+        List<Spot> taken = new ArrayList<>();
         for (Kept<Place> k : places) {
             double x = v.x(k.it().observer().longitudeDegrees());
             double y = v.y(k.it().observer().latitudeDegrees());
             if (v.holds(x, y, 0)) {
                 boolean left = x > MapView.WIDTH * 0.75;
                 boolean own = chosen.map(c -> c.id() == k.id()).orElse(false);
-                boolean crowded = !own
-                        && stands.stream()
-                                .anyMatch(s -> Math.abs(Double.parseDouble(s.x()) - x) < 120
-                                        && Math.abs(Double.parseDouble(s.y()) - y) < 16);
+                boolean crowded = !own && taken.stream().anyMatch(s -> s.near(x, y, 120, 16));
+                taken.add(new Spot(x, y, k.it().shortName(), "place"));
                 stands.add(new Stand(
                         k.id(),
                         k.it().shortName(),

@@ -2,7 +2,6 @@ package org.halfdusk.web.map;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.web.layout.Numbers;
 
 /** Lines and outlines that are drawn over the coasts: an isle of the demo, tracks of the user. */
 public record MapShapes(List<Feature> features) {
@@ -32,9 +31,7 @@ public record MapShapes(List<Feature> features) {
             StringBuilder path = new StringBuilder();
             for (double[][] line : f.lines()) {
                 if (touches(v, line)) {
-                    for (int i = 0; i < line.length; i++) {
-                        path.append(i == 0 ? "M" : "L").append(v.point(line[i][0], line[i][1]));
-                    }
+                    line(path, v, line, 0);
                 }
             }
             if (path.length() > 0) {
@@ -42,6 +39,13 @@ public record MapShapes(List<Feature> features) {
             }
         }
         return shapes;
+    }
+
+    /** Adds a line of longitudes and latitudes, so many degrees round the world. */
+    static void line(StringBuilder path, MapView v, double[][] line, int turn) {
+        for (int i = 0; i < line.length; i++) {
+            path.append(i == 0 ? "M" : "L").append(v.point(line[i][0] + turn, line[i][1]));
+        }
     }
 
     private static boolean touches(MapView v, double[][] line) {
@@ -53,14 +57,13 @@ public record MapShapes(List<Feature> features) {
         return false;
     }
 
-    List<MapPicture.Name> names(MapView v) {
-        List<MapPicture.Name> names = new ArrayList<>();
+    List<MapPicture.Spot> names(MapView v) {
+        List<MapPicture.Spot> names = new ArrayList<>();
         for (Feature f : features) {
             if (f.kind().equals("name") && v.zoom() >= f.least()) {
                 double[] p = f.lines().get(0)[0];
                 if (v.holds(v.flatX(p[0]), v.y(p[1]), 0)) {
-                    names.add(new MapPicture.Name(
-                            Numbers.tenths(v.flatX(p[0])), Numbers.tenths(v.y(p[1])), f.name(), "name"));
+                    names.add(new MapPicture.Spot(v.flatX(p[0]), v.y(p[1]), f.name(), "name"));
                 }
             }
         }

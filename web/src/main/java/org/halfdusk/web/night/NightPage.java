@@ -50,7 +50,7 @@ record NightPage(
                         open.shoot().it(),
                         errors),
                 WeatherPart.of(
-                        planner.forecast(open.plan().place()),
+                        open.forecast(),
                         open.plan(),
                         open.subject(),
                         open.shoot().it().placeId()),

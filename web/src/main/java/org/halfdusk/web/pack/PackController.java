@@ -84,7 +84,7 @@ class PackController {
 
     private void known(long id) {
         if (shoots.find(id).isEmpty()) {
-            throw new NotFound("There is no shoot number " + id + ", or it was deleted.");
+            throw NotFound.shoot(id);
         }
     }
 }

@@ -1,7 +1,6 @@
 package org.halfdusk.web.pack;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Rig;
@@ -12,7 +11,6 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoots;
-import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
@@ -69,9 +67,7 @@ class PackPages implements StepPages {
     }
 
     private Packing packing(ShootDesk.Open open) {
-        Optional<Spell> weather = planner.forecast(open.plan().place())
-                .flatMap(f -> open.plan().night().main().flatMap(f::during));
-        return Packing.of(open.shoot().it().subject(), open.plan(), weather);
+        return Packing.of(open.shoot().it().subject(), open.plan(), open.weather());
     }
 
     @Override

@@ -101,7 +101,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case CLOTH -> "Dew, salt and fingerprints make glow.";
             case TAPE -> "Focus found once stays found.";
             case STABILISING_WEIGHT ->
-                plan.rig().focalMm() >= 135
+                plan.rig().focalMm() >= Packing.LONG_LENS_MM
                         ? Words.plain(plan.rig().focalMm()) + " mm shows every shake."
                         : "Wind over a tripod's comfort is forecast.";
             case RAIN_COVER -> "Rain is forecast in the window.";

@@ -1,11 +1,8 @@
 package org.halfdusk.web.places;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.light.DarkSite;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -20,6 +17,7 @@ import org.halfdusk.web.exchange.KmlFile;
 import org.halfdusk.web.exchange.MapFile;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Problems;
+import org.halfdusk.web.layout.Upload;
 import org.halfdusk.web.layout.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -95,16 +93,9 @@ class FormatsController {
     }
 
     @PostMapping("/places/formats")
-    String bringIn(@RequestParam MultipartFile file, Model model, HttpServletResponse response) throws IOException {
+    String bringIn(@RequestParam MultipartFile file, Model model, HttpServletResponse response) {
         try {
-            if (file.isEmpty()) {
-                throw new IllegalArgumentException("no file was chosen; GPX, KML or GeoJSON is allowed");
-            }
-            if (file.getSize() > MOST_BYTES) {
-                throw new IllegalArgumentException("the file has " + file.getSize() / 1_000_000 + " MB; up to "
-                        + MOST_BYTES / 1_000_000 + " MB are allowed");
-            }
-            MapFile read = MapFile.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+            MapFile read = MapFile.read(Upload.text(file, MOST_BYTES, "GPX, KML or GeoJSON"));
             model.addAttribute("heading", "Brought in");
             model.addAttribute("text", keep(read));
             model.addAttribute("back", "/map");
@@ -146,7 +137,7 @@ class FormatsController {
                 Gazetteer.instance()
                         .nearest(o.latitudeDegrees(), o.longitudeDegrees())
                         .zone(),
-                Math.max(15, Math.min(22.2, DarkSite.estimate(o))),
+                Surroundings.estimatedSky(o),
                 List.of(),
                 notes);
     }

@@ -22,6 +22,7 @@ import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.place.Town;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 import org.jspecify.annotations.Nullable;
 
@@ -48,12 +49,12 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
     static PlaceForm of(Place p) {
         Map<String, String> typed = new LinkedHashMap<>();
         typed.put("name", p.name());
-        typed.put("latitude", number(p.observer().latitudeDegrees()));
-        typed.put("longitude", number(p.observer().longitudeDegrees()));
-        typed.put("elevation", number(p.observer().elevationMetres()));
+        typed.put("latitude", Numbers.typed(p.observer().latitudeDegrees()));
+        typed.put("longitude", Numbers.typed(p.observer().longitudeDegrees()));
+        typed.put("elevation", Numbers.typed(p.observer().elevationMetres()));
         typed.put("zone", p.zone().getId());
-        typed.put("sky", number(p.skyBrightness()));
-        typed.put("compass", number(p.compassDegrees()));
+        typed.put("sky", Numbers.typed(p.skyBrightness()));
+        typed.put("compass", Numbers.typed(p.compassDegrees()));
         typed.put("access", p.notes().access());
         typed.put("hazards", p.notes().hazards());
         typed.put("tide", p.notes().tide());
@@ -64,11 +65,11 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
             ForegroundObject o = p.objects().get(i);
             String row = "object." + i + ".";
             typed.put(row + "name", o.name());
-            typed.put(row + "height", number(o.heightMetres()));
-            typed.put(row + "width", number(o.widthMetres()));
-            typed.put(row + "azimuth", number(tenths(o.azimuth().degrees())));
-            typed.put(row + "distance", number(tenths(o.distanceMetres())));
-            typed.put(row + "base", number(tenths(o.baseMetres())));
+            typed.put(row + "height", Numbers.typed(o.heightMetres()));
+            typed.put(row + "width", Numbers.typed(o.widthMetres()));
+            typed.put(row + "azimuth", Numbers.typed(tenths(o.azimuth().degrees())));
+            typed.put(row + "distance", Numbers.typed(tenths(o.distanceMetres())));
+            typed.put(row + "base", Numbers.typed(tenths(o.baseMetres())));
             typed.put(row + "at", o.position().map(PlaceForm::position).orElse(""));
         }
         return new PlaceForm(typed, new FormErrors(typed));
@@ -79,11 +80,8 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
     }
 
     private static String position(Observer o) {
-        return number(o.latitudeDegrees()) + ", " + number(o.longitudeDegrees()) + ", " + number(o.elevationMetres());
-    }
-
-    private static String number(double v) {
-        return v == Math.rint(v) ? Long.toString((long) v) : Double.toString(v);
+        return Numbers.typed(o.latitudeDegrees()) + ", " + Numbers.typed(o.longitudeDegrees()) + ", "
+                + Numbers.typed(o.elevationMetres());
     }
 
     /** What stands in a field. */
@@ -158,7 +156,7 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
     private double sky(double latitude, double longitude) {
         String text = errors.text("sky");
         if (text.isEmpty()) {
-            return Math.min(22.2, Math.max(15, DarkSite.estimate(Observer.of(latitude, longitude, 0))));
+            return Surroundings.estimatedSky(Observer.of(latitude, longitude, 0));
         }
         Matcher bortle = BORTLE.matcher(text);
         return bortle.matches()

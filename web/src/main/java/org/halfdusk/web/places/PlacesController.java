@@ -1,8 +1,6 @@
 package org.halfdusk.web.places;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +12,7 @@ import org.halfdusk.shoot.Places;
 import org.halfdusk.web.exchange.ElevationGridFile;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.layout.Upload;
 import org.halfdusk.web.map.MapSheets;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -59,19 +58,10 @@ class PlacesController {
 
     /** A skyline from a file: pairs of azimuth and altitude, or computed from a grid of heights. */
     @PostMapping("/places/{id}/skyline")
-    String skyline(@PathVariable long id, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
-            throws IOException {
+    String skyline(@PathVariable long id, @RequestParam MultipartFile file, Model model, HttpServletResponse response) {
         Place place = place(id).it();
         try {
-            if (file.isEmpty()) {
-                throw new IllegalArgumentException(
-                        "no file was chosen; azimuth,altitude as CSV or an ASCII grid is allowed");
-            }
-            if (file.getSize() > MOST_BYTES) {
-                throw new IllegalArgumentException("the file has " + file.getSize() / 1_000_000 + " MB; up to "
-                        + MOST_BYTES / 1_000_000 + " MB are allowed");
-            }
-            String text = new String(file.getBytes(), StandardCharsets.UTF_8);
+            String text = Upload.text(file, MOST_BYTES, "azimuth,altitude as CSV or an ASCII grid");
             Skyline skyline = ElevationGridFile.looksLikeOne(text)
                     ? ElevationGridFile.read(text).skyline(place.observer())
                     : SkylineText.parse(text);
@@ -156,7 +146,7 @@ class PlacesController {
     }
 
     private Kept<Place> place(long id) {
-        return places.find(id).orElseThrow(() -> unknown(id));
+        return NotFound.place(places, id);
     }
 
     private static NotFound unknown(long id) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Numbers;
 
 /** A skyline as text: a line a point, azimuth and altitude in degrees. */
 final class SkylineText {
@@ -12,12 +13,8 @@ final class SkylineText {
 
     static String of(Skyline skyline) {
         return skyline.points().stream()
-                .map(p -> plain(p.azimuthDegrees()) + " " + plain(p.altitudeDegrees()))
+                .map(p -> Numbers.typed(p.azimuthDegrees()) + " " + Numbers.typed(p.altitudeDegrees()))
                 .collect(Collectors.joining("\n"));
-    }
-
-    private static String plain(double v) {
-        return v == Math.rint(v) ? Long.toString((long) v) : Double.toString(v);
     }
 
     /**

@@ -29,11 +29,17 @@ record Surroundings(String sky, Table glow, Table objects, String skyline) {
     private static final int MOST_TOWNS = 6;
 
     static Surroundings of(Place p) {
-        return new Surroundings(sky(p), glow(p.observer()), objects(p), path(p.skyline()));
+        List<DarkSite.Dome> domes = DarkSite.domes(p.observer());
+        return new Surroundings(sky(p, domes), glow(domes), objects(p), path(p.skyline()));
     }
 
-    private static String sky(Place p) {
-        double estimate = DarkSite.estimate(p.observer());
+    /** What the towns around leave, as far as a place may have it. */
+    static double estimatedSky(Observer o) {
+        return Math.max(15, Math.min(22.2, DarkSite.estimate(o)));
+    }
+
+    private static String sky(Place p, List<DarkSite.Dome> domes) {
+        double estimate = DarkSite.estimate(domes);
         return Words.tenths(p.skyBrightness()) + " mag/arcsec² is Bortle " + Bortle.classOf(p.skyBrightness())
                 + "; the faintest stars seen are of magnitude "
                 + Words.tenths(Bortle.faintestStar(p.skyBrightness()))
@@ -41,8 +47,8 @@ record Surroundings(String sky, Table glow, Table objects, String skyline) {
                 + Words.tenths(estimate) + ": smaller ones are missing, so it is not darker than that.";
     }
 
-    private static Table glow(Observer o) {
-        List<Table.Row> rows = DarkSite.domes(o).stream()
+    private static Table glow(List<DarkSite.Dome> domes) {
+        List<Table.Row> rows = domes.stream()
                 .limit(MOST_TOWNS)
                 .map(d -> Table.Row.of(
                         false,

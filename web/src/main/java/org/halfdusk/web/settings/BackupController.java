@@ -1,11 +1,10 @@
 package org.halfdusk.web.settings;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
 import org.halfdusk.web.layout.Problems;
+import org.halfdusk.web.layout.Upload;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -39,17 +38,10 @@ class BackupController {
     }
 
     @PostMapping("/backup")
-    String bringIn(@RequestParam MultipartFile file, Model model, HttpServletResponse response) throws IOException {
+    String bringIn(@RequestParam MultipartFile file, Model model, HttpServletResponse response) {
         try {
-            if (file.isEmpty()) {
-                throw new IllegalArgumentException("no file was chosen; a backup of Half Dusk is allowed");
-            }
-            if (file.getSize() > MOST_BYTES) {
-                throw new IllegalArgumentException("the file has " + file.getSize() / 1_000_000 + " MB; up to "
-                        + MOST_BYTES / 1_000_000 + " MB are allowed");
-            }
             BackupDesk.Report report =
-                    desk.bringIn(BackupFile.read(new String(file.getBytes(), StandardCharsets.UTF_8)));
+                    desk.bringIn(BackupFile.read(Upload.text(file, MOST_BYTES, "a backup of Half Dusk")));
             settings.reread();
             model.addAttribute("heading", "The backup is in");
             model.addAttribute(

@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Preferences;
+import org.halfdusk.shoot.Wishes;
 import org.halfdusk.web.layout.Units;
 import org.halfdusk.web.layout.Words;
 import org.springframework.stereotype.Component;
@@ -33,8 +34,8 @@ public class Settings implements Supplier<Preferences> {
         values.put("feet", Boolean.toString(units.feet()));
         values.put("fahrenheit", Boolean.toString(units.fahrenheit()));
         values.put("twelveHours", Boolean.toString(units.twelveHours()));
-        values.put("budget", Double.toString(chosen.budgetPx()));
-        values.put("isoSchool", chosen.isoSchool().name());
+        values.put("budget", Double.toString(chosen.wishes().budgetPx()));
+        values.put("isoSchool", chosen.wishes().isoSchool().name());
         values.put("lowestCore", Double.toString(chosen.lowestCoreDegrees()));
         chosen.placeId().ifPresent(id -> values.put("place", Long.toString(id)));
         chosen.rigId().ifPresent(id -> values.put("rig", Long.toString(id)));
@@ -54,8 +55,13 @@ public class Settings implements Supplier<Preferences> {
                 Boolean.parseBoolean(values.get("twelveHours"))));
         Preferences usual = Preferences.USUAL;
         return new Preferences(
-                text(values, "budget").map(Double::valueOf).orElse(usual.budgetPx()),
-                text(values, "isoSchool").map(IsoSchool::valueOf).orElse(usual.isoSchool()),
+                Wishes.of(
+                        text(values, "budget")
+                                .map(Double::valueOf)
+                                .orElse(usual.wishes().budgetPx()),
+                        text(values, "isoSchool")
+                                .map(IsoSchool::valueOf)
+                                .orElse(usual.wishes().isoSchool())),
                 text(values, "lowestCore").map(Double::valueOf).orElse(usual.lowestCoreDegrees()),
                 text(values, "place").map(Long::valueOf),
                 text(values, "rig").map(Long::valueOf));

@@ -10,6 +10,7 @@ import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.Wishes;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Units;
 import org.halfdusk.web.layout.Words;
@@ -44,8 +45,8 @@ class SettingsController {
         typed.put("length", units.feet() ? "feet" : "metres");
         typed.put("temperature", units.fahrenheit() ? "fahrenheit" : "celsius");
         typed.put("clock", units.twelveHours() ? "12" : "24");
-        typed.put("budget", Words.plain(p.budgetPx()));
-        typed.put("isoSchool", p.isoSchool().name());
+        typed.put("budget", Words.plain(p.wishes().budgetPx()));
+        typed.put("isoSchool", p.wishes().isoSchool().name());
         typed.put("lowestCore", Words.plain(p.lowestCoreDegrees()));
         p.placeId().ifPresent(id -> typed.put("place", Long.toString(id)));
         p.rigId().ifPresent(id -> typed.put("rig", Long.toString(id)));
@@ -75,7 +76,7 @@ class SettingsController {
                         errors.text("length").equals("feet"),
                         errors.text("temperature").equals("fahrenheit"),
                         errors.text("clock").equals("12")),
-                new Preferences(budget, school, lowest, place, rig));
+                new Preferences(Wishes.of(budget, school), lowest, place, rig));
         return "redirect:/settings?saved=true";
     }
 

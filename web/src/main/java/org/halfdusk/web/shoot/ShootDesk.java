@@ -21,6 +21,8 @@ import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.time.Interval;
+import org.halfdusk.weather.Forecast;
+import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Theme;
@@ -47,8 +49,20 @@ public class ShootDesk {
      * A shoot with all that follows from it, at a moment of its night.
      *
      * @param rig the number of the rig it is seen through
+     * @param forecast the weather ahead of its place, where any is known
      */
-    public record Open(Kept<Shoot> shoot, Plan plan, Subjects.Bound<?, ?> subject, Instant at, int rig) {
+    public record Open(
+            Kept<Shoot> shoot,
+            Plan plan,
+            Subjects.Bound<?, ?> subject,
+            Instant at,
+            int rig,
+            Optional<Forecast> forecast) {
+        /** The weather of its window, where all of that is forecast. */
+        public Optional<Spell> weather() {
+            return forecast.flatMap(f -> plan.night().main().flatMap(f::during));
+        }
+
         /** Where a step of this shoot is. */
         public String address(String step) {
             return base() + "/" + step;
@@ -74,8 +88,7 @@ public class ShootDesk {
 
     /** The same with one of its rigs. */
     public Open open(long id, int rig, Optional<String> at) {
-        Kept<Shoot> shoot = shoots.find(id, rig)
-                .orElseThrow(() -> new NotFound("There is no shoot number " + id + ", or it was deleted."));
+        Kept<Shoot> shoot = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id));
         Plan plan = planner.plan(shoot.it());
         Interval axis = plan.night().axis();
         Instant wished = at.filter(a -> !a.isBlank())
@@ -83,7 +96,13 @@ public class ShootDesk {
                 .orElse(plan.night().bestMoment());
         Instant inside =
                 wished.isBefore(axis.start()) ? axis.start() : wished.isAfter(axis.end()) ? axis.end() : wished;
-        return new Open(shoot, plan, subjects.of(shoot.it().subject(), plan.night()), inside, rig);
+        return new Open(
+                shoot,
+                plan,
+                subjects.of(shoot.it().subject(), plan.night()),
+                inside,
+                rig,
+                planner.forecast(plan.place()));
     }
 
     /** An instant as it is; a time of day at its first occurrence along the axis. Nonsense counts as nothing. */
@@ -135,7 +154,7 @@ public class ShootDesk {
                         open.at(),
                         subject.marks(),
                         plan.blocks(),
-                        planner.forecast(plan.place()),
+                        open.forecast(),
                         subject.words().sentence()),
                 open.at().toString(),
                 Words.clock(open.at(), zone),

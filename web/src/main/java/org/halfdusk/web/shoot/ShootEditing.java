@@ -80,7 +80,7 @@ public class ShootEditing {
         }
         Shoots.Outcome outcome = shoots.change(id, rig, edits);
         if (outcome instanceof Shoots.Outcome.Unknown) {
-            throw new NotFound("There is no shoot number " + id + ", or it was deleted.");
+            throw NotFound.shoot(id);
         }
         if (outcome instanceof Shoots.Outcome.Conflict c) {
             Clash clash = new Clash(

@@ -66,7 +66,7 @@ class ShootsController {
 
     @PostMapping("/shoots/{id}/duplicate")
     String duplicate(@PathVariable long id) {
-        long copy = shoots.duplicate(id).orElseThrow(() -> unknown(id));
+        long copy = shoots.duplicate(id).orElseThrow(() -> NotFound.shoot(id));
         return "redirect:/shoots/" + copy + "/night";
     }
 
@@ -95,7 +95,7 @@ class ShootsController {
                 .it();
         Map<String, String> now = shoots.fields(id, of);
         if (now.isEmpty()) {
-            throw unknown(id);
+            throw NotFound.shoot(id);
         }
         Map<Field, String> wanted = Map.of(
                 ShootField.CAMERA, Long.toString(standing.cameraId()),
@@ -115,7 +115,7 @@ class ShootsController {
     @PostMapping("/shoots/{id}/rigs")
     String addRig(@PathVariable long id, @RequestParam Optional<Long> rig, @RequestParam(defaultValue = "0") int of) {
         Shoot.ShootRig at =
-                shoots.find(id, of).orElseThrow(() -> unknown(id)).it().rig();
+                shoots.find(id, of).orElseThrow(() -> NotFound.shoot(id)).it().rig();
         Shoot.ShootRig more = rig.map(r -> rigs.rig(r)
                         .orElseThrow(() -> new NotFound("There is no rig number " + r + "."))
                         .it())
@@ -128,7 +128,7 @@ class ShootsController {
     @PostMapping("/shoots/{id}/rigs/{of}/remove")
     String removeRig(@PathVariable long id, @PathVariable int of) {
         if (!shoots.removeRig(id, of)) {
-            throw unknown(id);
+            throw NotFound.shoot(id);
         }
         return "redirect:/shoots/" + id + "/expose?removed=" + of;
     }
@@ -136,7 +136,7 @@ class ShootsController {
     @PostMapping("/shoots/{id}/rigs/{of}/restore")
     String restoreRig(@PathVariable long id, @PathVariable int of) {
         if (!shoots.restoreRig(id, of)) {
-            throw unknown(id);
+            throw NotFound.shoot(id);
         }
         return "redirect:" + ShootDesk.Open.base(id, of) + "/expose";
     }
@@ -144,7 +144,7 @@ class ShootsController {
     @PostMapping("/shoots/{id}/delete")
     String delete(@PathVariable long id) {
         if (!shoots.delete(id)) {
-            throw unknown(id);
+            throw NotFound.shoot(id);
         }
         return "redirect:/shoots?deleted=" + id;
     }
@@ -152,7 +152,7 @@ class ShootsController {
     @PostMapping("/shoots/{id}/restore")
     String restore(@PathVariable long id) {
         if (!shoots.restore(id)) {
-            throw unknown(id);
+            throw NotFound.shoot(id);
         }
         return "redirect:/shoots";
     }
@@ -160,14 +160,10 @@ class ShootsController {
     @PostMapping("/shoots/{id}/undo")
     String undo(@PathVariable long id, @RequestParam(defaultValue = "night") String step) {
         if (shoots.find(id).isEmpty()) {
-            throw unknown(id);
+            throw NotFound.shoot(id);
         }
         shoots.undo(id);
         String safe = List.of("frame", "expose", "sequence", "pack", "list").contains(step) ? step : "night";
         return safe.equals("list") ? "redirect:/shoots" : "redirect:/shoots/" + id + "/" + safe;
-    }
-
-    private static NotFound unknown(long id) {
-        return new NotFound("There is no shoot number " + id + ", or it was deleted.");
     }
 }

@@ -1,8 +1,6 @@
 package org.halfdusk.web.weather;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Optional;
 import org.halfdusk.place.Place;
@@ -14,6 +12,7 @@ import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.exchange.ForecastFile;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Problems;
+import org.halfdusk.web.layout.Upload;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -49,16 +48,12 @@ class ForecastController {
             @RequestParam Optional<MultipartFile> file,
             @RequestParam(defaultValue = "") String text,
             Model model,
-            HttpServletResponse response)
-            throws IOException {
+            HttpServletResponse response) {
         Kept<Place> place = place(id);
         try {
             Optional<MultipartFile> sent = file.filter(f -> !f.isEmpty());
-            if (sent.isPresent() && sent.get().getSize() > MOST_BYTES) {
-                throw new IllegalArgumentException("the file has " + sent.get().getSize() / 1000
-                        + " kB; up to 1000 kB are allowed, a month of hours needs about 60");
-            }
-            String body = sent.isPresent() ? new String(sent.get().getBytes(), StandardCharsets.UTF_8) : text;
+            String body =
+                    sent.map(f -> Upload.text(f, MOST_BYTES, "CSV or JSON")).orElse(text);
             String name = sent.map(
                             f -> Optional.ofNullable(f.getOriginalFilename()).orElse("a file"))
                     .orElse("typed hours");

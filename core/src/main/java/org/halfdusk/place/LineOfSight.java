@@ -1,0 +1,26 @@
+package org.halfdusk.place;
+
+/**
+ * How high land and what stands on it look over the curved earth: atan of the height over the eye, less d²(1 − 0.13)/2R,
+ * over the distance. Good to some hundredths of a degree in ordinary air; over water or ice refraction may be far from usual.
+ */
+final class LineOfSight {
+    /** Usual share of the earth's curve that refraction gives back. */
+    private static final double TERRESTRIAL_REFRACTION = 0.13;
+
+    private static final double EARTH_RADIUS_METRES = GreatCircle.EARTH_RADIUS_KM * 1000;
+
+    private LineOfSight() {}
+
+    /** Altitude of something over the eye's height by so many metres, degrees. */
+    static double altitudeDegrees(double overEyeMetres, double distanceMetres) {
+        double drop = distanceMetres * distanceMetres * (1 - TERRESTRIAL_REFRACTION) / (2 * EARTH_RADIUS_METRES);
+        return Math.toDegrees(Math.atan2(overEyeMetres - drop, distanceMetres));
+    }
+
+    /** Altitude of the sea's horizon from an eye so high over it, degrees; negative. */
+    static double seaHorizonDegrees(double eyeMetres) {
+        return altitudeDegrees(
+                -eyeMetres, Math.sqrt(2 * EARTH_RADIUS_METRES * eyeMetres / (1 - TERRESTRIAL_REFRACTION)));
+    }
+}
