@@ -43,7 +43,7 @@ class AlignmentController {
         ShootDesk.Open open = desk.open(id, Optional.empty());
         Shoot shoot = open.shoot().it();
         List<ForegroundObject> objects = open.plan().place().objects();
-        model.addAttribute("title", shoot.title());
+        model.addAttribute("shootTitle", shoot.title());
         model.addAttribute("place", open.plan().place().name());
         model.addAttribute("back", open.address("frame"));
         model.addAttribute(

@@ -60,6 +60,7 @@ class FramePagesTest extends DemoPages {
         String season = app.get("/shoots/1/alignments").body();
         assertHas(season, "nights of 2027, the first");
         assertHas(season, "Fri 4 Jun");
+        assertHas(season, ">Core over the watchtower</a>");
         assertHas(app.get("/shoots/2/alignments").body(), "nothing before the sky yet");
     }
 }
