@@ -45,6 +45,7 @@ const strip = {
     el.setAttribute("aria-valuenow", String(Math.round((inside - from) / 60000)));
     el.setAttribute("aria-valuetext", text);
     el.dataset.at = new Date(inside).toISOString();
+    document.dispatchEvent(new CustomEvent("playhead", { detail: inside }));
   },
   show(el) {
     go(location.pathname + "?at=" + el.dataset.at);

@@ -36,7 +36,7 @@ const templates = filesBelow("../src/main/resources/templates");
 unlessDone("css", ["app.css", "package-lock.json", ...templates], [join(out, "app.css")], () =>
   run("node_modules/.bin/tailwindcss", ["-i", "app.css", "-o", join(out, "app.css"), "--minify"]));
 
-cpSync("app.js", join(out, "app.js"));
+for (const script of ["app.js", "frame.js"]) cpSync(script, join(out, script));
 cpSync("node_modules/htmx.org/dist/htmx.min.js", join(out, "htmx.js"));
 for (const subset of ["latin", "latin-ext"]) {
   const font = `atkinson-hyperlegible-next-${subset}-wght-normal.woff2`;

@@ -12,6 +12,11 @@ public record Altitude(double degrees) implements Comparable<Altitude> {
         }
     }
 
+    /** Of a unit direction's part that points up; a rounding beyond 1 is forgiven. */
+    public static Altitude ofSine(double sine) {
+        return ofDegrees(Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, sine)))));
+    }
+
     public static Altitude ofDegrees(double degrees) {
         return new Altitude(degrees);
     }

@@ -25,6 +25,14 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
             return (umbra + moon - separation) / (2 * moon);
         }
 
+        /**
+         * Share of the full Moon's light that is left, 1 outside the umbra to a ten-thousandth in it; the part of the
+         * diameter that is not covered stands for the disc's light, and the penumbra is left out.
+         */
+        public double lightLeft() {
+            return Math.max(1e-4, 1 - Math.max(0, Math.min(1, umbralMagnitude())));
+        }
+
         public double penumbralMagnitude() {
             return (penumbra + moon - separation) / (2 * moon);
         }

@@ -23,4 +23,9 @@ public record Star(
         double colour,
         Vector j2000,
         Vector motion,
-        double parallaxRad) {}
+        double parallaxRad) {
+    /** A nameless direction at infinity, to be seen as stars are. */
+    public static Star fixed(Vector j2000) {
+        return new Star(0, "", "", "", 0, 0, j2000, new Vector(0, 0, 0), 0);
+    }
+}

@@ -54,7 +54,7 @@ public final class StarCatalogue {
         return stars.stream().filter(s -> s.name().equals(name)).findFirst();
     }
 
-    private static List<String[]> lines(String resource) {
+    static List<String[]> lines(String resource) {
         try (InputStream in = StarCatalogue.class.getResourceAsStream(resource)) {
             if (in == null) {
                 throw new IllegalStateException("star table " + resource + " is missing from the core");

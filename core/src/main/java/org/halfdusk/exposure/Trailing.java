@@ -1,17 +1,19 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.angle.Vector;
+import org.halfdusk.optics.Imaging;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.time.SiderealTime;
 
 /**
- * What a star draws on a fixed sensor while the Earth turns: the exact distance between its rectilinear projections at
- * shutter open and close.
+ * What a star draws on a fixed sensor while the Earth turns: the exact distance between its projections at shutter open
+ * and close.
  *
  * @param focalMm true focal length, mm
  * @param pixelPitchMicrometres µm
  * @param declinationDegrees of the frame's centre, −90 to 90
  */
-public record Trailing(double focalMm, double pixelPitchMicrometres, double declinationDegrees) {
+public record Trailing(double focalMm, double pixelPitchMicrometres, double declinationDegrees, Imaging imaging) {
     /** Blur of lens and pixel as a standard deviation, px: about two pixels across at half height. Working figure. */
     public static final double BLUR_PX = 0.85;
 
@@ -29,6 +31,19 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
         if (!(declinationDegrees >= -90 && declinationDegrees <= 90)) {
             throw new IllegalArgumentException("declination " + declinationDegrees + "° is outside −90° to 90°");
         }
+    }
+
+    /** Through a rectilinear lens. */
+    public Trailing(double focalMm, double pixelPitchMicrometres, double declinationDegrees) {
+        this(focalMm, pixelPitchMicrometres, declinationDegrees, Imaging.RECTILINEAR);
+    }
+
+    public static Trailing of(Rig rig, double declinationDegrees) {
+        return new Trailing(
+                rig.focalMm(),
+                rig.camera().sensor().pixelPitchMicrometres(),
+                declinationDegrees,
+                rig.lens().imaging());
     }
 
     /** Arcseconds on one pixel in the middle: 206.265 p/f. */
@@ -64,7 +79,7 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
 
     /** Trail in the worst corner of a sensor of the given diagonal in mm, px. */
     public double cornerPx(double diagonalMm, double seconds) {
-        return worstPx(Math.atan(diagonalMm / 2 / focalMm), seconds);
+        return worstPx(imaging.angleRad(diagonalMm / 2 / focalMm), seconds);
     }
 
     /** A star's way over the sensor in px, from shutter open to close. */
@@ -90,14 +105,18 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
         Vector open = star.aboutZ(-half);
         Vector close = star.aboutZ(half);
         double scale = focalMm * 1000 / pixelPitchMicrometres;
+        double before = scale * stretch(open, axis);
+        double after = scale * stretch(close, axis);
         return new Path(
-                scale * (across(close, east, axis) - across(open, east, axis)),
-                scale * (across(close, north, axis) - across(open, north, axis)));
+                after * close.dot(east) - before * open.dot(east), after * close.dot(north) - before * open.dot(north));
     }
 
-    /** Tangent-plane coordinate; beyond 89.9° from the axis no rectilinear frame reaches, so it stops there. */
-    private static double across(Vector star, Vector side, Vector axis) {
-        return star.dot(side) / Math.max(star.dot(axis), 0.0017);
+    /** From the part of a direction across the axis to the picture, in focal lengths; 89.9° is the rectilinear limit. */
+    private double stretch(Vector star, Vector axis) {
+        double cos = star.dot(axis);
+        double ahead = imaging == Imaging.RECTILINEAR ? Math.max(cos, 0.0017) : cos;
+        double sin = Math.sqrt(Math.max(0, 1 - cos * cos));
+        return sin < 1e-9 ? 1 : imaging.radius(Math.atan2(sin, ahead)) / sin;
     }
 
     /** Length-to-width of a recorded star with a trail of the given length: √(1 + L²/(12 σ²)). */

@@ -32,6 +32,11 @@ public final class SkyLight {
             return Magnitudes.of(natural + towns + twilight + moon);
         }
 
+        /** The same with a share of the Moon's part: it is eclipsed. */
+        public Brightness withMoon(double share) {
+            return new Brightness(natural, towns, twilight, moon * share);
+        }
+
         /** Share of the light that towns give, 0 to 1. */
         public double townShare() {
             return towns / (natural + towns + twilight + moon);

@@ -9,6 +9,7 @@ package org.halfdusk.optics;
  * @param sharpestAperture f-number at which the middle and corners are best
  * @param electronicAperture whether the camera can set it; otherwise only a ring can
  * @param coma how stars in its corners look, in the person's own words
+ * @param fisheye an equisolid fisheye; otherwise straight lines stay straight
  */
 public record Lens(
         String name,
@@ -19,7 +20,8 @@ public record Lens(
         double smallestAperture,
         double sharpestAperture,
         boolean electronicAperture,
-        String coma) {
+        String coma,
+        boolean fisheye) {
     /** Longest note on its coma. */
     public static final int LONGEST_NOTE = 400;
 
@@ -36,7 +38,7 @@ public record Lens(
         }
     }
 
-    /** A lens that the camera sets, without a note. */
+    /** A rectilinear lens that the camera sets, without a note. */
     public Lens(
             String name,
             double shortestMm,
@@ -54,7 +56,12 @@ public record Lens(
                 smallestAperture,
                 sharpestAperture,
                 true,
-                "");
+                "",
+                false);
+    }
+
+    public Imaging imaging() {
+        return fisheye ? Imaging.EQUISOLID : Imaging.RECTILINEAR;
     }
 
     public boolean zoom() {

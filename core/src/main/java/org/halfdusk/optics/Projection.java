@@ -10,27 +10,37 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**
- * A rectilinear picture of the sky on the plane of a sensor: f·tan of the angle from the axis. Drawn with the horizon
- * level, x to the right and y up; the frame itself is turned by its roll.
+ * A picture of the sky on the plane of a sensor: so far from the middle as the lens maps the angle from its axis. Drawn
+ * with the horizon level, x to the right and y up; the frame itself is turned by its roll.
  *
  * @param focalMm true focal length
  */
-public record Projection(Framing framing, double focalMm) {
-    /** Cosine of the angle from the axis beyond which nothing is drawn: 84°. */
-    private static final double FARTHEST = 0.1;
+public record Projection(Framing framing, double focalMm, Imaging imaging) {
+    public static Projection of(Framing framing, Rig rig) {
+        return new Projection(framing, rig.focalMm(), rig.lens().imaging());
+    }
+
+    /** Through a rectilinear lens. */
+    public Projection(Framing framing, double focalMm) {
+        this(framing, focalMm, Imaging.RECTILINEAR);
+    }
 
     /** A place on the plane of the sensor, mm from the axis. */
     public record Point(double x, double y) {}
 
-    /** Where a direction (north, east, up) falls; nothing where it lies more than 84° from the axis. */
+    /** Where a direction (north, east, up) falls; nothing where it lies too far from the axis to be drawn. */
     public Optional<Point> of(Vector direction) {
         LevelFrame view = view();
         Vector unit = direction.unit();
-        if (unit.dot(view.ahead()) < FARTHEST) {
+        double ahead = unit.dot(view.ahead());
+        if (ahead < imaging.leastCosine()) {
             return Optional.empty();
         }
-        LevelFrame.Offset offset = view.offset(unit);
-        return Optional.of(new Point(focalMm * offset.right(), focalMm * offset.up()));
+        double right = unit.dot(view.right());
+        double up = unit.dot(view.up());
+        double sin = Math.hypot(right, up);
+        double stretch = sin == 0 ? focalMm : focalMm * imaging.radius(Math.atan2(sin, ahead)) / sin;
+        return Optional.of(new Point(stretch * right, stretch * up));
     }
 
     public Optional<Point> of(Azimuth azimuth, double altitudeDegrees) {
@@ -39,17 +49,19 @@ public record Projection(Framing framing, double focalMm) {
 
     /** Length in the middle of the picture of a small angle in degrees, mm. */
     public double across(double degrees) {
-        return 2 * focalMm * Math.tan(Math.toRadians(degrees / 2));
+        return 2 * focalMm * imaging.radius(Math.toRadians(degrees / 2));
     }
 
     /** The direction that falls on a place: the inverse of {@link #of(Vector)}. */
     public HorizontalPosition direction(Point p) {
         LevelFrame view = view();
+        double radius = Math.hypot(p.x(), p.y());
+        double angle = imaging.angleRad(radius / focalMm);
+        double sideways = radius == 0 ? 0 : Math.sin(angle) / radius;
         return HorizontalPosition.of(view.ahead()
-                .times(focalMm)
-                .plus(view.right().times(p.x()))
-                .plus(view.up().times(p.y()))
-                .unit());
+                .times(Math.cos(angle))
+                .plus(view.right().times(p.x() * sideways))
+                .plus(view.up().times(p.y() * sideways)));
     }
 
     /** The frame's corners from the upper left by the upper right, turned by the roll. */

@@ -44,7 +44,7 @@ public record Rig(Camera camera, Lens lens, Optional<Converter> converter, doubl
         return ARCSEC_PER_MICROMETRE_PER_MM * camera.sensor().pixelPitchMicrometres() / focalMm();
     }
 
-    /** Field of view along the sensor's long side, degrees. */
+    /** Field of view along the sensor's long side, degrees; a fisheye's circle ends at 180. */
     public double longFieldDegrees() {
         return field(camera.sensor().widthMm());
     }
@@ -55,7 +55,7 @@ public record Rig(Camera camera, Lens lens, Optional<Converter> converter, doubl
     }
 
     private double field(double sideMm) {
-        return Math.toDegrees(2 * Math.atan(sideMm / 2 / focalMm()));
+        return Math.toDegrees(2 * Math.min(Math.PI / 2, lens.imaging().angleRad(sideMm / 2 / focalMm())));
     }
 
     /** Angle from the axis to a corner, degrees. */

@@ -92,8 +92,7 @@ public record ExposurePlan(
 
         Planner(Rig rig, double declinationDegrees, double skyBrightness, Wishes wishes) {
             this.rig = rig;
-            this.trailing =
-                    new Trailing(rig.focalMm(), rig.camera().sensor().pixelPitchMicrometres(), declinationDegrees);
+            this.trailing = Trailing.of(rig, declinationDegrees);
             this.skyBrightness = skyBrightness;
             this.wishes = wishes;
             this.times = times(rig.camera());

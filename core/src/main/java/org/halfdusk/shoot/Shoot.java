@@ -2,6 +2,7 @@ package org.halfdusk.shoot;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.Optional;
 import org.halfdusk.optics.Framing;
 
@@ -29,6 +30,7 @@ public record Shoot(
      *
      * @param focalMm set on the lens
      * @param framing where the person has aimed, otherwise computed
+     * @param choices what else was chosen; a file of an older version has none
      */
     public record ShootRig(
             long cameraId,
@@ -36,5 +38,21 @@ public record Shoot(
             Optional<Long> converterId,
             double focalMm,
             Optional<Framing> framing,
-            Wishes wishes) {}
+            Wishes wishes,
+            RigChoices choices) {
+        public ShootRig {
+            choices = Objects.requireNonNullElse(choices, RigChoices.NONE);
+        }
+
+        /** With nothing else chosen. */
+        public ShootRig(
+                long cameraId,
+                long lensId,
+                Optional<Long> converterId,
+                double focalMm,
+                Optional<Framing> framing,
+                Wishes wishes) {
+            this(cameraId, lensId, converterId, focalMm, framing, wishes, RigChoices.NONE);
+        }
+    }
 }

@@ -21,7 +21,11 @@ public enum ShootField implements Field {
     ISO_SCHOOL(ShootField::school),
     SHUTTER(text -> text.isBlank() ? "" : FieldText.decimal("shutter time", text, 1.0 / 64_000, 3600, "s")),
     APERTURE(text -> text.isBlank() ? "" : FieldText.decimal("aperture f/", text, 0.5, 128, "")),
-    ISO(text -> text.isBlank() ? "" : Long.toString(iso(text)));
+    ISO(text -> text.isBlank() ? "" : Long.toString(iso(text))),
+    /** Distance that the lens is focused at, m; empty for the stars. */
+    FOCUS(text -> text.isBlank() ? "" : FieldText.decimal("focus distance", text, 0.05, 100_000, "m")),
+    /** A panorama as {@link PanoramaWish} writes it; empty for one frame. */
+    PANORAMA(text -> text.isBlank() ? "" : PanoramaWish.parse(text).text());
 
     /** First and last evening that can be planned. */
     public static final LocalDate FIRST_NIGHT = LocalDate.of(1950, 1, 1);

@@ -13,6 +13,8 @@ import org.halfdusk.ephemeris.EarthMotion;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.EquatorialOfDate;
 import org.halfdusk.ephemeris.Galaxy;
+import org.halfdusk.ephemeris.Planet;
+import org.halfdusk.ephemeris.Planets;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarFrame;
 import org.halfdusk.place.Observer;
@@ -190,14 +192,58 @@ public final class Sky {
                 .toList();
     }
 
+    /**
+     * From the true equator and equinox of date to north, east, up for things at infinity; the diurnal aberration, 0.3″ at
+     * most, is left out.
+     */
+    public Rotation turning(Instant instant) {
+        double sidereal = siderealTimeRad(moment(instant));
+        double s = Math.sin(sidereal);
+        double c = Math.cos(sidereal);
+        return new Rotation(
+                -sinLatitude * c,
+                -sinLatitude * s,
+                cosLatitude,
+                -s,
+                c,
+                0,
+                cosLatitude * c,
+                cosLatitude * s,
+                sinLatitude);
+    }
+
+    /** Apparent directions of stars in the true equator and equinox of date. */
+    public List<Vector> apparent(List<Star> stars, Instant instant) {
+        StarFrame frame = StarFrame.at(ephemeris, moment(instant).ttDays());
+        return stars.stream().map(frame::apparent).toList();
+    }
+
+    /** A planet as it is seen at a moment, and where it stands. */
+    public record PlanetPosition(Planet planet, HorizontalPosition position, double magnitude, double distanceAu) {}
+
+    /** The bright planets; parallax, 30″ at most, is left out. */
+    public List<PlanetPosition> planets(Instant instant) {
+        Moment m = moment(instant);
+        StarFrame frame = StarFrame.at(ephemeris, m.ttDays());
+        List<PlanetPosition> planets = new ArrayList<>();
+        for (Planet planet : Planet.values()) {
+            Planets.Seen seen = Planets.seen(planet, m.ttDays());
+            planets.add(new PlanetPosition(
+                    planet,
+                    HorizontalPosition.of(northEastUp(frame.apparent(seen.asStar()), m)),
+                    seen.asStar().magnitude(),
+                    seen.distanceAu()));
+        }
+        return planets;
+    }
+
     /** The middle of the Milky Way: unit directions as north, east, up along the galactic equator, from its centre on. */
     public List<Vector> galacticEquator(Instant instant, int points) {
-        Vector still = new Vector(0, 0, 0);
         List<Star> along = new ArrayList<>();
         for (int i = 0; i <= points; i++) {
             Vector galactic = Vector.ofSpherical(2 * Math.PI * i / points, 0, 1);
             Vector j2000 = Galaxy.fromEquatorJ2000().inverse().apply(galactic);
-            along.add(new Star(0, "", "", "", 0, 0, j2000, still, 0));
+            along.add(Star.fixed(j2000));
         }
         return stars(along, instant);
     }

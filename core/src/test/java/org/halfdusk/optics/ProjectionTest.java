@@ -3,6 +3,11 @@ package org.halfdusk.optics;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -66,5 +71,59 @@ class ProjectionTest {
     @Test
     void aSmallAngleAcrossTheMiddle() {
         assertEquals(3.49, new Projection(aim(0, 0, 0), 400).across(0.5), 0.005);
+    }
+
+    /** The table that the script in the browser is held to as well; 0.1 px of 5 µm is 0.0005 mm. */
+    @Test
+    void agreesWithATableMadeBySphericalTrigonometry() throws IOException {
+        int read = 0;
+        for (String line : table()) {
+            String[] c = line.split(",");
+            double[] n = new double[c.length];
+            for (int i = 0; i < c.length; i++) {
+                n[i] = i == 3 ? 0 : Double.parseDouble(c[i]);
+            }
+            Projection p = new Projection(aim(n[0], n[1], 0), n[2], Imaging.valueOf(c[3]));
+            Projection.Point q = p.of(Azimuth.ofDegrees(n[4]), n[5]).orElseThrow();
+            assertEquals(n[6], q.x(), 1e-6, line);
+            assertEquals(n[7], q.y(), 1e-6, line);
+            HorizontalPosition back = p.direction(q);
+            assertEquals(n[5], back.altitude().degrees(), 1e-6, line);
+            read++;
+        }
+        assertTrue(read >= 50);
+    }
+
+    private static List<String> table() throws IOException {
+        try (InputStream in = ProjectionTest.class.getResourceAsStream("projection.csv")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(l -> !l.startsWith("#"))
+                    .toList();
+        }
+    }
+
+    /** 2f sin(θ/2): a hemisphere's rim lies at √2 f, and equal areas of sky fill equal areas of the picture. */
+    @Test
+    void anEquisolidFisheyeKeepsAreas() {
+        assertEquals(Math.sqrt(2), Imaging.EQUISOLID.radius(Math.PI / 2), 1e-12);
+        double cap = 2 * Math.PI * (1 - Math.cos(0.7));
+        assertEquals(cap, Math.PI * Math.pow(Imaging.EQUISOLID.radius(0.7), 2), 1e-12);
+    }
+
+    @Property
+    void everyImagingTurnsBack(@ForAll Imaging imaging, @ForAll @DoubleRange(min = 0, max = 1.4) double angle) {
+        assertEquals(angle, imaging.angleRad(imaging.radius(angle)), 1e-12);
+    }
+
+    /** A circular fisheye shows half the sky at most. */
+    @Test
+    void aFisheyesFieldEndsAtHalfTheSky() {
+        Sensor sensor = new Sensor(36, 24, 6000, 4000);
+        Camera camera = new Camera("full frame", sensor, 100, 25600, 1 / 8000.0, 30, true, 30, 10, 40, 160, 500, 180);
+        Lens lens = new Lens("10 mm fisheye", 10, 10, 2.8, 2.8, 22, 5.6, true, "", true);
+        Rig rig = Rig.of(camera, lens, Optional.empty(), 10);
+        assertEquals(180, rig.longFieldDegrees(), 1e-9);
+        assertEquals(2 * Math.toDegrees(2 * Math.asin(12 / 20.0)), rig.shortFieldDegrees(), 1e-9);
     }
 }

@@ -249,6 +249,7 @@ public final class StoredKits implements Kits {
         r.setSharpestAperture(l.sharpestAperture());
         r.setElectronicAperture(l.electronicAperture() ? 1L : 0L);
         r.setComa(l.coma());
+        r.setFisheye(l.fisheye() ? 1L : 0L);
     }
 
     private static Kept<Lens> lens(LensRecord r) {
@@ -263,7 +264,8 @@ public final class StoredKits implements Kits {
                         r.getSmallestAperture(),
                         r.getSharpestAperture(),
                         r.getElectronicAperture() == 1,
-                        r.getComa()));
+                        r.getComa(),
+                        r.getFisheye() == 1));
     }
 
     private static Kept<Converter> converter(ConverterRecord r) {

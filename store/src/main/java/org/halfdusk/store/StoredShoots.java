@@ -4,12 +4,14 @@ import static org.halfdusk.store.jooq.Tables.PLACE;
 import static org.halfdusk.store.jooq.Tables.SHOOT;
 import static org.halfdusk.store.jooq.Tables.SHOOT_CHANGE;
 import static org.halfdusk.store.jooq.Tables.SHOOT_RIG;
+import static org.halfdusk.store.jooq.Tables.SHOOT_RIG_CHOICE;
 import static org.halfdusk.store.jooq.Tables.SHOOT_WISH;
 
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +26,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
@@ -86,7 +89,7 @@ public final class StoredShoots implements Shoots {
         return dsl.selectFrom(SHOOT_RIG)
                 .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.REMOVED_AT.isNull())
                 .orderBy(SHOOT_RIG.POSITION)
-                .fetch(r -> new Kept<>(r.getPosition(), rig(r)));
+                .fetch(r -> new Kept<>(r.getPosition(), rig(dsl, r)));
     }
 
     @Override
@@ -114,6 +117,7 @@ public final class StoredShoots implements Shoots {
         r.setPosition(position);
         fill(r, rig);
         r.insert();
+        rig.choices().texts().forEach((field, value) -> setChoice(tx, id, position, field, value));
     }
 
     @Override
@@ -158,6 +162,26 @@ public final class StoredShoots implements Shoots {
                 .execute();
     }
 
+    private static void setChoice(DSLContext tx, long shootId, long position, ShootField field, String value) {
+        tx.insertInto(SHOOT_RIG_CHOICE)
+                .set(SHOOT_RIG_CHOICE.SHOOT_ID, shootId)
+                .set(SHOOT_RIG_CHOICE.POSITION, position)
+                .set(SHOOT_RIG_CHOICE.NAME, field.name())
+                .set(SHOOT_RIG_CHOICE.VALUE, value)
+                .onConflict(SHOOT_RIG_CHOICE.SHOOT_ID, SHOOT_RIG_CHOICE.POSITION, SHOOT_RIG_CHOICE.NAME)
+                .doUpdate()
+                .set(SHOOT_RIG_CHOICE.VALUE, value)
+                .execute();
+    }
+
+    private static Map<ShootField, String> choices(DSLContext dsl, long shootId, long position) {
+        Map<ShootField, String> choices = new EnumMap<>(ShootField.class);
+        dsl.selectFrom(SHOOT_RIG_CHOICE)
+                .where(SHOOT_RIG_CHOICE.SHOOT_ID.eq(shootId), SHOOT_RIG_CHOICE.POSITION.eq(position))
+                .forEach(r -> choices.put(ShootField.valueOf(r.getName()), r.getValue()));
+        return choices;
+    }
+
     private static Map<String, String> wishes(DSLContext dsl, long shootId) {
         return dsl.selectFrom(SHOOT_WISH)
                 .where(SHOOT_WISH.SHOOT_ID.eq(shootId))
@@ -184,7 +208,7 @@ public final class StoredShoots implements Shoots {
 
     private static Kept<Shoot> kept(DSLContext dsl, Record row) {
         ShootRecord s = row.into(SHOOT);
-        Shoot.ShootRig rig = rig(row.into(SHOOT_RIG));
+        Shoot.ShootRig rig = rig(dsl, row.into(SHOOT_RIG));
         return new Kept<>(
                 s.getId(),
                 new Shoot(
@@ -198,7 +222,7 @@ public final class StoredShoots implements Shoots {
                         Instant.parse(s.getSavedAt())));
     }
 
-    private static Shoot.ShootRig rig(ShootRigRecord r) {
+    private static Shoot.ShootRig rig(DSLContext dsl, ShootRigRecord r) {
         Optional<Framing> framing = Optional.ofNullable(r.getAimAzimuth())
                 .map(azimuth ->
                         new Framing(Azimuth.ofDegrees(azimuth), Altitude.ofDegrees(r.getAimAltitude()), r.getRoll()));
@@ -216,7 +240,8 @@ public final class StoredShoots implements Shoots {
                 Optional.ofNullable(r.getConverterId()),
                 r.getFocalMm(),
                 framing,
-                wishes);
+                wishes,
+                new RigChoices(choices(dsl, r.getShootId(), r.getPosition())));
     }
 
     private static OptionalDouble optional(@Nullable Double value) {
@@ -340,7 +365,8 @@ public final class StoredShoots implements Shoots {
     }
 
     /** The rows of a shoot, read and written as the texts of its fields; wishes by their own names. */
-    private record Rows(ShootRecord shoot, ShootRigRecord rig, Map<String, String> wishes) {
+    private record Rows(
+            ShootRecord shoot, ShootRigRecord rig, Map<String, String> wishes, Map<ShootField, String> choices) {
         static Optional<Rows> read(DSLContext dsl, long id, int position) {
             return dsl.selectFrom(SHOOT)
                     .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
@@ -348,7 +374,11 @@ public final class StoredShoots implements Shoots {
                     .flatMap(s -> dsl.selectFrom(SHOOT_RIG)
                             .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.POSITION.eq((long) position))
                             .fetchOptional()
-                            .map(r -> new Rows(s, r, new HashMap<>(StoredShoots.wishes(dsl, id)))));
+                            .map(r -> new Rows(
+                                    s,
+                                    r,
+                                    new HashMap<>(StoredShoots.wishes(dsl, id)),
+                                    StoredShoots.choices(dsl, id, position))));
         }
 
         /** Before the names of changed fields. */
@@ -389,6 +419,7 @@ public final class StoredShoots implements Shoots {
                 case SHUTTER -> rig.getPinnedS();
                 case APERTURE -> rig.getPinnedAperture();
                 case ISO -> rig.getPinnedIso();
+                default -> choices.get(field);
             };
             return value == null ? "" : value.toString();
         }
@@ -421,6 +452,7 @@ public final class StoredShoots implements Shoots {
                 case SHUTTER -> rig.setPinnedS(text.isEmpty() ? null : Double.valueOf(text));
                 case APERTURE -> rig.setPinnedAperture(text.isEmpty() ? null : Double.valueOf(text));
                 case ISO -> rig.setPinnedIso(text.isEmpty() ? null : Long.valueOf(text));
+                default -> choices.put(field, text);
             }
         }
 
@@ -437,6 +469,7 @@ public final class StoredShoots implements Shoots {
             shoot.update();
             rig.update();
             wishes.forEach((name, value) -> setWish(tx, shoot.getId(), name, value));
+            choices.forEach((field, value) -> setChoice(tx, shoot.getId(), rig.getPosition(), field, value));
         }
     }
 }

@@ -111,10 +111,7 @@ public record TrailsPlan(
     }
 
     private Trailing trailing() {
-        return new Trailing(
-                rig.focalMm(),
-                rig.camera().sensor().pixelPitchMicrometres(),
-                framing.declinationDegrees(place.observer().latitudeDegrees()));
+        return Trailing.of(rig, framing.declinationDegrees(place.observer().latitudeDegrees()));
     }
 
     /** All of it in one frame at the same aperture and the camera's lowest ISO: how the sky comes out. */
@@ -128,13 +125,11 @@ public record TrailsPlan(
 
     /** Where the pole falls, mm from the middle of the frame; nothing where it is behind the camera. */
     public Optional<Projection.Point> poleInFrame() {
-        return new Projection(framing, rig.focalMm())
-                .of(night.pole().direction())
-                .filter(p -> {
-                    Projection.Point reach = new Projection(framing, rig.focalMm())
-                            .reach(rig.camera().sensor());
-                    return Math.abs(p.x()) <= reach.x() && Math.abs(p.y()) <= reach.y();
-                });
+        Projection projection = Projection.of(framing, rig);
+        return projection.of(night.pole().direction()).filter(p -> {
+            Projection.Point reach = projection.reach(rig.camera().sensor());
+            return Math.abs(p.x()) <= reach.x() && Math.abs(p.y()) <= reach.y();
+        });
     }
 
     /** Raw files of the run and its dark frame, MB. */

@@ -37,8 +37,7 @@ public record BurstsPicture(
 
     static BurstsPicture of(FireworksPlan plan) {
         Scene scene = Scene.of(
-                new Projection(plan.framing(), plan.rig().focalMm()),
-                plan.rig().camera().sensor());
+                Projection.of(plan.framing(), plan.rig()), plan.rig().camera().sensor());
         View v = new View(scene);
         Show show = plan.show();
         List<Shell> shells = new ArrayList<>();

@@ -72,6 +72,30 @@ class AlignmentController {
         return "frame/alignments";
     }
 
+    /** On which nights of the year it repeats, for the Frame page, which does not wait for it. */
+    @GetMapping("/shoots/{id}/alignments/summary")
+    String summary(@PathVariable long id, Model model) {
+        ShootDesk.Open open = desk.open(id, Optional.empty());
+        LocalDate from = open.shoot().it().night().withDayOfYear(1);
+        String words = Alignments.usual(
+                        open.shoot().it().subject(), open.plan().place().objects())
+                .map(w -> inWords(w, Alignments.search(planner.site(open.plan().place()), w, from, YEAR), from))
+                .orElse("");
+        model.addAttribute("words", words);
+        return "frame/parts :: summary(words=${words})";
+    }
+
+    private static String inWords(Alignments.Wish wish, List<Alignments.Match> found, LocalDate from) {
+        String what = FramePicture.name(wish.body()) + " within " + Words.plain(wish.sidewaysDegrees()) + "° over "
+                + wish.object().name()
+                + switch (wish.light()) {
+                    case DARK -> ", dark and moonless";
+                    case DUSK -> ", at dusk or dawn";
+                    case ANY -> "";
+                };
+        return Words.capital(what) + ": " + answer(found, from);
+    }
+
     private static Map<String, String> typed(Map<String, String> asked, Alignments.Wish usual) {
         Map<String, String> typed = new HashMap<>(Map.of(
                 "body", usual.body().name(),

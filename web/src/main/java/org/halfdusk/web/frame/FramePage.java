@@ -6,20 +6,24 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.trails.TrailsPlan;
+import org.halfdusk.sky.BandArch;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.Table;
 
 /**
  * The Frame step.
  *
  * @param aims ready places to aim at, each with the value of the field that does it
- * @param lines what stands where at the playhead's moment
  * @param alignment the subject's body over the first object, tonight; empty without an object
  */
 record FramePage(
@@ -27,6 +31,7 @@ record FramePage(
         String azimuth,
         String altitude,
         boolean upright,
+        String roll,
         boolean aimed,
         String focal,
         boolean prime,
@@ -34,11 +39,44 @@ record FramePage(
         String aimError,
         String focalError,
         List<Aim> aims,
-        List<Line> lines,
         String alignment,
-        String seasonAddress) {
+        String seasonAddress,
+        Eye eye,
+        Because answer,
+        List<Table> tables,
+        DepthPart depth,
+        PanoramaPart panorama,
+        PolePicture pole,
+        boolean trails) {
+    /**
+     * What the canvas is told of the frame.
+     *
+     * @param sheet address of the night's sky
+     * @param roll degrees
+     * @param exposure real, s
+     * @param interval to the next frame, s
+     */
+    record Eye(
+            String sheet,
+            String azimuth,
+            String altitude,
+            String roll,
+            String focal,
+            boolean fish,
+            String width,
+            String height,
+            String factor,
+            String shortest,
+            String longest,
+            String exposure,
+            String interval,
+            String file) {}
+
     /** Somewhere to aim at. @param value of the field AIM */
     record Aim(String name, String value) {}
+
+    /** What most cameras manage between two frames of a run, s. */
+    private static final double SHORTEST_GAP = 1;
 
     static FramePage of(ShootDesk.Open open, FramePicture picture, FormErrors errors, List<Alignments.Match> tonight) {
         Plan plan = open.plan();
@@ -49,6 +87,7 @@ record FramePage(
                 errors.of("AIM").isEmpty() ? number(framing.azimuth().degrees()) : errors.text("azimuth"),
                 errors.of("AIM").isEmpty() ? number(framing.altitude().degrees()) : errors.text("altitude"),
                 framing.upright(),
+                errors.of("AIM").isEmpty() ? number(framing.rollDegrees()) : errors.text("roll"),
                 open.shoot().it().rig().framing().isPresent(),
                 errors.of("FOCAL").isEmpty() ? Words.plain(plan.rig().lensFocalMm()) : errors.text("FOCAL"),
                 prime,
@@ -59,9 +98,45 @@ record FramePage(
                 errors.of("AIM"),
                 errors.of("FOCAL"),
                 aims(open),
-                lines(open),
                 alignment(open, tonight),
-                "/shoots/" + open.shoot().id() + "/alignments");
+                "/shoots/" + open.shoot().id() + "/alignments",
+                eye(open),
+                FrameWords.answer(open),
+                FrameWords.tables(open),
+                depth(open, errors),
+                PanoramaPart.of(open, errors),
+                PolePicture.of(plan.night().sky(), open.at()),
+                plan instanceof TrailsPlan);
+    }
+
+    private static DepthPart depth(ShootDesk.Open open, FormErrors errors) {
+        String kept = open.shoot().it().rig().choices().of(ShootField.FOCUS);
+        return DepthPart.of(
+                open.plan(),
+                kept.isEmpty() ? Double.POSITIVE_INFINITY : Double.parseDouble(kept),
+                errors.of("FOCUS").isEmpty() ? kept : errors.text("FOCUS"),
+                errors.of("FOCUS"));
+    }
+
+    private static Eye eye(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        Rig rig = plan.rig();
+        double exposure = plan.setting().shutter().realSeconds();
+        return new Eye(
+                "/shoots/" + open.shoot().id() + "/sky?v=" + SkySheet.version(plan),
+                number(plan.framing().azimuth().degrees()),
+                number(plan.framing().altitude().degrees()),
+                number(plan.framing().rollDegrees()),
+                Words.thousandths(rig.focalMm()),
+                rig.lens().fisheye(),
+                Words.thousandths(rig.camera().sensor().widthMm()),
+                Words.thousandths(rig.camera().sensor().heightMm()),
+                Words.thousandths(rig.focalMm() / rig.lensFocalMm()),
+                Words.plain(rig.lens().shortestMm()),
+                Words.plain(rig.lens().longestMm()),
+                Words.thousandths(exposure),
+                Words.thousandths(exposure + SHORTEST_GAP),
+                "frame-" + plan.night().date() + ".png");
     }
 
     /** A tenth of a degree is aimed by hand. */
@@ -71,7 +146,7 @@ record FramePage(
 
     private static List<Aim> aims(ShootDesk.Open open) {
         Plan plan = open.plan();
-        String roll = plan.framing().upright() ? "90" : "0";
+        String roll = number(plan.framing().rollDegrees());
         List<Aim> aims = new ArrayList<>();
         for (Body body : List.of(Body.GALACTIC_CENTRE, Body.MOON)) {
             HorizontalPosition p = plan.night().sky().at(body, open.at());
@@ -79,6 +154,8 @@ record FramePage(
                 aims.add(new Aim(FramePicture.name(body), value(p, roll)));
             }
         }
+        BandArch.of(plan.night().sky(), open.at())
+                .ifPresent(a -> aims.add(new Aim("the top of the band", value(a.top(), roll))));
         aims.add(new Aim("the pole", value(plan.night().sky().pole(), roll)));
         for (ForegroundObject o : plan.place().objects()) {
             double altitude = Math.max(-30, Math.min(90, o.topDegrees()));
@@ -90,45 +167,6 @@ record FramePage(
 
     private static String value(HorizontalPosition p, String roll) {
         return number(p.azimuth().degrees()) + " " + number(p.altitude().degrees()) + " " + roll;
-    }
-
-    private static List<Line> lines(ShootDesk.Open open) {
-        Plan plan = open.plan();
-        List<Line> lines = new ArrayList<>();
-        Body body = plan.night().followed().orElse(Body.GALACTIC_CENTRE);
-        HorizontalPosition p = plan.night().sky().at(body, open.at());
-        lines.add(new Line(
-                Words.capital(FramePicture.name(body)),
-                p.altitude().degrees() > 0
-                        ? Words.degrees(p.altitude().degrees()) + " up in "
-                                + Words.azimuth(p.azimuth().degrees())
-                        : Words.degrees(-p.altitude().degrees()) + " down"));
-        plan.place()
-                .objects()
-                .forEach(o -> lines.add(new Line(
-                        o.name(),
-                        Words.degrees(o.topDegrees()) + " high in "
-                                + Words.degrees(o.azimuth().degrees()))));
-        plan.place().objects().stream()
-                .findFirst()
-                .filter(o -> p.altitude().degrees() > 0)
-                .ifPresent(o -> {
-                    double over = p.apparent().altitude().degrees() - o.topDegrees();
-                    double turn = o.azimuth().turnTo(p.azimuth());
-                    lines.add(new Line(
-                            Words.capital(FramePicture.name(body)) + " from its top",
-                            Words.degrees(Math.abs(over))
-                                    + (over >= 0 ? " over, " : " under, ")
-                                    + Words.degrees(Math.abs(turn))
-                                    + (turn >= 0 ? " to the right" : " to the left")));
-                });
-        if (body == Body.GALACTIC_CENTRE) {
-            lines.add(new Line("The band leans", Words.lean(plan.night().sky().bandLeanDegrees(open.at()))));
-        }
-        lines.add(new Line(
-                "Compass for the aim",
-                Words.azimuth(plan.place().compass(plan.framing().azimuth().degrees()))));
-        return lines;
     }
 
     private static String alignment(ShootDesk.Open open, List<Alignments.Match> tonight) {

@@ -3,8 +3,11 @@ package org.halfdusk.web.frame;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.ShootField;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -36,6 +39,9 @@ record FramePages(Planner planner) implements StepPages {
     /** Azimuth, altitude and roll are typed apart and kept together. */
     @Override
     public Map<String, String> fields(Map<String, String> form) {
+        if (form.containsKey("panoramaFrom")) {
+            return panorama(form);
+        }
         if (!form.containsKey("azimuth")) {
             return form;
         }
@@ -46,9 +52,24 @@ record FramePages(Planner planner) implements StepPages {
         return fields;
     }
 
+    private static Map<String, String> panorama(Map<String, String> form) {
+        Map<String, String> fields = new HashMap<>(form);
+        fields.put(
+                "PANORAMA",
+                Stream.of("From", "Span", "Overlap", "Rows", "Spares")
+                        .map(n -> form.getOrDefault("panorama" + n, "").trim())
+                        .map(t -> t.isEmpty() ? "–" : t.replace(' ', '_'))
+                        .collect(Collectors.joining(" ")));
+        return fields;
+    }
+
     @Override
     public String answer(ShootDesk.Open open) {
-        return "aim " + Words.azimuth(open.plan().framing().azimuth().degrees()) + ", "
-                + Words.wholeDegrees(open.plan().framing().altitude().degrees()) + " up";
+        String panorama = open.shoot().it().rig().choices().of(ShootField.PANORAMA);
+        String azimuth = Words.azimuth(open.plan().framing().azimuth().degrees());
+        return panorama.isEmpty()
+                ? "aim " + azimuth + ", "
+                        + Words.wholeDegrees(open.plan().framing().altitude().degrees()) + " up"
+                : "panorama, " + azimuth;
     }
 }

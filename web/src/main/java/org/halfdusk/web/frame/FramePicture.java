@@ -63,8 +63,7 @@ record FramePicture(
 
     static FramePicture of(Plan plan, Instant at, Theme theme) {
         Scene scene = Scene.of(
-                new Projection(plan.framing(), plan.rig().focalMm()),
-                plan.rig().camera().sensor());
+                Projection.of(plan.framing(), plan.rig()), plan.rig().camera().sensor());
         Drawing d = new Drawing(scene, plan.night().sky(), plan.night().zone(), at);
         double sun = plan.night().sky().at(Body.SUN, at).altitude().degrees();
         Body followed = plan.night().followed().orElse(Body.GALACTIC_CENTRE);

@@ -119,7 +119,7 @@ class KitFigures {
     /** For stars on the equator, wide open. */
     private static SharpTime sharp(School school, Rig r) {
         Camera c = r.camera();
-        Trailing trailing = new Trailing(r.focalMm(), c.sensor().pixelPitchMicrometres(), 0);
+        Trailing trailing = Trailing.of(r, 0);
         School.Setup setup = new School.Setup(
                 trailing,
                 r.widestAperture(),

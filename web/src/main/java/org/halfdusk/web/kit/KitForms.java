@@ -63,6 +63,7 @@ class KitForms {
             Field.number("smallest", "Smallest aperture, f/", "", ""),
             Field.number("sharpest", "Sharpest aperture, f/", "", "Where the corners are at their best."),
             Field.check("electronic", "Aperture set by the camera", "Otherwise by a ring, by hand."),
+            Field.check("fisheye", "Fisheye", "Equisolid; otherwise straight lines stay straight."),
             Field.text("coma", "Stars in the corners", "What you see wide open: round, wings, commas."));
 
     private static final List<Choice> USES = List.of(
@@ -170,6 +171,7 @@ class KitForms {
             put(t, "smallest", l.smallestAperture());
             put(t, "sharpest", l.sharpestAperture());
             tick(t, "electronic", l.electronicAperture());
+            tick(t, "fisheye", l.fisheye());
             t.put("coma", l.coma());
         } else if (it instanceof Converter c) {
             put(t, "factor", c.factor());
@@ -376,7 +378,8 @@ class KitForms {
                                 smallest,
                                 sharpest,
                                 form.ticked("electronic"),
-                                e.text("coma")));
+                                e.text("coma"),
+                                form.ticked("fisheye")));
     }
 
     private @Nullable Object rig(String name, FormErrors e) {

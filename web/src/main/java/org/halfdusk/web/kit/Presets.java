@@ -33,7 +33,8 @@ final class Presets {
             new Lens("70–200 mm f/2.8", 70, 200, 2.8, 2.8, 22, 5.6),
             new Lens("100–400 mm f/4.5–5.6", 100, 400, 4.5, 5.6, 32, 8),
             new Lens("Phone main lens 6.8 mm f/1.8", 6.8, 6.8, 1.8, 1.8, 1.8, 1.8),
-            new Lens("90 mm f/2.8 for 6×7", 90, 90, 2.8, 2.8, 22, 8, false, ""));
+            new Lens("90 mm f/2.8 for 6×7", 90, 90, 2.8, 2.8, 22, 8, false, "", false),
+            new Lens("8 mm f/2.8 fisheye", 8, 8, 2.8, 2.8, 22, 5.6, true, "", true));
 
     private Presets() {}
 

@@ -44,6 +44,14 @@ public final class Words {
         return units.feet() ? thousands(metres * FEET_PER_METRE) + " ft" : thousands(metres) + " m";
     }
 
+    /** A distance of any size: 3.1 m, 64 m, 2.4 km; or 10 ft. */
+    public static String distance(double metres) {
+        if (units.feet() || metres >= 10 && metres < 3000) {
+            return metres(metres);
+        }
+        return metres < 10 ? tenths(metres) + " m" : tenths(metres / 1000) + " km";
+    }
+
     /** 17.4 °C, or 63 °F. */
     public static String celsius(double celsius) {
         return units.fahrenheit() ? Math.round(celsius * 9 / 5 + 32) + " °F" : tenths(celsius) + " °C";

@@ -2,6 +2,7 @@ package org.halfdusk.web.map;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
@@ -41,7 +42,7 @@ class MapController {
                 chosen.map(c -> sheets.bearings(c.it(), date.orElseThrow())).orElse(List.of());
         String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow())
                 .orElse("");
-        model.addAttribute("sheet", sheets.draw(view, chosen, bearings));
+        model.addAttribute("sheet", sheets.draw(view, chosen, bearings, Map.of()));
         model.addAttribute("places", places.list());
         model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));
         model.addAttribute("night", date.map(LocalDate::toString).orElse(""));
@@ -74,12 +75,13 @@ class MapController {
             @RequestParam double lat,
             @RequestParam double lon,
             @RequestParam int zoom,
+            @RequestParam Map<String, String> query,
             Model model) {
         Optional<Kept<Place>> chosen = placeId.map(this::place);
         List<Bearings.Line> bearings = chosen.flatMap(c -> night.filter(n -> !n.isBlank())
                         .map(n -> sheets.bearings(c.it(), LocalDate.parse(ShootField.NIGHT.normal(n)))))
                 .orElse(List.of());
-        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, bearings));
+        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, bearings, query));
         return "map/parts :: sheet(m=${sheet})";
     }
 

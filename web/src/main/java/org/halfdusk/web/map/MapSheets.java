@@ -3,7 +3,9 @@ package org.halfdusk.web.map;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
@@ -23,8 +25,10 @@ public class MapSheets {
     private final Planner planner;
     private final Clock clock;
     private final List<MapLayer> layers;
+    private final List<MapOverlay> overlays;
 
-    MapSheets(Places places, Planner planner, Clock clock, List<MapLayer> layers) {
+    MapSheets(Places places, Planner planner, Clock clock, List<MapLayer> layers, List<MapOverlay> overlays) {
+        this.overlays = overlays;
         this.places = places;
         this.planner = planner;
         this.clock = clock;
@@ -51,13 +55,21 @@ public class MapSheets {
         return Bearings.of(sky, night, place.zone(), clock.instant());
     }
 
-    MapPicture draw(MapView view, Optional<Kept<Place>> chosen, List<Bearings.Line> bearings) {
-        MapShapes own = layers.stream().map(MapLayer::shapes).reduce(MapShapes.NONE, MapShapes::and);
+    MapPicture draw(
+            MapView view, Optional<Kept<Place>> chosen, List<Bearings.Line> bearings, Map<String, String> query) {
+        MapShapes own = Stream.concat(
+                        layers.stream().map(MapLayer::shapes), overlays.stream().map(o -> o.shapes(query)))
+                .reduce(MapShapes.NONE, MapShapes::and);
         return MapPicture.of(view, places.list(), chosen, bearings, own);
     }
 
     /** For the page of a place: the map about it, without directions. */
     public MapPicture about(Optional<Kept<Place>> chosen) {
-        return draw(usual(chosen), chosen, List.of());
+        return draw(usual(chosen), chosen, List.of(), Map.of());
+    }
+
+    /** About a point, with what is laid over for a query. */
+    public MapPicture about(double latitude, double longitude, int zoom, Map<String, String> query) {
+        return draw(new MapView(latitude, longitude, zoom), Optional.empty(), List.of(), query);
     }
 }

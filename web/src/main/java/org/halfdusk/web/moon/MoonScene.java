@@ -44,8 +44,7 @@ public record MoonScene(
 
     static MoonScene of(MoonPlan plan, Instant at, Theme theme) {
         Scene scene = Scene.of(
-                new Projection(plan.framing(), plan.rig().focalMm()),
-                plan.rig().camera().sensor());
+                Projection.of(plan.framing(), plan.rig()), plan.rig().camera().sensor());
         View v = new View(scene);
         Sky sky = plan.night().sky();
         ZoneId zone = plan.night().zone();

@@ -161,6 +161,8 @@ public class ShootEditing {
             case SHUTTER -> "shutter time";
             case APERTURE -> "aperture";
             case ISO -> "ISO";
+            case FOCUS -> "focus distance";
+            case PANORAMA -> "panorama";
         };
     }
 

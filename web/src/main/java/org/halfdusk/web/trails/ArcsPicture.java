@@ -36,8 +36,7 @@ public record ArcsPicture(
 
     static ArcsPicture of(TrailsPlan plan, Theme theme) {
         Scene scene = Scene.of(
-                new Projection(plan.framing(), plan.rig().focalMm()),
-                plan.rig().camera().sensor());
+                Projection.of(plan.framing(), plan.rig()), plan.rig().camera().sensor());
         double seconds = plan.run().map(r -> r.durationSeconds()).orElse(3600.0);
         Instant start =
                 plan.night().span().map(i -> i.start()).orElse(plan.night().bestMoment());

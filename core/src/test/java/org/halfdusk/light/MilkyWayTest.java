@@ -1,0 +1,61 @@
+package org.halfdusk.light;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+/** The band's light against its calibration and what everybody sees of it. */
+class MilkyWayTest {
+    private static final MilkyWay BAND = MilkyWay.instance();
+
+    /** Leinert et al. 1998: 30 S10 at the galactic pole. */
+    @Test
+    void thePoleIsThirtyStarsOfTheTenthMagnitude() {
+        assertEquals(30, BAND.s10(0, 90), 0.01);
+        assertEquals(27.78 - 2.5 * Math.log10(30), BAND.magnitude(123, -90), 0.001);
+    }
+
+    /** Its own light peaks between 20 and 21 mag/arcsec², within some tens of degrees of the centre. */
+    @Test
+    void theBrightestPartIsTowardsTheCentre() {
+        double best = 30;
+        double longitude = 0;
+        for (int l = -180; l < 180; l++) {
+            for (int b = -30; b <= 30; b++) {
+                if (BAND.magnitude(l, b) < best) {
+                    best = BAND.magnitude(l, b);
+                    longitude = l;
+                }
+            }
+        }
+        assertEquals(20.5, best, 0.4);
+        assertTrue(Math.abs(longitude) < 35, "brightest at " + longitude);
+    }
+
+    /** The rift runs between the two streams in Aquila and Cygnus; the Coalsack is a hole beside the Cross. */
+    @Test
+    void riftsAreDarkerThanCloudsBesideThem() {
+        assertTrue(BAND.s10(30, 4) < 0.7 * BAND.s10(27, -3), "Aquila rift and the Scutum cloud");
+        assertTrue(BAND.s10(303, 0) < BAND.s10(310, 0), "Coalsack");
+    }
+
+    @Property
+    void itIsBrightestOnItsMiddleLine(@ForAll @DoubleRange(min = 0, max = 360) double longitude) {
+        assertTrue(BAND.s10(longitude, 35) < 110);
+        assertTrue(BAND.s10(longitude, -60) < BAND.s10(longitude, -40) + 0.001);
+    }
+
+    /** A fifth of the rest of the sky shows, a tenth does not; the more the better. */
+    @Property
+    void opacityGrowsWithItsShare(@ForAll @DoubleRange(min = -5, max = 5) double fainter) {
+        double o = MilkyWay.opacity(fainter);
+        assertTrue(o >= 0 && o < 1);
+        assertTrue(o >= MilkyWay.opacity(fainter + 0.1));
+        assertEquals(0, MilkyWay.opacity(2.5), 0);
+        assertTrue(MilkyWay.opacity(2.5 * Math.log10(5)) > 0.05);
+    }
+}

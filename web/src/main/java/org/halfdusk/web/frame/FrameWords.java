@@ -1,0 +1,215 @@
+package org.halfdusk.web.frame;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.milkyway.MilkyWayPlan;
+import org.halfdusk.shoot.trails.TrailsPlan;
+import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.Table;
+
+/** The frame in words: where the subject's body is, what stands in the frame, where the band goes. */
+final class FrameWords {
+    private static final int ROWS_OF_BAND = 5;
+    private static final double BRIGHT_PLANET = 2;
+
+    private FrameWords() {}
+
+    static Because answer(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        if (plan instanceof TrailsPlan trails) {
+            return pole(open, trails);
+        }
+        if (plan.night().followed().isEmpty() && !(plan instanceof MilkyWayPlan)) {
+            return centre(open);
+        }
+        Body body = plan.night().followed().orElse(Body.GALACTIC_CENTRE);
+        String name = FramePicture.name(body);
+        HorizontalPosition p = plan.night().sky().at(body, open.at()).apparent();
+        double altitude = p.altitude().degrees();
+        String called = Words.capital(name.replace("the ", ""));
+        String answer = altitude > 0
+                ? called + " " + Words.degrees(altitude) + " up, "
+                        + Words.azimuth(p.azimuth().degrees())
+                : called + " is down";
+        StringBuilder reason = new StringBuilder();
+        if (altitude <= 0) {
+            reason.append(Words.degrees(-altitude)).append(" under the horizon. ");
+        }
+        Optional<ForegroundObject> object = plan.place().objects().stream().findFirst();
+        if (altitude > 0 && object.isPresent()) {
+            reason.append(beside(p, object.get()));
+        }
+        highest(plan, body)
+                .ifPresent(t -> reason.append("Highest of this night at ")
+                        .append(Words.clock(t, plan.night().zone()))
+                        .append(". "));
+        reason.append(size(plan));
+        return new Because(at(open), answer, reason.toString());
+    }
+
+    private static Because pole(ShootDesk.Open open, TrailsPlan plan) {
+        HorizontalPosition pole = plan.night().sky().pole();
+        String where = plan.poleInFrame().isPresent()
+                ? "It is in the frame: the stars draw circles about it. "
+                : "It is outside the frame: the stars draw arcs, straighter the farther from it. ";
+        return new Because(
+                at(open),
+                "Pole " + Words.degrees(pole.altitude().degrees()) + " up, "
+                        + Words.azimuth(pole.azimuth().degrees()),
+                where + size(plan));
+    }
+
+    private static Because centre(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        return new Because(
+                at(open),
+                "Aimed at " + Words.azimuth(plan.framing().azimuth().degrees()) + ", "
+                        + Words.degrees(plan.framing().altitude().degrees()) + " up",
+                size(plan));
+    }
+
+    private static String at(ShootDesk.Open open) {
+        return "At " + Words.clock(open.at(), open.plan().night().zone());
+    }
+
+    private static String size(Plan plan) {
+        return (plan.framing().upright() ? "The frame is upright, " : "The frame is level, ")
+                + Words.degrees(plan.rig().longFieldDegrees()) + " × "
+                + Words.degrees(plan.rig().shortFieldDegrees()) + " of sky.";
+    }
+
+    private static String beside(HorizontalPosition p, ForegroundObject o) {
+        double over = p.altitude().degrees() - o.topDegrees();
+        double turn = o.azimuth().turnTo(p.azimuth());
+        String side = Math.abs(turn) < 0.3
+                ? "straight over it"
+                : Words.degrees(Math.abs(turn)) + " to its " + (turn > 0 ? "right" : "left");
+        return "It stands " + Words.degrees(Math.abs(over)) + (over >= 0 ? " over the top of " : " under the top of ")
+                + o.name() + ", " + side + ". ";
+    }
+
+    private static Optional<Instant> highest(Plan plan, Body body) {
+        Interval axis = plan.night().axis();
+        Instant best = axis.start();
+        double most = -90;
+        for (Instant t = axis.start(); t.isBefore(axis.end()); t = t.plus(Duration.ofMinutes(2))) {
+            double altitude = plan.night().sky().at(body, t).altitude().degrees();
+            if (altitude > most) {
+                most = altitude;
+                best = t;
+            }
+        }
+        return most > 0 ? Optional.of(best) : Optional.empty();
+    }
+
+    static List<Table> tables(ShootDesk.Open open) {
+        List<Table> tables = new ArrayList<>();
+        tables.add(inFrame(open));
+        if (open.plan().night().followed().orElse(Body.GALACTIC_CENTRE) == Body.GALACTIC_CENTRE) {
+            tables.add(band(open));
+        }
+        return tables;
+    }
+
+    private static Table inFrame(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        Sky sky = plan.night().sky();
+        List<Table.Row> rows = new ArrayList<>();
+        rows.add(row(
+                "Frame centre",
+                plan.framing().azimuth().degrees(),
+                Words.degrees(plan.framing().altitude().degrees())));
+        for (Body body : List.of(Body.GALACTIC_CENTRE, Body.MOON, Body.SUN)) {
+            HorizontalPosition p = sky.at(body, open.at()).apparent();
+            if (p.altitude().degrees() > 0) {
+                rows.add(row(
+                        body == Body.GALACTIC_CENTRE ? "Galactic centre" : Words.capital(FramePicture.name(body)),
+                        p.azimuth().degrees(),
+                        Words.degrees(p.altitude().degrees())));
+            }
+        }
+        for (ForegroundObject o : plan.place().objects()) {
+            rows.add(row(
+                    o.name() + " (" + Words.distance(o.heightMetres()) + " at " + Words.distance(o.distanceMetres())
+                            + ")",
+                    o.azimuth().degrees(),
+                    "to " + Words.degrees(o.topDegrees())));
+        }
+        for (DarkSite.Dome d : plan.night().light().site().domes()) {
+            if (d.heightDegrees() > 2 && rows.size() < 12) {
+                rows.add(row(
+                        "Glow of " + d.town().name(),
+                        d.azimuthDegrees(),
+                        "to " + Words.wholeDegrees(d.heightDegrees())));
+            }
+        }
+        Projection frame = Projection.of(plan.framing(), plan.rig());
+        Projection.Point reach = frame.reach(plan.rig().camera().sensor());
+        for (Sky.PlanetPosition p : sky.planets(open.at())) {
+            boolean inside = frame.of(p.position().direction())
+                    .filter(q -> Math.abs(q.x()) <= reach.x() && Math.abs(q.y()) <= reach.y())
+                    .isPresent();
+            if (inside && p.position().altitude().degrees() > 0 && p.magnitude() < BRIGHT_PLANET) {
+                rows.add(row(
+                        p.planet().words(),
+                        p.position().azimuth().degrees(),
+                        Words.degrees(p.position().apparent().altitude().degrees())));
+            }
+        }
+        HorizontalPosition pole = sky.pole();
+        rows.add(row(
+                "Pole", pole.azimuth().degrees(), Words.degrees(pole.altitude().degrees())));
+        double compass = plan.place().compass(plan.framing().azimuth().degrees());
+        String note = plan.place().compassDegrees() == 0
+                ? "Azimuths are true."
+                : "Azimuths are true; a compass shows " + Words.azimuth(compass) + " for the frame's centre.";
+        return Table.of("In this frame", note, rows, "", "azimuth#", "altitude#");
+    }
+
+    private static Table.Row row(String what, double azimuth, String altitude) {
+        return Table.Row.of(false, what, Words.azimuth(azimuth), altitude);
+    }
+
+    /** The band through the window: some times, and the playhead's. */
+    private static Table band(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        Sky sky = plan.night().sky();
+        ZoneId zone = plan.night().zone();
+        Interval span = plan.night().main().orElse(plan.night().axis());
+        List<Instant> times = new ArrayList<>();
+        for (int i = 0; i < ROWS_OF_BAND; i++) {
+            times.add(span.start().plus(span.duration().multipliedBy(i).dividedBy(ROWS_OF_BAND - 1)));
+        }
+        times.add(open.at());
+        List<Table.Row> rows = times.stream()
+                .sorted()
+                .distinct()
+                .map(t -> {
+                    HorizontalPosition p = sky.at(Body.GALACTIC_CENTRE, t).apparent();
+                    return Table.Row.of(
+                            t.equals(open.at()),
+                            Words.clock(t, zone),
+                            p.altitude().degrees() > 0
+                                    ? Words.degrees(p.altitude().degrees())
+                                    : "down",
+                            Words.azimuth(p.azimuth().degrees()),
+                            Words.lean(sky.bandLeanDegrees(t)));
+                })
+                .toList();
+        return Table.of("Where the band goes", "", rows, "time", "core alt#", "azimuth#", "band leans");
+    }
+}

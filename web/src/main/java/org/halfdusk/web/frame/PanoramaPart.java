@@ -1,0 +1,139 @@
+package org.halfdusk.web.frame;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.halfdusk.sequence.Panorama;
+import org.halfdusk.shoot.PanoramaWish;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.sky.BandArch;
+import org.halfdusk.time.SiderealTime;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.Table;
+
+/**
+ * Tiles that join to one picture.
+ *
+ * @param typed the form's fields by name
+ * @param wholeBand the field's value that takes the whole arch of the Milky Way; empty where there is none
+ * @param tiles for the canvas: azimuth, altitude, spare, one after another
+ */
+record PanoramaPart(
+        Map<String, String> typed,
+        String error,
+        boolean chosen,
+        String wholeBand,
+        String answer,
+        String reason,
+        String tiles,
+        Optional<Table> table) {
+    /** Seconds to turn the head and let it settle. */
+    private static final double TURNING = 6;
+
+    private static final String USUAL = " 30 1 1";
+
+    static PanoramaPart of(ShootDesk.Open open, FormErrors errors) {
+        Plan plan = open.plan();
+        String kept = open.shoot().it().rig().choices().of(ShootField.PANORAMA);
+        String wholeBand = BandArch.of(plan.night().sky(), open.at())
+                .map(a -> tenths(a.left()) + " 180" + USUAL)
+                .orElse("");
+        Map<String, String> typed = errors.of("PANORAMA").isEmpty()
+                ? typed(kept.isEmpty() ? fallback(plan) : kept)
+                : Map.of(
+                        "from", errors.text("panoramaFrom"),
+                        "span", errors.text("panoramaSpan"),
+                        "overlap", errors.text("panoramaOverlap"),
+                        "rows", errors.text("panoramaRows"),
+                        "spares", errors.text("panoramaSpares"));
+        if (kept.isEmpty()) {
+            return new PanoramaPart(typed, errors.of("PANORAMA"), false, wholeBand, "", "", "", Optional.empty());
+        }
+        try {
+            return of(plan, PanoramaWish.parse(kept).it(), typed, errors.of("PANORAMA"), wholeBand);
+        } catch (IllegalArgumentException e) {
+            return new PanoramaPart(
+                    typed, String.valueOf(e.getMessage()), true, wholeBand, "", "", "", Optional.empty());
+        }
+    }
+
+    private static PanoramaPart of(
+            Plan plan, Panorama.Wish wish, Map<String, String> typed, String error, String wholeBand) {
+        Panorama p = Panorama.of(
+                wish,
+                plan.rig(),
+                plan.framing().upright(),
+                plan.framing().altitude().degrees());
+        double seconds = p.seconds(plan.setting().shutter().realSeconds(), TURNING);
+        double shift = seconds / 3600 * SiderealTime.DEGREES_PER_HOUR;
+        long spare = p.tiles().stream().filter(Panorama.Tile::spare).count();
+        return new PanoramaPart(
+                typed,
+                error,
+                true,
+                wholeBand,
+                p.tiles().size() + " tiles in " + Words.minutesSeconds(Duration.ofSeconds(Math.round(seconds))),
+                "Turn the head by " + Words.degrees(p.stepDegrees())
+                        + ": a tile covers that much at its edge nearest the "
+                        + "horizon, less " + Words.percent(wish.overlap()) + " of overlap"
+                        + (wish.rows() > 1 ? "; rows are " + Words.degrees(p.rowStepDegrees()) + " apart" : "")
+                        + (spare > 0 ? "; " + spare + " of them are spare" : "")
+                        + ". The sky turns " + Words.degrees(shift) + " from the first to the last, with "
+                        + Words.plain(TURNING)
+                        + " s for each turn. Check the top of the arch first, then shoot end to end "
+                        + "without a pause; the camera turns about its entrance pupil on a level base.",
+                p.tiles().stream()
+                        .map(t -> tenths(t.azimuthDegrees()) + "," + tenths(t.altitudeDegrees()) + ","
+                                + (t.spare() ? 1 : 0))
+                        .collect(Collectors.joining(" ")),
+                Optional.of(table(p, wish)));
+    }
+
+    private static Table table(Panorama p, Panorama.Wish wish) {
+        List<Table.Row> rows = new ArrayList<>();
+        double zero = p.tiles().get(0).azimuthDegrees();
+        for (Panorama.Tile t : p.tiles()) {
+            double mark = ((t.azimuthDegrees() - zero) % 360 + 360) % 360;
+            rows.add(Table.Row.of(
+                    false,
+                    Integer.toString(rows.size() + 1),
+                    wish.rows() > 1 ? Integer.toString(t.row() + 1) : "",
+                    tenths(mark) + "°",
+                    Words.azimuth(t.azimuthDegrees()),
+                    Words.degrees(t.altitudeDegrees()),
+                    t.spare() ? "spare" : ""));
+        }
+        return Table.of(
+                "Order of the tiles",
+                "Set the head's scale to 0 on the first tile; the marks count from there.",
+                rows,
+                "tile#",
+                wish.rows() > 1 ? "row#" : "",
+                "mark on the head#",
+                "azimuth#",
+                "altitude#",
+                "");
+    }
+
+    /** A hundred degrees about the aim. */
+    private static String fallback(Plan plan) {
+        double from = (plan.framing().azimuth().degrees() + 310) % 360;
+        return Math.round(from) + " 100" + USUAL;
+    }
+
+    private static Map<String, String> typed(String text) {
+        String[] parts = text.split(" ");
+        return Map.of("from", parts[0], "span", parts[1], "overlap", parts[2], "rows", parts[3], "spares", parts[4]);
+    }
+
+    private static String tenths(double value) {
+        return String.format(Locale.ROOT, "%.1f", value);
+    }
+}

@@ -1,0 +1,33 @@
+package org.halfdusk.web.frame;
+
+import java.time.Duration;
+import java.util.Optional;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The sky of a shoot's night for the canvas. */
+@RestController
+class SkyController {
+    private final ShootDesk desk;
+
+    SkyController(ShootDesk desk) {
+        this.desk = desk;
+    }
+
+    /** @param v names a state of place and night; what is asked for by it never changes */
+    @GetMapping("/shoots/{id}/sky")
+    ResponseEntity<SkySheet> sky(@PathVariable long id, @RequestParam(defaultValue = "") String v) {
+        SkySheet sheet = SkySheet.of(desk.open(id, Optional.empty()).plan());
+        return ResponseEntity.ok()
+                .cacheControl(
+                        v.isEmpty()
+                                ? CacheControl.noCache()
+                                : CacheControl.maxAge(Duration.ofHours(12)).cachePrivate())
+                .body(sheet);
+    }
+}
