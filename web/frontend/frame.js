@@ -853,12 +853,14 @@
     const p = current.picture, now = pointerAt(grab.el, event);
     if (Math.hypot(now.x - grab.at.x, now.y - grab.at.y) > 3) grab.moved = true;
     if (!grab.moved) return;
-    const e = eyeFor(p, now.w, now.h, 1.1);
-    const perDegree = e.focal * e.perMm * RAD;
-    if (p.shown.overview) p.turn = grab.turn - (now.x - grab.at.x) / perDegree;
+    // What was under the pointer stays there.
+    const held = { ...p, turn: grab.turn, frame: { ...p.frame, azimuth: grab.azimuth, altitude: grab.altitude } };
+    const from = under(held, grab.at), to = under(held, now);
+    const turn = ((azimuthOf(from) - azimuthOf(to) + 540) % 360) - 180;
+    if (p.shown.overview) p.turn = grab.turn + turn;
     else {
-      p.frame.altitude = clamp(grab.altitude + (now.y - grab.at.y) / perDegree, -30, 90);
-      p.frame.azimuth = grab.azimuth - (now.x - grab.at.x) / (perDegree * Math.max(0.2, Math.cos(p.frame.altitude * RAD)));
+      p.frame.altitude = clamp(grab.altitude + altitudeOf(from) - altitudeOf(to), -30, 90);
+      p.frame.azimuth = grab.azimuth + clamp(turn, -90, 90);
       write();
     }
     moving();

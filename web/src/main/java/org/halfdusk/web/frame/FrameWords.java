@@ -177,7 +177,7 @@ final class FrameWords {
         String note = plan.place().compassDegrees() == 0
                 ? "Azimuths are true."
                 : "Azimuths are true; a compass shows " + Words.azimuth(compass) + " for the frame's centre.";
-        return Table.of("In this frame", note, rows, "", "azimuth#", "altitude#");
+        return Table.of("In this frame", note, rows, "what", "azimuth#", "altitude#");
     }
 
     private static Table.Row row(String what, double azimuth, String altitude) {

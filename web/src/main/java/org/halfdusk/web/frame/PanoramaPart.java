@@ -101,25 +101,26 @@ record PanoramaPart(
         double zero = p.tiles().get(0).azimuthDegrees();
         for (Panorama.Tile t : p.tiles()) {
             double mark = ((t.azimuthDegrees() - zero) % 360 + 360) % 360;
-            rows.add(Table.Row.of(
-                    false,
+            List<String> cells = new ArrayList<>(List.of(
                     Integer.toString(rows.size() + 1),
-                    wish.rows() > 1 ? Integer.toString(t.row() + 1) : "",
                     tenths(mark) + "°",
                     Words.azimuth(t.azimuthDegrees()),
                     Words.degrees(t.altitudeDegrees()),
                     t.spare() ? "spare" : ""));
+            if (wish.rows() > 1) {
+                cells.add(1, Integer.toString(t.row() + 1));
+            }
+            rows.add(Table.Row.of(false, cells.toArray(String[]::new)));
+        }
+        List<String> heads = new ArrayList<>(List.of("tile#", "mark on the head#", "azimuth#", "altitude#", "use"));
+        if (wish.rows() > 1) {
+            heads.add(1, "row#");
         }
         return Table.of(
                 "Order of the tiles",
                 "Set the head's scale to 0 on the first tile; the marks count from there.",
                 rows,
-                "tile#",
-                wish.rows() > 1 ? "row#" : "",
-                "mark on the head#",
-                "azimuth#",
-                "altitude#",
-                "");
+                heads.toArray(String[]::new));
     }
 
     /** A hundred degrees about the aim. */

@@ -268,14 +268,15 @@ record SkySheet(
         int n = 0;
         for (Instant t : times) {
             SkyLight.At at = night.light().at(t);
-            double moonlit = night instanceof LunarEclipseNight n && n.eclipse().isPresent()
-                    ? n.shadow().at(t).lightLeft()
-                    : 1;
+            double moonlit =
+                    night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
+                            ? moon.shadow().at(t).lightLeft()
+                            : 1;
             for (int altitude : ALTITUDES) {
                 for (int azimuth = 0; azimuth < 360; azimuth += AZIMUTH_STEP) {
                     SkyLight.Brightness b = at.towards(
-                            new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth), 1)
-                                    .direction())
+                                    new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth), 1)
+                                            .direction())
                             .withMoon(moonlit);
                     double sum = b.natural() + b.towns() + b.twilight() + b.moon();
                     brightness[n] = hundredths(b.magnitude());
@@ -363,7 +364,9 @@ record SkySheet(
                         .flatMapToInt(p -> IntStream.of(
                                 thousandth(p.x()), thousandth(p.y()), thousandth(p.along()), thousandth(p.across())))
                         .toArray(),
-                night instanceof LunarEclipseNight n && n.eclipse().isPresent() ? shadow(n, times) : new int[0]);
+                night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
+                        ? shadow(moon, times)
+                        : new int[0]);
     }
 
     private static int[] shadow(LunarEclipseNight night, List<Instant> times) {

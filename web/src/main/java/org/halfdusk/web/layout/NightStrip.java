@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -45,6 +46,9 @@ public record NightStrip(
     public static final int HEIGHT = 60;
 
     private static final double WIDTH = 1000;
+    /** Width of a letter on a desk's strip. */
+    private static final double LETTER = 5.4;
+
     /** Half of the playhead's label and half of another, of the strip's width. */
     private static final double COVERED = 50;
 
@@ -285,17 +289,28 @@ public record NightStrip(
         return marks;
     }
 
-    /** Those that the playhead's own label does not cover. */
+    /** Those that neither the playhead's own label nor a weightier one covers: sunset and sunrise give way. */
     private static List<Label> labels(Extras extras, Interval axis, Scale scale, ZoneId zone) {
         double head = extras.playhead().map(scale::x).orElse(-WIDTH);
-        return extras.marks().stream()
+        List<Mark> kept = new ArrayList<>();
+        extras.marks().stream()
                 .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)
+                .sorted(Comparator.comparing(m -> m.what().startsWith("sun")))
+                .filter(m -> kept.stream().noneMatch(k -> overlap(k, m, scale)))
+                .forEach(kept::add);
+        return kept.stream()
                 .map(m -> new Label(
                         scale.percent(m.at()),
                         m.what() + " " + Words.clock(m.at(), zone),
                         anchor(scale.x(m.at())),
                         Math.abs(scale.x(m.at()) - head) < COVERED_SMALL))
                 .toList();
+    }
+
+    private static boolean overlap(Mark a, Mark b, Scale scale) {
+        double apart = Math.abs(scale.x(a.at()) - scale.x(b.at()));
+        // A label holds its words, a time and a space on either side.
+        return apart < (a.what().length() + b.what().length() + 16) / 2.0 * LETTER;
     }
 
     /** Near an end of the strip a label runs inwards. */

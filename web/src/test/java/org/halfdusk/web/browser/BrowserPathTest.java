@@ -8,7 +8,9 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -17,6 +19,7 @@ import com.microsoft.playwright.options.SelectOption;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -246,6 +249,54 @@ class BrowserPathTest {
         assertThat(page.locator("#found")).containsText("Old Watchtower, Vesper Isle");
     }
 
+    private Locator frame() {
+        return page.locator("canvas[data-drawn]");
+    }
+
+    /** The same table as the core's, at 5.12 µm: 0.1 px is half a thousandth of a millimetre. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void theScriptProjectsAsTheCoreDoes() throws IOException {
+        go("/shoots/1/frame");
+        Path table = Path.of("../core/src/test/resources/org/halfdusk/optics/projection.csv");
+        List<String> lines = Files.readAllLines(table).stream()
+                .filter(l -> !l.startsWith("#"))
+                .toList();
+        assertTrue(lines.size() >= 50);
+        for (String line : lines) {
+            String[] c = line.split(",");
+            Map<String, Object> p = (Map<String, Object>) page.evaluate(
+                    "([a, h, f, lens, x, y]) => halfDusk.project(halfDusk.eyeOf(+a, +h, +f, lens === 'EQUISOLID'), +x, +y)",
+                    List.of(c[0], c[1], c[2], c[3], c[4], c[5]));
+            assertEquals(Double.parseDouble(c[6]), ((Number) p.get("x")).doubleValue(), 0.0005, line);
+            assertEquals(Double.parseDouble(c[7]), ((Number) p.get("y")).doubleValue(), 0.0005, line);
+        }
+    }
+
+    @Test
+    void theSkyIsDraggedTurnedAndSaved() {
+        go("/shoots/1/frame");
+        assertThat(frame()).isVisible();
+        assertThat(page.locator("#azimuth")).hasValue("180.0");
+        var box = frame().boundingBox();
+        page.mouse().move(box.x + 400, box.y + 200);
+        page.mouse().down();
+        page.mouse().move(box.x + 300, box.y + 230, new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        assertThat(button("As the subject asks")).isVisible();
+        double azimuth = Double.parseDouble(page.locator("#azimuth").inputValue());
+        assertTrue(azimuth > 195 && azimuth < 240, "dragged to the left, the aim moves right: " + azimuth);
+        page.keyboard().press("r");
+        assertThat(page.locator("#roll")).hasValue("0.0");
+        assertThat(caption()).containsText("18 mm level");
+        Download still = page.waitForDownload(() -> button("Save as PNG").click());
+        assertTrue(still.suggestedFilename().endsWith(".png"));
+        button("Undo").click();
+        assertThat(caption()).containsText("18 mm upright");
+        button("Undo").click();
+        assertThat(page.locator("#azimuth")).hasValue("180.0");
+    }
+
     @Test
     void arrowsMoveTheTimeAndTheAddressFollows() {
         go("/shoots/1/night?at=02:30");
@@ -354,6 +405,8 @@ class BrowserPathTest {
                 "/nights",
                 "/shoots",
                 "/shoots/1/night",
+                "/shoots/1/frame",
+                "/shoots/1/stand",
                 "/shoots/1/expose",
                 "/shoots/2/night",
                 "/shoots/2/expose",
@@ -423,6 +476,7 @@ class BrowserPathTest {
                 "/shoots",
                 "/places/1",
                 "/map?place=1",
+                "/shoots/1/frame",
                 "/shoots/7/pack",
                 "/kit/cameras/1"
             })

@@ -3,14 +3,27 @@ package org.halfdusk.web.frame;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.ByteArrayOutputStream;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
 import java.util.Map;
+import java.util.zip.GZIPOutputStream;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Star;
+import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.sky.Sky;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The Frame step over HTTP: drawn for every subject, aimed, and the year searched. */
 class FramePagesTest extends DemoPages {
@@ -62,5 +75,125 @@ class FramePagesTest extends DemoPages {
         assertHas(season, "Fri 4 Jun");
         assertHas(season, ">Core over the watchtower</a>");
         assertHas(app.get("/shoots/2/alignments").body(), "nothing before the sky yet");
+    }
+
+    /** One sheet a night: all stars, five-minute turns, and no more than 400 kB on the way. */
+    @Test
+    void theSheetOfANightIsWholeAndSmall() throws Exception {
+        String sheet = app.get("/shoots/1/sky").body();
+        JsonNode json = new JsonMapper().readTree(sheet);
+        int stars = json.get("magnitudes").size();
+        assertTrue(stars > 8800, "stars " + stars);
+        assertEquals(3 * stars, json.get("stars").size());
+        assertEquals(9 * json.get("clocks").size(), json.get("turns").size());
+        assertEquals(7, json.get("bodies").size());
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (GZIPOutputStream zip = new GZIPOutputStream(packed)) {
+            zip.write(sheet.getBytes(StandardCharsets.UTF_8));
+        }
+        assertTrue(packed.size() < 400_000, "compressed " + packed.size());
+    }
+
+    /** Turned by the sheet's own matrix, the brightest star stands where the core puts it. */
+    @Test
+    void theSheetTurnsStarsAsTheCoreDoes() throws Exception {
+        JsonNode json = new JsonMapper().readTree(app.get("/shoots/1/sky").body());
+        int node = json.get("clocks").size() / 2;
+        double[] v = new double[3];
+        for (int row = 0; row < 3; row++) {
+            for (int k = 0; k < 3; k++) {
+                v[row] += json.get("turns").get(9 * node + 3 * row + k).asInt()
+                        / 1e6
+                        * json.get("stars").get(k).asInt()
+                        / 1e6;
+            }
+        }
+        Instant at = Instant.ofEpochMilli(json.get("from").asLong()).plusSeconds(300L * node);
+        Sky sky = app.bean(Planner.class)
+                .sky(app.bean(Places.class).find(1).orElseThrow().it());
+        Star sirius = StarCatalogue.instance().stars().get(0);
+        double apart = new Vector(v[0], v[1], v[2])
+                .separationRad(sky.stars(List.of(sirius), at).get(0));
+        assertEquals(0, Math.toDegrees(apart) * 3600, 1.5, "arcseconds");
+    }
+
+    @Test
+    void aPanoramaIsLaidKeptAndTakenAway() throws Exception {
+        Map<String, String> form = Map.of(
+                "was.PANORAMA",
+                "",
+                "panoramaFrom",
+                "90",
+                "panoramaSpan",
+                "180",
+                "panoramaOverlap",
+                "30",
+                "panoramaRows",
+                "1",
+                "panoramaSpares",
+                "1");
+        assertEquals(302, app.post("/shoots/1/frame", form).statusCode());
+        String page = app.get("/shoots/1/frame").body();
+        assertHas(page, "7 tiles in");
+        assertHas(page, "mark on the head");
+        assertHas(page, "data-tiles=\"");
+        HttpResponse<String> wrong = app.post(
+                "/shoots/1/frame",
+                Map.of(
+                        "was.PANORAMA",
+                        "90 180 30 1 1",
+                        "panoramaFrom",
+                        "90",
+                        "panoramaSpan",
+                        "500",
+                        "panoramaOverlap",
+                        "30",
+                        "panoramaRows",
+                        "1",
+                        "panoramaSpares",
+                        "1"));
+        assertEquals(400, wrong.statusCode());
+        assertHas(wrong.body(), "500 ° is outside 1 to 360 °");
+        assertHas(wrong.body(), "value=\"500\"");
+        assertTrue(app.bean(Shoots.class).undo(1));
+        assertEquals("", app.bean(Shoots.class).fields(1).get(ShootField.PANORAMA.name()));
+    }
+
+    @Test
+    void theDepthSaysWhatIsSharp() throws Exception {
+        assertHas(app.get("/shoots/1/frame").body(), "Watchtower at 64 m and the stars are both sharp, from 5.4 m on.");
+        assertEquals(
+                302,
+                app.post("/shoots/1/frame", Map.of("was.FOCUS", "", "FOCUS", "3"))
+                        .statusCode());
+        assertHas(app.get("/shoots/1/frame").body(), "The stars are soft: sharp ends at 6.7 m.");
+        assertTrue(app.bean(Shoots.class).undo(1));
+        assertEquals(
+                400,
+                app.post("/shoots/1/frame", Map.of("was.FOCUS", "", "FOCUS", "-1"))
+                        .statusCode());
+    }
+
+    @Test
+    void whereToStandAnswersAndRefuses() throws Exception {
+        HttpResponse<String> r = app.get("/shoots/1/stand?body=MOON&over=0.3");
+        assertEquals(200, r.statusCode());
+        assertHas(r.body(), "The moon stands on Watchtower from the points of the line: from");
+        assertHas(r.body(), "class=\"map-spots\"");
+        HttpResponse<String> wrong = app.get("/shoots/1/stand?over=99");
+        assertEquals(400, wrong.statusCode());
+        assertHas(wrong.body(), "99");
+        assertHas(app.get("/shoots/2/stand").body(), "nothing before the sky yet");
+        assertEquals(
+                200,
+                app.get("/map/sheet?lat=35.95&lon=-3.05&zoom=14&stand=1&body=MOON&over=0.3")
+                        .statusCode());
+    }
+
+    @Test
+    void theYearIsSummedUp() throws Exception {
+        assertHas(
+                app.get("/shoots/1/alignments/summary").body(),
+                "The core within 2° over Watchtower, dark and moonless: 6");
     }
 }
