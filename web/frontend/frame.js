@@ -388,7 +388,7 @@
         const size = Math.hypot(...sum);
         const v = starAt(sum.map((x) => x / size), 0);
         const q = v[2] > 0.05 && screen(e, w, v);
-        if (inside(q, w, h, -16)) label(ctx, f.name, q.x, q.y, QUIET, "center", 11);
+        if (inside(q, w, h, -16) && e.focal * e.perMm * RAD > 2.2) label(ctx, f.name, q.x, q.y, QUIET, "center", 11);
       }
     }
   };
@@ -591,6 +591,11 @@
       }
     return points;
   };
+  // The same where the picture is the lens's own.
+  const box = (e, w, frame) => {
+    const c = Math.cos(frame.roll * RAD), s = Math.sin(frame.roll * RAD), hw = frame.width / 2, hh = frame.height / 2;
+    return [[-hw, hh], [hw, hh], [hw, -hh], [-hw, -hh]].map(([x, y]) => ({ x: w / 2 + (x * c - y * s) * e.perMm, y: e.mid - (x * s + y * c) * e.perMm }));
+  };
   const outline = (ctx, points) => {
     points.forEach((q, i) => (i === 0 ? ctx.moveTo(q.x, q.y) : ctx.lineTo(q.x, q.y)));
     ctx.closePath();
@@ -650,7 +655,7 @@
       ctx.stroke();
     }
     const rowAltitude = (y) => altitudeOf(unproject(e, (left - w / 2) / e.perMm, (e.mid - y) / e.perMm));
-    if (!p.shown.overview) {
+    if (!e.fish) {
       let before = rowAltitude(0);
       for (let y = 4; y < h; y += 4) {
         const now = rowAltitude(y);
@@ -681,7 +686,9 @@
       }
       if (!q || q.x < 20 || q.x > w - 20 || Math.abs(q.x - last) < 44 * scale || (p.shown.overview && q.y > h - 4)) continue;
       last = q.x;
-      const y = down ?? q.y + 18;
+      // Not on the frame's own edge.
+      const foot = e.mid + reach(p.frame).y * e.perMm;
+      const y = down ?? (!p.shown.overview && Math.abs(q.y + 14 - foot) < 11 ? foot + 16 : q.y + 18);
       label(ctx, (names[a] || "") + a + "°", q.x, y, QUIET, "center", 12 * scale);
       if (down === null) {
         ctx.strokeStyle = tint(...QUIET, 0.7);
@@ -740,7 +747,7 @@
     }
     drawGround(ctx, s, e, how.bare ? { ...p, shown: {} } : p, w, h);
     if (how.bare) return;
-    const points = edge(e, w, p.frame);
+    const points = p.shown.overview ? edge(e, w, p.frame) : box(e, w, p.frame);
     if (points.every(Boolean)) {
       ctx.beginPath();
       ctx.rect(-1, -1, w + 2, h + 2);

@@ -79,7 +79,8 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
 
     /** Trail in the worst corner of a sensor of the given diagonal in mm, px. */
     public double cornerPx(double diagonalMm, double seconds) {
-        return worstPx(imaging.angleRad(diagonalMm / 2 / focalMm), seconds);
+        // A fisheye's circle ends before the corners of a larger sensor.
+        return worstPx(Math.min(Math.PI / 2, imaging.angleRad(diagonalMm / 2 / focalMm)), seconds);
     }
 
     /** A star's way over the sensor in px, from shutter open to close. */

@@ -4,10 +4,19 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import org.halfdusk.optics.Imaging;
 import org.junit.jupiter.api.Test;
 
 /** Worked examples of the field: 18 mm, 5.12 µm. Tolerances are half of the last digit that the example gives. */
 class TrailingTest {
+    /** Half the sky away from the axis a fisheye turns 2 sin(θ/2)/sin θ tangentially: √2 as fast as in the middle, seen from the pole. */
+    @Test
+    void aFisheyeStretchesItsRimByTheRootOfTwo() {
+        Trailing pole = new Trailing(8, 5, 90, Imaging.EQUISOLID);
+        double rate = 8 / 0.005 * Math.sqrt(2) * 7.292115e-5;
+        assertEquals(rate, pole.cornerPx(43, 1), 1e-4);
+    }
+
     private static final Trailing EQUATOR = new Trailing(18, 5.12, 0);
 
     @Test
