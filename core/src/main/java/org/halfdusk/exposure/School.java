@@ -34,9 +34,10 @@ public enum School {
     /** What the rule gives, seconds, at most an hour. */
     public double seconds(Setup s) {
         double f = s.trailing().focalMm();
+        double rate = s.trailing().share();
         double limit = switch (this) {
-            case DIVIDE_500_EQUIVALENT -> 500 / (f * s.cropFactor());
-            case DIVIDE_BY_SENSOR -> sensorConstant(s.cropFactor()) / f;
+            case DIVIDE_500_EQUIVALENT -> 500 / (f * s.cropFactor() * rate);
+            case DIVIDE_BY_SENSOR -> sensorConstant(s.cropFactor()) / (f * rate);
             case NPF_1 -> aperturePixel(s);
             case NPF_2 -> 2 * aperturePixel(s);
             case NPF_3 -> 3 * aperturePixel(s);
@@ -60,6 +61,7 @@ public enum School {
     private static double aperturePixel(Setup s) {
         Trailing t = s.trailing();
         double cos = Math.cos(Math.toRadians(t.declinationDegrees()));
-        return (16.856 * s.fNumber() + 0.0997 * t.focalMm() + 13.713 * t.pixelPitchMicrometres()) / (t.focalMm() * cos);
+        return (16.856 * s.fNumber() + 0.0997 * t.focalMm() + 13.713 * t.pixelPitchMicrometres())
+                / (t.focalMm() * cos * t.share());
     }
 }

@@ -12,16 +12,18 @@ import org.halfdusk.time.SiderealTime;
  * @param focalMm true focal length, mm
  * @param pixelPitchMicrometres µm
  * @param declinationDegrees of the frame's centre, −90 to 90
+ * @param share of the stars' rate at which they move over the sensor: 1 on a tripod, 0 on a mount that turns with them
  */
-public record Trailing(double focalMm, double pixelPitchMicrometres, double declinationDegrees, Imaging imaging) {
+public record Trailing(
+        double focalMm, double pixelPitchMicrometres, double declinationDegrees, Imaging imaging, double share) {
     /** Blur of lens and pixel as a standard deviation, px: about two pixels across at half height. Working figure. */
     public static final double BLUR_PX = 0.85;
 
     /** Trail at which a star is just seen to be long (length-to-width 1.33), px. */
     public static final double DEFAULT_BUDGET_PX = 2.6;
 
-    /** Steps of roll searched for the worst corner; the maximum is flat, so a degree costs under 0.01 %. */
-    private static final int ROLLS = 360;
+    /** Steps of half a turn of roll, the other half being its mirror; the maximum is flat: two degrees cost under 0.05 %. */
+    private static final int ROLLS = 90;
 
     public Trailing {
         if (!(focalMm > 0 && pixelPitchMicrometres > 0)) {
@@ -35,7 +37,17 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
 
     /** Through a rectilinear lens. */
     public Trailing(double focalMm, double pixelPitchMicrometres, double declinationDegrees) {
-        this(focalMm, pixelPitchMicrometres, declinationDegrees, Imaging.RECTILINEAR);
+        this(focalMm, pixelPitchMicrometres, declinationDegrees, Imaging.RECTILINEAR, 1);
+    }
+
+    /** On a tripod. */
+    public Trailing(double focalMm, double pixelPitchMicrometres, double declinationDegrees, Imaging imaging) {
+        this(focalMm, pixelPitchMicrometres, declinationDegrees, imaging, 1);
+    }
+
+    /** The same on a mount. */
+    public Trailing withShare(double other) {
+        return new Trailing(focalMm, pixelPitchMicrometres, declinationDegrees, imaging, other);
     }
 
     public static Trailing of(Rig rig, double declinationDegrees) {
@@ -53,7 +65,7 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
 
     /** Seconds in which a star in the middle crosses one pixel; infinite at the pole. */
     public double secondsPerPixel() {
-        double rate = SiderealTime.EARTH_RATE_RAD_PER_SECOND * Math.cos(Math.toRadians(declinationDegrees));
+        double rate = SiderealTime.EARTH_RATE_RAD_PER_SECOND * share * Math.cos(Math.toRadians(declinationDegrees));
         return pixelPitchMicrometres / 1000 / (focalMm * rate);
     }
 
@@ -69,9 +81,9 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
 
     /** The way that is the longest trail at an angle from the axis, over all rolls of the frame. */
     public Path worstPath(double offAxisRad, double seconds) {
-        Path worst = path(offAxisRad, 0, seconds);
-        for (int i = 1; i < ROLLS; i++) {
-            Path p = path(offAxisRad, 2 * Math.PI * i / ROLLS, seconds);
+        Path worst = path(offAxisRad, -Math.PI / 2, seconds);
+        for (int i = 1; i <= ROLLS; i++) {
+            Path p = path(offAxisRad, Math.PI * i / ROLLS - Math.PI / 2, seconds);
             worst = p.length() > worst.length() ? p : worst;
         }
         return worst;
@@ -102,7 +114,7 @@ public record Trailing(double focalMm, double pixelPitchMicrometres, double decl
         Vector star = axis.times(Math.cos(offAxisRad))
                 .plus(east.times(Math.sin(offAxisRad) * Math.cos(positionRad)))
                 .plus(north.times(Math.sin(offAxisRad) * Math.sin(positionRad)));
-        double half = SiderealTime.EARTH_RATE_RAD_PER_SECOND * seconds / 2;
+        double half = SiderealTime.EARTH_RATE_RAD_PER_SECOND * share * seconds / 2;
         Vector open = star.aboutZ(-half);
         Vector close = star.aboutZ(half);
         double scale = focalMm * 1000 / pixelPitchMicrometres;

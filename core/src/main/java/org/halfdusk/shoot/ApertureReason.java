@@ -14,6 +14,9 @@ public sealed interface ApertureReason {
     /** The subject's usual one; stops of light given up against wide open. */
     record Usual(double widest, double stops) implements ApertureReason {}
 
+    /** Time and ISO are fixed: it follows from the light; stops by which the nearest that the lens has misses it. */
+    record FromLight(double exact, double stopsOff) implements ApertureReason {}
+
     /** Fixed by the person; stops of light given up against wide open. */
     record Pinned(double widest, double stops) implements ApertureReason {}
 

@@ -83,6 +83,9 @@ public record ExposurePlan(
 
     /** The steps of the plan, each using what the one before decided. */
     private static final class Planner {
+        /** As dark as the brightness of a sky is computed with; a dense filter leaves nothing anyway. */
+        private static final double DARKEST = 25;
+
         private final Rig rig;
         private final Trailing trailing;
         private final double skyBrightness;
@@ -92,8 +95,10 @@ public record ExposurePlan(
 
         Planner(Rig rig, double declinationDegrees, double skyBrightness, Wishes wishes) {
             this.rig = rig;
-            this.trailing = Trailing.of(rig, declinationDegrees);
-            this.skyBrightness = skyBrightness;
+            ExposureLimits limits = wishes.limits();
+            this.trailing = Trailing.of(rig, declinationDegrees)
+                    .withShare(limits.mount().skyShare(limits.polarErrorArcmin()));
+            this.skyBrightness = Math.min(DARKEST, skyBrightness + limits.filterMagnitudes());
             this.wishes = wishes;
             this.times = times(rig.camera());
             this.isos = Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
@@ -109,8 +114,9 @@ public record ExposurePlan(
             School.Setup setup = new School.Setup(
                     trailing, aperture, rig.camera().sensor().cropFactor(), diagonal, wishes.budgetPx());
             List<SharpTime> sharp = SharpTime.all(setup, times);
-            double limit = School.PIXEL_BUDGET.seconds(setup);
-            ShutterTime shutter = shutter(limit);
+            double stars = School.PIXEL_BUDGET.seconds(setup);
+            double limit = limit(stars);
+            ShutterTime shutter = shutter(limit, aperture);
             double exactIso = exactIso(aperture, shutter, wishes.isoSchool());
             int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exactIso, isos));
             return new ExposurePlan(
@@ -119,7 +125,7 @@ public record ExposurePlan(
                     skyBrightness,
                     wishes,
                     shutter,
-                    shutterReason(limit, shutter),
+                    shutterReason(stars, limit, aperture, shutter),
                     aperture,
                     apertureReason(aperture, shutter),
                     iso,
@@ -131,24 +137,77 @@ public record ExposurePlan(
         }
 
         private double aperture() {
+            if (solvesAperture()) {
+                double exact = exactAperture();
+                return apertures(rig).stream()
+                        .min((a, b) ->
+                                Double.compare(Math.abs(Stops.between(a, exact)), Math.abs(Stops.between(b, exact))))
+                        .orElseThrow();
+            }
             double wished = wishes.pinnedAperture().orElse(rig.widestAperture());
             return Math.max(rig.widestAperture(), Math.min(rig.smallestAperture(), wished));
         }
 
-        private ShutterTime shutter(double limit) {
+        /** Two of the three are held: the third follows. */
+        private boolean solvesAperture() {
+            return wishes.pinnedAperture().isEmpty()
+                    && wishes.pinnedSeconds().isPresent()
+                    && wishes.pinnedIso().isPresent();
+        }
+
+        private double exactAperture() {
+            double seconds = pinnedTime().realSeconds();
+            double needed = new SkyExposure(skyBrightness, 1, seconds, 100)
+                    .isoFor(wishes.isoSchool().histogramPosition());
+            return Math.sqrt(wishes.pinnedIso().orElseThrow() / needed);
+        }
+
+        private double lightSeconds(double aperture) {
+            return exactIso(aperture, new ShutterTime(1, 1), wishes.isoSchool())
+                    / wishes.pinnedIso().orElseThrow();
+        }
+
+        private boolean solvesTime() {
+            return wishes.pinnedSeconds().isEmpty()
+                    && wishes.pinnedAperture().isPresent()
+                    && wishes.pinnedIso().isPresent();
+        }
+
+        private ShutterTime pinnedTime() {
+            double wished = wishes.pinnedSeconds().orElseThrow();
+            return times.stream()
+                    .min((a, b) -> Double.compare(
+                            Math.abs(a.nominalSeconds() - wished), Math.abs(b.nominalSeconds() - wished)))
+                    .orElseThrow();
+        }
+
+        private ShutterTime shutter(double limit, double aperture) {
             if (wishes.pinnedSeconds().isPresent()) {
-                double wished = wishes.pinnedSeconds().getAsDouble();
-                return times.stream()
-                        .min((a, b) -> Double.compare(
-                                Math.abs(a.nominalSeconds() - wished), Math.abs(b.nominalSeconds() - wished)))
-                        .orElseThrow();
+                return pinnedTime();
+            }
+            if (solvesTime() && lightSeconds(aperture) < limit) {
+                return ShutterTime.nearest(lightSeconds(aperture), times);
             }
             return ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
         }
 
-        private ShutterReason shutterReason(double limit, ShutterTime shutter) {
+        /** What the stars allow, held back by a person in the frame and by what is risked on a mount. */
+        private double limit(double stars) {
+            double limit = wishes.limits().mount().turns() ? Math.min(stars, ExposureLimits.TRACKED_SECONDS) : stars;
+            return wishes.limits().personStands() ? Math.min(limit, ExposureLimits.PERSON_SECONDS) : limit;
+        }
+
+        private ShutterReason shutterReason(double stars, double limit, double aperture, ShutterTime shutter) {
             if (wishes.pinnedSeconds().isPresent()) {
                 return new ShutterReason.Pinned(limit);
+            }
+            if (solvesTime() && lightSeconds(aperture) < limit) {
+                return new ShutterReason.FromLight(limit);
+            }
+            if (limit < stars) {
+                return wishes.limits().personStands() && limit <= ExposureLimits.PERSON_SECONDS
+                        ? new ShutterReason.PersonStands(stars)
+                        : new ShutterReason.Tracked(stars);
             }
             if (shutter.realSeconds() > limit * (1 + ShutterTime.FORGIVEN)) {
                 return new ShutterReason.ShortestOfCamera(limit);
@@ -159,6 +218,10 @@ public record ExposurePlan(
 
         private ApertureReason apertureReason(double aperture, ShutterTime shutter) {
             double widest = rig.widestAperture();
+            if (solvesAperture()) {
+                double exact = exactAperture();
+                return new ApertureReason.FromLight(exact, 2 * Stops.between(exact, aperture));
+            }
             if (wishes.pinnedAperture().isPresent()) {
                 double wished = wishes.pinnedAperture().getAsDouble();
                 return Math.abs(wished - aperture) > 0.01

@@ -210,7 +210,14 @@ public final class Planner {
     private <N extends SubjectNight> Plan plan(SubjectPlanner<N> planner, Site site, Shoot shoot) {
         Shoot.ShootRig kept = shoot.rig();
         N night = night(planner, site, shoot.night(), shoot.wish());
-        return planner.plan(site, night, rig(kept), kept.framing(), kept.wishes(), shoot.wish());
+        Rig rig = rig(kept);
+        return planner.plan(
+                site,
+                night,
+                rig,
+                kept.framing(),
+                RigWishes.of(kept, rig.camera().sensor()),
+                shoot.wish());
     }
 
     /** The wishes that a new shoot begins with, by the subject and what the person has settled. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.function.UnaryOperator;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Mount;
 
 /** What of a shoot a person can change by itself; each knows what may stand in it. An empty text unpins. */
 public enum ShootField implements Field {
@@ -24,6 +25,18 @@ public enum ShootField implements Field {
     ISO(text -> text.isBlank() ? "" : Long.toString(iso(text))),
     /** Distance that the lens is focused at, m; empty for the stars. */
     FOCUS(text -> text.isBlank() ? "" : FieldText.decimal("focus distance", text, 0.05, 100_000, "m")),
+    /** How the picture is looked at: FULL, SCREEN, or PRINT with width and distance in cm; empty for a budget in px. */
+    TOLERANCE(RigWishes::toleranceText),
+    /** A {@link Mount}; empty for a tripod. */
+    MOUNT(text -> text.isBlank() ? "" : mount(text)),
+    /** How far the mount's axis is off the pole, arcmin. */
+    POLAR(text -> text.isBlank() ? "" : FieldText.decimal("axis off the pole", text, 0, 600, "arcmin")),
+    /** STANDS where a person stands in the frame. */
+    PERSON(text -> text.isBlank() ? "" : "STANDS"),
+    /** Density of a filter before the lens; empty for none. */
+    FILTER(text -> text.isBlank() ? "" : FieldText.decimal("filter density", text, 0, 6, "")),
+    /** Frames of a bracket and thirds of a stop between them; empty for none. */
+    BRACKET(RigWishes::bracketText),
     /** A panorama as {@link PanoramaWish} writes it; empty for one frame. */
     PANORAMA(text -> text.isBlank() ? "" : PanoramaWish.parse(text).text());
 
@@ -41,6 +54,15 @@ public enum ShootField implements Field {
     @Override
     public String normal(String text) {
         return normal.apply(text.trim());
+    }
+
+    private static String mount(String text) {
+        for (Mount m : Mount.values()) {
+            if (m.name().equals(text)) {
+                return m == Mount.TRIPOD ? "" : text;
+            }
+        }
+        throw new IllegalArgumentException("mount “" + text + "” is not known");
     }
 
     private static String title(String text) {

@@ -11,6 +11,15 @@ public sealed interface ShutterReason {
     /** Even the camera's shortest time trails more than the budget. */
     record ShortestOfCamera(double limitSeconds) implements ShutterReason {}
 
+    /** A person stands in the frame; what the stars would have allowed. */
+    record PersonStands(double limitSeconds) implements ShutterReason {}
+
+    /** The mount takes the stars' limit away; people do not expose longer in one go. */
+    record Tracked(double limitSeconds) implements ShutterReason {}
+
+    /** Aperture and ISO are fixed and need less than the stars allow; what the stars would have allowed. */
+    record FromLight(double limitSeconds) implements ShutterReason {}
+
     /** Fixed by the person; what the budget would have allowed. */
     record Pinned(double limitSeconds) implements ShutterReason {}
 }

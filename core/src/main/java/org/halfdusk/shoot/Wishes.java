@@ -1,5 +1,6 @@
 package org.halfdusk.shoot;
 
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.halfdusk.exposure.IsoSchool;
@@ -12,13 +13,15 @@ import org.halfdusk.exposure.Trailing;
  * @param pinnedSeconds nominal shutter time that must be used
  * @param pinnedAperture f-number that must be used
  * @param pinnedIso ISO that must be used
+ * @param limits mount, people, filter; a file of an older version has none
  */
 public record Wishes(
         double budgetPx,
         IsoSchool isoSchool,
         OptionalDouble pinnedSeconds,
         OptionalDouble pinnedAperture,
-        OptionalInt pinnedIso) {
+        OptionalInt pinnedIso,
+        ExposureLimits limits) {
     public static final Wishes DEFAULT = of(Trailing.DEFAULT_BUDGET_PX, IsoSchool.PROTECT_COLOURS);
 
     /** With nothing pinned. */
@@ -26,7 +29,26 @@ public record Wishes(
         return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty());
     }
 
+    /** On a tripod, nobody in the frame, no filter. */
+    public Wishes(
+            double budgetPx,
+            IsoSchool isoSchool,
+            OptionalDouble pinnedSeconds,
+            OptionalDouble pinnedAperture,
+            OptionalInt pinnedIso) {
+        this(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, ExposureLimits.NONE);
+    }
+
+    public Wishes with(ExposureLimits other) {
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other);
+    }
+
+    public Wishes withBudget(double px) {
+        return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits);
+    }
+
     public Wishes {
+        limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
         if (!(budgetPx >= 0.3 && budgetPx <= 50)) {
             throw new IllegalArgumentException("trail budget " + budgetPx + " px is outside 0.3 to 50 px");
         }

@@ -47,6 +47,15 @@ record ExposePage(
         boolean prime,
         String focalRange,
         String budget,
+        List<Choice> tolerances,
+        boolean budgetTyped,
+        List<Choice> mounts,
+        boolean mounted,
+        String polar,
+        List<Choice> persons,
+        String filter,
+        List<Choice> brackets,
+        ExposeDetail detail,
         Map<String, String> errors) {
     /** Longer times are no choice for a list. */
     private static final double LONGEST_LISTED_SECONDS = 600;
@@ -94,7 +103,77 @@ record ExposePage(
                 !lens.zoom(),
                 lens.zoom() ? Words.plain(lens.shortestMm()) + "–" + Words.plain(lens.longestMm()) + " mm" : "fixed",
                 errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
+                tolerances(kept.choices().of(ShootField.TOLERANCE)),
+                kept.choices().of(ShootField.TOLERANCE).isEmpty(),
+                choices(
+                        kept.choices().of(ShootField.MOUNT),
+                        "",
+                        "not, on a tripod",
+                        "SIDEREAL",
+                        "with the stars",
+                        "LUNAR",
+                        "with the moon",
+                        "SOLAR",
+                        "with the sun",
+                        "HALF",
+                        "at half the stars' rate"),
+                !kept.choices().of(ShootField.MOUNT).isEmpty(),
+                typed(kept, ShootField.POLAR, errors),
+                choices(kept.choices().of(ShootField.PERSON), "", "none", "STANDS", "stands still, 3 s at most"),
+                typed(kept, ShootField.FILTER, errors),
+                choices(
+                        kept.choices().of(ShootField.BRACKET),
+                        "",
+                        "none",
+                        "3 3",
+                        "3, a stop apart",
+                        "5 3",
+                        "5, a stop apart",
+                        "7 3",
+                        "7, a stop apart",
+                        "5 2",
+                        "5, two thirds apart",
+                        "3 1",
+                        "3, a third apart",
+                        "7 1",
+                        "7, a third apart",
+                        "5 6",
+                        "5, two stops apart"),
+                ExposeDetail.of(open, theme),
                 Stream.of(ShootField.values()).collect(Collectors.toMap(Enum::name, f -> errors.of(f.name()))));
+    }
+
+    private static String typed(Shoot.ShootRig kept, ShootField field, FormErrors errors) {
+        return errors.of(field.name()).isEmpty() ? kept.choices().of(field) : errors.text(field.name());
+    }
+
+    private static List<Choice> tolerances(String kept) {
+        return choices(
+                kept,
+                "",
+                "by trail budget",
+                "FULL",
+                "at 100 %",
+                "SCREEN",
+                "on a screen, 2048 px",
+                "PRINT 30 40",
+                "on a 30 cm print at 40 cm",
+                "PRINT 60 80",
+                "on a 60 cm print at 80 cm",
+                "PRINT 120 150",
+                "on a 1.2 m print at 1.5 m");
+    }
+
+    /** Values and names by turns; a value of none of them stands as it is. */
+    private static List<Choice> choices(String kept, String... pairs) {
+        List<Choice> choices = new ArrayList<>();
+        for (int i = 0; i < pairs.length; i += 2) {
+            choices.add(new Choice(pairs[i], pairs[i + 1], pairs[i].equals(kept)));
+        }
+        if (choices.stream().noneMatch(Choice::selected)) {
+            choices.add(new Choice(kept, kept, true));
+        }
+        return choices;
     }
 
     private static boolean standing(StandingRig rig, Shoot.ShootRig kept) {

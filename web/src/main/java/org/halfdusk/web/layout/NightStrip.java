@@ -299,6 +299,7 @@ public record NightStrip(
                 .filter(m -> kept.stream().noneMatch(k -> overlap(k, m, scale)))
                 .forEach(kept::add);
         return kept.stream()
+                .sorted(Comparator.comparing(Mark::at))
                 .map(m -> new Label(
                         scale.percent(m.at()),
                         m.what() + " " + Words.clock(m.at(), zone),

@@ -44,7 +44,7 @@ public final class SkyColours {
     }
 
     /** The blend of two colours, #rrggbb. */
-    static String mix(String a, String b, double share) {
+    public static String mix(String a, String b, double share) {
         return hex(mix(rgb(a), rgb(b), share));
     }
 

@@ -31,6 +31,18 @@ final class ExposeWords {
         } else if (e.shutterReason() instanceof ShutterReason.ShortestOfCamera r) {
             reason = moves + "The budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
                     + "; even the camera's shortest time is longer. Use a shorter lens or allow more pixels.";
+        } else if (e.shutterReason() instanceof ShutterReason.PersonStands r) {
+            reason = "A person in the frame sways: 3 s is about all they hold. The stars alone would allow "
+                    + Words.seconds(r.limitSeconds()) + ". Or take the person in a frame of its own.";
+        } else if (e.shutterReason() instanceof ShutterReason.Tracked r) {
+            reason = "The mount turns with the sky"
+                    + (r.limitSeconds() >= School.LONGEST_SECONDS
+                            ? ", so that the stars set no limit"
+                            : "; the stars would allow " + Words.seconds(r.limitSeconds()))
+                    + ". Four minutes is what one risks in a single frame; the ground blurs meanwhile and needs frames of its own.";
+        } else if (e.shutterReason() instanceof ShutterReason.FromLight r) {
+            reason = "You fixed aperture and ISO: this is what the sky needs with them" + ReasonWords.real(t)
+                    + ". The stars would allow " + Words.seconds(r.limitSeconds()) + ".";
         } else {
             ShutterReason.Pinned r = (ShutterReason.Pinned) e.shutterReason();
             reason = "You fixed this time" + ReasonWords.real(t) + ". " + moves + "The budget of " + budget

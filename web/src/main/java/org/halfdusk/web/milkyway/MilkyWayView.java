@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Ground;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.Stops;
@@ -118,6 +119,18 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         "band leans"),
                 new NightStep.At(atHeading(m.sky(), at), atSentence(m, at), atLines(m.sky(), at)),
                 List.of(ReasonWords.NIGHT_PLACE));
+    }
+
+    /** Where level ground stands in the sky's frame at the best moment. */
+    private static double ground(MilkyWayPlan plan) {
+        Instant best = plan.night().bestMoment();
+        double sun = plan.night().sky().at(Body.SUN, best).altitude().degrees();
+        return Ground.under(plan.night().light().at(best), sun, Ground.USUAL_REFLECTANCE)
+                .comesOut(
+                        plan.exposure().aperture(),
+                        plan.exposure().shutter().realSeconds(),
+                        plan.exposure().iso())
+                .histogramPosition();
     }
 
     private static String clearance(MilkyWayPlan.Clearance c, ZoneId zone) {
@@ -249,7 +262,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         List<Table.Row> schools = e.sharp().stream().map(s -> schoolRow(s, e)).toList();
         return new ExposeStep(
                 "milkyway/pictures",
-                StarsPicture.of(e, theme),
+                StarsPicture.of(e, ground(plan), theme),
                 ExposeWords.time(e),
                 Table.of(
                         "Schools",

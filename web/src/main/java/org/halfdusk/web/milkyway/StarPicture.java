@@ -1,15 +1,16 @@
 package org.halfdusk.web.milkyway;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
 import org.halfdusk.exposure.StarImage;
 import org.halfdusk.exposure.Trailing;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
 
-/** A star at 100 % as squares of grey: only pixels that differ from the ground are listed. */
-public record StarPicture(List<Pixel> pixels) {
+/**
+ * A star at 100 % as squares of grey: only pixels that differ from the ground are drawn.
+ *
+ * @param squares ready as SVG: some hundreds cost a template engine more than computing them
+ */
+public record StarPicture(String squares) {
     /** Pixels across and down. */
     static final int SIZE = 21;
 
@@ -19,20 +20,24 @@ public record StarPicture(List<Pixel> pixels) {
     /** Brightness of the ground that the picture's background has already. */
     private static final double GROUND = 0.02;
 
-    public record Pixel(String x, String y, String colour) {}
-
     public static StarPicture of(Trailing.Path path, Theme theme) {
         double[][] light = StarImage.of(path, SIZE);
-        List<Pixel> pixels = new ArrayList<>();
+        StringBuilder squares = new StringBuilder();
         for (int row = 0; row < SIZE; row++) {
             for (int column = 0; column < SIZE; column++) {
                 if (light[row][column] > GROUND) {
                     int grey = (int) Math.round(255 * Math.pow(Math.min(1, light[row][column]), 1 / 2.2));
-                    String colour = String.format(Locale.ROOT, "#%02x%02x%02x", grey, grey, grey);
-                    pixels.add(new Pixel(Words.plain(column * SIDE), Words.plain(row * SIDE), theme.colour(colour)));
+                    String two = Integer.toHexString(0x100 | grey).substring(1);
+                    squares.append("<rect width=\"6\" height=\"6\" x=\"")
+                            .append(Numbers.tenths(column * SIDE))
+                            .append("\" y=\"")
+                            .append(Numbers.tenths(row * SIDE))
+                            .append("\" fill=\"")
+                            .append(theme.colour("#" + two + two + two))
+                            .append("\"/>");
                 }
             }
         }
-        return new StarPicture(pixels);
+        return new StarPicture(squares.toString());
     }
 }

@@ -2,12 +2,12 @@ package org.halfdusk.web.milkyway;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 
@@ -18,24 +18,46 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
             String time, String note, boolean chosen, StarPicture middle, StarPicture corner, String words) {}
 
     /** Where the sky's peak stands. */
-    public record Histogram(String path, String peakX, String labelX, String words) {
+    public record Histogram(String path, String peakX, String labelX, String ground, String groundX, String words) {
+        /** Of the sky alone. */
         public static Histogram of(SkyExposure sky) {
+            return of(sky, -1);
+        }
+
+        /** @param groundAt where level ground stands in the same frame, 0 to 1; negative where it is not drawn */
+        public static Histogram of(SkyExposure sky, double groundAt) {
             double peak = sky.histogramPosition();
-            StringBuilder path = new StringBuilder("M0 90");
-            for (int x = 0; x <= 392; x += 2) {
-                double d = x / 392.0 - peak;
-                double width = d < 0 ? 0.035 : 0.055;
-                double y = 90 - 78 * Math.exp(-d * d / (2 * width * width));
-                path.append(String.format(Locale.ROOT, "L%d %.1f", x, y));
-            }
-            path.append("L392 90Z");
             double stops = sky.stopsUnderClipping();
             String words = stops > 0
                     ? "The sky's peak stands " + Words.percent(peak) + " across, " + Words.stops(stops)
                             + " under clipping."
                     : "The sky clips by " + Words.stops(stops) + ": nothing is left of it.";
             double at = peak * 392;
-            return new Histogram(path.toString(), Words.plain(at), Words.plain(Math.min(360, at + 12)), words);
+            return new Histogram(
+                    hump(peak, 78),
+                    Words.plain(at),
+                    Words.plain(Math.min(360, at + 12)),
+                    groundAt < 0 ? "" : hump(groundAt, 40),
+                    Words.plain(Math.max(4, groundAt * 392 - 10)),
+                    groundAt < 0
+                            ? words
+                            : words + " Ground in the sky's own light stands " + Words.percent(groundAt) + " across"
+                                    + (groundAt < 0.08
+                                            ? ": it touches the left edge and wants frames of its own."
+                                            : "."));
+        }
+
+        private static String hump(double peak, double height) {
+            StringBuilder path = new StringBuilder("M0 90");
+            for (int x = 0; x <= 392; x += 4) {
+                double d = x / 392.0 - peak;
+                double width = d < 0 ? 0.035 : 0.055;
+                path.append('L')
+                        .append(x)
+                        .append(' ')
+                        .append(Numbers.tenths(90 - height * Math.exp(-d * d / (2 * width * width))));
+            }
+            return path.append("L392 90Z").toString();
         }
     }
 
@@ -58,8 +80,8 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
         }
     }
 
-    static StarsPicture of(ExposurePlan e, Theme theme) {
-        return new StarsPicture(stars(e, theme), Histogram.of(e.sky()), Meter.of(e));
+    static StarsPicture of(ExposurePlan e, double groundAt, Theme theme) {
+        return new StarsPicture(stars(e, theme), Histogram.of(e.sky(), groundAt), Meter.of(e));
     }
 
     /** Three times side by side: the longest school, the chosen one, the strictest. */

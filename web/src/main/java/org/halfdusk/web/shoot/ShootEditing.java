@@ -163,6 +163,12 @@ public class ShootEditing {
             case ISO -> "ISO";
             case FOCUS -> "focus distance";
             case PANORAMA -> "panorama";
+            case TOLERANCE -> "how it is looked at";
+            case MOUNT -> "mount";
+            case POLAR -> "axis off the pole";
+            case PERSON -> "person in the frame";
+            case FILTER -> "filter";
+            case BRACKET -> "bracket";
         };
     }
 

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The steps of a shoot: all show a moment of it, and take a form that changes it. */
@@ -53,6 +54,7 @@ class StepController {
             @RequestParam Map<String, String> form,
             @ModelAttribute("frame") Shell.Frame frame,
             Model model,
+            @RequestHeader(name = "HX-Request", defaultValue = "false") boolean partial,
             HttpServletResponse response) {
         int number = number(rig);
         return forms.answer(
@@ -60,6 +62,7 @@ class StepController {
                 number,
                 step,
                 of(step).fields(form),
+                partial,
                 response,
                 result -> render(id, number, of(step), Optional.ofNullable(form.get("at")), frame, model, result));
     }

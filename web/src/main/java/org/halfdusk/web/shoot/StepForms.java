@@ -17,6 +17,7 @@ public class StepForms {
 
     /**
      * @param step as in the address
+     * @param partial whether the page's script asks: it is answered with the page at once instead of being sent to it
      * @param again renders the page with the result of a form that was not saved
      * @return the view or redirect
      */
@@ -25,6 +26,7 @@ public class StepForms {
             int rig,
             String step,
             Map<String, String> form,
+            boolean partial,
             HttpServletResponse response,
             Function<ShootEditing.Result, String> again) {
         ShootEditing.Result result = editing.apply(id, rig, form);
@@ -32,8 +34,13 @@ public class StepForms {
             // Another night or place has another best moment; everything else keeps the playhead.
             boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");
             Optional<String> at = Optional.ofNullable(form.get("at")).filter(a -> sameSky && !a.isBlank());
-            return "redirect:" + ShootDesk.Open.base(id, rig) + "/" + step
+            String page = ShootDesk.Open.base(id, rig) + "/" + step
                     + at.map(a -> "?at=" + a).orElse("");
+            if (partial && sameSky) {
+                response.setHeader("HX-Push-Url", page);
+                return again.apply(result);
+            }
+            return "redirect:" + page;
         }
         response.setStatus(result.refusal().value());
         return again.apply(result);

@@ -70,6 +70,14 @@ public final class ReasonWords {
                     : "You fixed this aperture. It gives up " + Words.stops(p.stops()) + " against "
                             + FNumber.label(p.widest()) + ", the widest.";
         }
+        if (reason instanceof ApertureReason.FromLight f) {
+            return "You fixed time and ISO: the light asks for f/" + Words.tenths(f.exact()) + "."
+                    + (Math.abs(f.stopsOff()) < 0.34
+                            ? ""
+                            : " This lens comes no nearer than " + label + ", " + Words.stops(f.stopsOff())
+                                    + (f.stopsOff() > 0 ? " brighter" : " darker")
+                                    + "; give time or ISO free to meet it.");
+        }
         ApertureReason.OutOfReach o = (ApertureReason.OutOfReach) reason;
         return FNumber.label(o.wished()) + " is wished, but this lens goes from " + FNumber.label(o.widest()) + " to "
                 + FNumber.label(o.smallest()) + "; " + label + " is the nearest.";

@@ -1,0 +1,45 @@
+package org.halfdusk.exposure;
+
+/** What the camera turns with: how fast sky and ground then move over the sensor, in shares of the stars' own rate. */
+public enum Mount {
+    TRIPOD(0),
+    SIDEREAL(15.041),
+    /** The Moon's mean rate, 14.492″/s; its real one differs by up to a tenth of a percent of the sky's. */
+    LUNAR(14.492),
+    /** The Sun's mean rate, 15″/s. */
+    SOLAR(15.0),
+    /** Half the stars' rate: sky and ground blur alike. */
+    HALF(15.041 / 2);
+
+    /** Rate of the stars, arcsec per second. */
+    public static final double SIDEREAL_ARCSEC = 15.041;
+
+    private final double arcsecPerSecond;
+
+    Mount(double arcsecPerSecond) {
+        this.arcsecPerSecond = arcsecPerSecond;
+    }
+
+    public boolean turns() {
+        return this != TRIPOD;
+    }
+
+    /** How fast the stars still move, 1 on a tripod, 0 with the stars. */
+    public double skyShare() {
+        return Math.abs(SIDEREAL_ARCSEC - arcsecPerSecond) / SIDEREAL_ARCSEC;
+    }
+
+    /** How fast the ground moves, 0 on a tripod, 1 with the stars. */
+    public double groundShare() {
+        return arcsecPerSecond / SIDEREAL_ARCSEC;
+    }
+
+    /**
+     * The same for the stars with the drift of an axis that is off the pole added, at its worst: sin(misalignment).
+     *
+     * @param polarErrorArcmin 0 to 600
+     */
+    public double skyShare(double polarErrorArcmin) {
+        return skyShare() + (turns() ? Math.sin(Math.toRadians(polarErrorArcmin / 60)) : 0);
+    }
+}

@@ -1,0 +1,35 @@
+package org.halfdusk.shoot;
+
+import org.halfdusk.exposure.Mount;
+
+/**
+ * What holds an exposure back beside the trail budget, and what helps it.
+ *
+ * @param polarErrorArcmin of a mount's axis, 0 to 600
+ * @param personStands in the frame: they sway, so the time is held to about 3 s
+ * @param filterDensity of a filter before the lens, 0 to 6
+ */
+public record ExposureLimits(Mount mount, double polarErrorArcmin, boolean personStands, double filterDensity) {
+    public static final ExposureLimits NONE = new ExposureLimits(Mount.TRIPOD, 0, false, 0);
+
+    /** How long a person stands still, s. */
+    public static final double PERSON_SECONDS = 3;
+
+    /** With a mount nobody exposes longer in one go†: clouds, planes and a bumped leg cost all of it. */
+    public static final double TRACKED_SECONDS = 240;
+
+    public ExposureLimits {
+        if (!(polarErrorArcmin >= 0 && polarErrorArcmin <= 600)) {
+            throw new IllegalArgumentException(
+                    "axis off the pole by " + polarErrorArcmin + " arcmin is outside 0 to 600 arcmin");
+        }
+        if (!(filterDensity >= 0 && filterDensity <= 6)) {
+            throw new IllegalArgumentException("filter density " + filterDensity + " is outside 0 to 6");
+        }
+    }
+
+    /** Magnitudes by which the filter dims everything. */
+    public double filterMagnitudes() {
+        return 2.5 * filterDensity;
+    }
+}

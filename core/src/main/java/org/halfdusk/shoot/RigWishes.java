@@ -1,0 +1,83 @@
+package org.halfdusk.shoot;
+
+import java.util.Optional;
+import org.halfdusk.exposure.Mount;
+import org.halfdusk.exposure.Tolerance;
+import org.halfdusk.optics.Sensor;
+
+/** The choices of a rig that bear on its exposure, read from their texts. */
+public final class RigWishes {
+    /** What many pictures end on. */
+    public static final int SCREEN_PX = 2048;
+
+    private RigWishes() {}
+
+    /** The wishes with what the choices say. */
+    static Wishes of(Shoot.ShootRig rig, Sensor sensor) {
+        RigChoices c = rig.choices();
+        Wishes wishes = rig.wishes().with(limits(c));
+        return tolerance(c)
+                .map(t -> wishes.withBudget(Math.max(0.3, Math.min(50, Math.rint(10 * t.budgetPx(sensor)) / 10))))
+                .orElse(wishes);
+    }
+
+    /** How the picture will be looked at; nothing where a budget in pixels was typed. */
+    public static Optional<Tolerance> tolerance(RigChoices c) {
+        String text = c.of(ShootField.TOLERANCE);
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        String[] parts = text.split(" ");
+        return Optional.of(
+                switch (parts[0]) {
+                    case "PRINT" -> new Tolerance.OnPrint(Double.parseDouble(parts[1]), Double.parseDouble(parts[2]));
+                    case "SCREEN" -> new Tolerance.OnScreen(SCREEN_PX);
+                    default -> new Tolerance.At100();
+                });
+    }
+
+    private static ExposureLimits limits(RigChoices c) {
+        String mount = c.of(ShootField.MOUNT);
+        return new ExposureLimits(
+                mount.isEmpty() ? Mount.TRIPOD : Mount.valueOf(mount),
+                number(c.of(ShootField.POLAR)),
+                !c.of(ShootField.PERSON).isEmpty(),
+                number(c.of(ShootField.FILTER)));
+    }
+
+    private static double number(String text) {
+        return text.isEmpty() ? 0 : Double.parseDouble(text);
+    }
+
+    /** The one written form of a tolerance; PRINT with width and distance in cm. */
+    static String toleranceText(String text) {
+        String[] parts = text.trim().split("\\s+");
+        return switch (parts[0]) {
+            case "" -> "";
+            case "FULL", "SCREEN" -> parts[0];
+            case "PRINT" -> {
+                if (parts.length != 3) {
+                    throw new IllegalArgumentException(
+                            "print “" + text + "” is not its width and the distance of the eye in cm");
+                }
+                yield "PRINT " + FieldText.decimal("width of the print", parts[1], 5, 1000, "cm") + " "
+                        + FieldText.decimal("distance of the eye", parts[2], 10, 2000, "cm");
+            }
+            default -> throw new IllegalArgumentException("tolerance “" + text + "” is not known");
+        };
+    }
+
+    /** The one written form of a bracket: frames and thirds. */
+    static String bracketText(String text) {
+        if (text.isBlank()) {
+            return "";
+        }
+        String[] parts = text.trim().split("\\s+");
+        if (parts.length != 2) {
+            throw new IllegalArgumentException("bracket “" + text + "” is not frames and thirds");
+        }
+        String frames = FieldText.decimal("frames of a bracket", parts[0], 2, 15, "");
+        String thirds = FieldText.decimal("step of a bracket", parts[1], 1, 9, "thirds");
+        return Math.round(Double.parseDouble(frames)) + " " + Math.round(Double.parseDouble(thirds));
+    }
+}

@@ -1,0 +1,84 @@
+package org.halfdusk.shoot;
+
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.School;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.optics.Rig;
+
+/** What a test frame shows to be wrong, and the one thing to change for it. */
+public enum Symptom {
+    LEFT_EDGE,
+    CLIPPED,
+    DASHES,
+    WINGS,
+    SOFT;
+
+    /**
+     * One change.
+     *
+     * @param field and value: what to set; nothing where no setting helps
+     * @param stops of light that it costs (negative) or gives
+     * @param trailPx trail in the middle afterwards, px
+     */
+    public record Remedy(Optional<ShootField> field, String value, double stops, double trailPx) {}
+
+    /** For a setting of a rig under stars of a declination. */
+    public Remedy remedy(Rig rig, Setting s, double declinationDegrees) {
+        Trailing trailing = Trailing.of(rig, declinationDegrees);
+        double trail = trailing.middlePx(s.shutter().realSeconds());
+        List<Integer> isos =
+                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        return switch (this) {
+            case LEFT_EDGE -> iso(s, Iso.nearest(2.0 * s.iso(), isos), trail);
+            case CLIPPED -> iso(s, Iso.nearest(s.iso() / 2.0, isos), trail);
+            case DASHES -> shorter(rig, s, trailing);
+            case WINGS -> stoppedDown(rig, s, trail);
+            case SOFT -> new Remedy(Optional.empty(), "", 0, trail);
+        };
+    }
+
+    private static Remedy iso(Setting s, int iso, double trail) {
+        return iso == s.iso()
+                ? new Remedy(Optional.empty(), "", 0, trail)
+                : new Remedy(Optional.of(ShootField.ISO), Integer.toString(iso), Stops.between(iso, s.iso()), trail);
+    }
+
+    /** The pinpoint time of the aperture-and-pixel rule, or half the time where it is shorter already. */
+    private static Remedy shorter(Rig rig, Setting s, Trailing trailing) {
+        School.Setup setup = new School.Setup(
+                trailing,
+                s.fNumber(),
+                rig.camera().sensor().cropFactor(),
+                rig.camera().sensor().diagonalMm(),
+                Trailing.DEFAULT_BUDGET_PX);
+        double wished = Math.min(School.NPF_1.seconds(setup), s.shutter().realSeconds() / 1.26);
+        ShutterTime time =
+                ShutterTime.roundDown(wished, ExposurePlan.times(rig)).orElse(s.shutter());
+        return new Remedy(
+                Optional.of(ShootField.SHUTTER),
+                FieldText.plain(time.nominalSeconds()),
+                Stops.between(time.realSeconds(), s.shutter().realSeconds()),
+                trailing.middlePx(time.realSeconds()));
+    }
+
+    private static Remedy stoppedDown(Rig rig, Setting s, double trail) {
+        double factor = rig.widestAperture() / rig.lens().widestAt(rig.lensFocalMm());
+        double best = Math.max(rig.lens().sharpestAperture() * factor, s.fNumber());
+        double mark = ExposurePlan.apertures(rig).stream()
+                .filter(n -> n >= best * 0.99)
+                .findFirst()
+                .orElse(s.fNumber());
+        return mark <= s.fNumber() * 1.01
+                ? new Remedy(Optional.empty(), "", 0, trail)
+                : new Remedy(
+                        Optional.of(ShootField.APERTURE),
+                        FieldText.plain(mark),
+                        2 * Stops.between(s.fNumber(), mark),
+                        trail);
+    }
+}

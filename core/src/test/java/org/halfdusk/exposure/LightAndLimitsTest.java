@@ -1,0 +1,158 @@
+package org.halfdusk.exposure;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.sky.HorizontalPosition;
+import org.junit.jupiter.api.Test;
+
+/** Mounts, tolerances, noise, film, the triangle and ladders against worked values and their own identities. */
+class LightAndLimitsTest {
+    private static final Sensor SENSOR = new Sensor(35.9, 23.9, 7008, 4672);
+    private static final Camera CAMERA =
+            new Camera("full frame 33 MP", SENSOR, 100, 25_600, 1 / 8000.0, 30, true, 34, 11, 90, 160, 530, 190);
+    private static final Rig RIG = Rig.of(CAMERA, new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), Optional.empty(), 18);
+
+    /** f/11, 1/100 s, ISO 100 is EV 13.56. */
+    @Test
+    void exposureValueOfTheRule() {
+        assertEquals(13.56, Stops.exposureValue(11, 0.01, 100), 0.005);
+    }
+
+    /** 18 mm on full frame loses 2.6 stops in the corner by cos⁴. */
+    @Test
+    void vignetting() {
+        assertEquals(2.6, Vignetting.stops(Math.toRadians(RIG.cornerDegrees())), 0.05);
+        assertEquals(0, Vignetting.stops(0), 0);
+    }
+
+    @Test
+    void mountsAndTheirRates() {
+        assertEquals(1, Mount.TRIPOD.skyShare());
+        assertEquals(0, Mount.SIDEREAL.skyShare());
+        assertEquals(0.549, Mount.LUNAR.skyShare() * Mount.SIDEREAL_ARCSEC, 0.001);
+        assertEquals(Mount.HALF.skyShare(), Mount.HALF.groundShare(), 1e-12);
+        // 15.041″/s × sin(10′): a degree off the pole drifts a sixtieth as fast as the sky.
+        assertEquals(15.041 * Math.sin(Math.toRadians(10 / 60.0)), Mount.SIDEREAL.skyShare(10) * 15.041, 1e-9);
+        assertEquals(1, Mount.TRIPOD.skyShare(10));
+    }
+
+    @Test
+    void aMountLetsTheStarsStand() {
+        Trailing still = Trailing.of(RIG, 0);
+        assertEquals(0, still.withShare(0).middlePx(240), 1e-9);
+        assertEquals(still.middlePx(60) / 2, still.withShare(0.5).middlePx(60), 0.01);
+    }
+
+    /** A screen of 2048 px shows 7008 px at 29 %: 2.6 px become 8.9; a print of 60 cm at 80 cm resolves 0.23 mm. */
+    @Test
+    void tolerances() {
+        assertEquals(2.6, new Tolerance.At100().budgetPx(SENSOR), 1e-9);
+        assertEquals(2.6 * 7008 / 2048, new Tolerance.OnScreen(2048).budgetPx(SENSOR), 1e-9);
+        double smallest = 80 * Math.tan(Math.toRadians(1 / 60.0)) * 7008 / 60;
+        assertEquals(2.6 * smallest, new Tolerance.OnPrint(60, 80).budgetPx(SENSOR), 1e-9);
+        assertEquals(2.6, new Tolerance.OnPrint(900, 20).budgetPx(SENSOR), 1e-9, "never stricter than at 100 %");
+        assertThrows(IllegalArgumentException.class, () -> new Tolerance.OnPrint(Double.NaN, 80));
+    }
+
+    /** On the equator facing south, level: the middle moves by f ω t, the corners more, and the map is its own mirror. */
+    @Test
+    void theMapOfTrails() {
+        Projection p = Projection.of(new Framing(Azimuth.ofDegrees(180), Altitude.ofDegrees(60), 0), RIG);
+        Vector pole = new HorizontalPosition(Altitude.ofDegrees(30), Azimuth.ofDegrees(0), 1).direction();
+        TrailMap map = TrailMap.of(p, SENSOR, pole, 10, 1, 9, 7);
+        assertEquals(new Trailing(18, SENSOR.pixelPitchMicrometres(), 0).middlePx(10), map.px()[3][4], 0.01);
+        for (int row = 0; row < 7; row++) {
+            assertEquals(map.px()[row][0], map.px()[row][8], 1e-6);
+        }
+        assertTrue(map.worst() > map.px()[3][4] && map.mean() > map.px()[3][4]);
+        double allRolls = Trailing.of(RIG, 0).cornerPx(SENSOR.diagonalMm(), 10);
+        assertTrue(map.worst() <= allRolls * 1.001, "no frame is worse than the worst over all rolls");
+        assertEquals(1, map.within(1000));
+    }
+
+    @Test
+    void theLongerTheTrailTheFewerStarsClip() {
+        double still = PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 0);
+        assertTrue(PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 6) < still);
+        // A stop more of ISO clips stars 0.75 mag fainter.
+        assertEquals(still + 2.5 * Math.log10(2), PointLight.clippingMagnitude(18, 2, 5.12, 10, 3200, 0), 1e-9);
+    }
+
+    @Property
+    void noiseFallsAsTheRootOfTheFrames(
+            @ForAll @IntRange(min = 1, max = 400) int frames, @ForAll @DoubleRange(min = 0.01, max = 1) double light) {
+        Noise n = new Noise(5.12, 10);
+        assertEquals(n.ratio(light, 10) * Math.sqrt(frames), n.ratio(light, 10, frames), 1e-9);
+        assertTrue(n.ratio(light, 10) < Math.sqrt(n.electrons(light)), "shot noise is the floor");
+    }
+
+    /** 0.1 e⁻/s at 20 °C, doubling every 6 °C. */
+    @Test
+    void darkCurrent() {
+        assertEquals(0.1, new Noise(5, 20).darkPerSecond(), 1e-12);
+        assertEquals(0.2, new Noise(5, 26).darkPerSecond(), 1e-12);
+    }
+
+    @Property
+    void reciprocityTurnsBackAndNeverShortens(
+            @ForAll @DoubleRange(min = 0.01, max = 3600) double t, @ForAll @DoubleRange(min = 1, max = 1.6) double p) {
+        double exposed = Reciprocity.exposed(t, p);
+        assertTrue(exposed >= t * (1 - 1e-12));
+        assertEquals(t, Reciprocity.metered(exposed, p), t * 1e-9);
+    }
+
+    /** Whatever is solved, the light is met to a third of a stop, or the kit's limit is said. */
+    @Property
+    void theTriangleMeetsTheLightOrSaysTheLimit(
+            @ForAll @IntRange(min = 0, max = 40) int mark, @ForAll @DoubleRange(min = 2, max = 16) double n) {
+        ShutterTime time = ShutterTime.dial().get(mark);
+        Triangle t = Triangle.of(RIG, 10, 2, 1600);
+        for (Triangle.Answer a : List.of(t.iso(time, n), t.time(n, 400), t.aperture(time, 6400))) {
+            double light = a.time().realSeconds() * a.iso() / (a.fNumber() * a.fNumber());
+            assertEquals(a.stopsOff(), Stops.between(light, t.light()), 1e-9);
+            assertEquals(a.limit(), Math.abs(a.stopsOff()) > 0.34);
+        }
+        assertFalse(t.iso(ShutterTime.nearest(10, ShutterTime.dial()), 2).limit());
+    }
+
+    @Property
+    void ladderIsEvenAndAscends(
+            @ForAll @IntRange(min = 2, max = 9) int count, @ForAll @IntRange(min = 1, max = 6) int thirds) {
+        ShutterTime middle = ShutterTime.nearest(1 / 60.0, ShutterTime.dial());
+        List<ShutterTime> times = new Ladder(count, thirds).times(middle, ShutterTime.dial());
+        for (int i = 1; i < times.size(); i++) {
+            double step =
+                    Stops.between(times.get(i).realSeconds(), times.get(i - 1).realSeconds());
+            assertTrue(step > 0 && step < thirds / 3.0 + 0.4, "step of " + step);
+        }
+        assertTrue(times.size() <= count);
+    }
+
+    /** Full moonlight of 0.25 lux on grass is a patch of 17.4 mag/arcsec². */
+    @Test
+    void groundByMoonlight() {
+        Ground g = new Ground(0.25, 0.15);
+        assertEquals(0.25 * 0.15 / Math.PI, g.luminance(), 1e-12);
+        assertEquals(-2.5 * Math.log10(0.0119366 / 10.8e4), g.brightness(), 1e-4);
+        double t = g.seconds(Ground.TARGET, 2, 800);
+        assertEquals(Ground.TARGET, g.comesOut(2, t, 800).histogramPosition(), 1e-9);
+    }
+}

@@ -1,0 +1,87 @@
+package org.halfdusk.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Mount;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.junit.jupiter.api.Test;
+
+/** What holds an exposure back and what two fixed values leave of the third. */
+class ExposureLimitsTest {
+    private static final Rig RIG = Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18);
+
+    private static ExposurePlan plan(Wishes w) {
+        return ExposurePlan.of(RIG, -29, 21.4, w);
+    }
+
+    private static Wishes pinned(OptionalDouble s, OptionalDouble n, OptionalInt iso) {
+        return new Wishes(2.6, IsoSchool.PROTECT_COLOURS, s, n, iso);
+    }
+
+    @Test
+    void aPersonHoldsTheTimeToThreeSeconds() {
+        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, true, 0)));
+        assertTrue(p.shutter().realSeconds() <= 3.03);
+        assertInstanceOf(ShutterReason.PersonStands.class, p.shutterReason());
+    }
+
+    @Test
+    void aMountTakesTheStarsLimitAway() {
+        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.SIDEREAL, 0, false, 0)));
+        assertEquals(240, p.shutter().realSeconds());
+        assertInstanceOf(ShutterReason.Tracked.class, p.shutterReason());
+        assertEquals(0, p.middlePx(), 1e-6);
+        ExposurePlan half = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.HALF, 0, false, 0)));
+        ExposurePlan still = plan(Wishes.DEFAULT);
+        assertTrue(half.shutter().realSeconds() > 1.5 * still.shutter().realSeconds());
+    }
+
+    /** Density 0.9 takes three stops: the ISO goes up by as many. */
+    @Test
+    void aFilterIsPaidInIso() {
+        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, false, 0.9)));
+        assertEquals(3, Math.log(p.iso() / (double) plan(Wishes.DEFAULT).iso()) / Math.log(2), 0.34);
+    }
+
+    @Test
+    void twoAreHeldTheThirdFollows() {
+        ExposurePlan free = plan(Wishes.DEFAULT);
+        ExposurePlan aperture =
+                plan(pinned(OptionalDouble.of(10), OptionalDouble.empty(), OptionalInt.of(4 * free.iso())));
+        assertInstanceOf(ApertureReason.FromLight.class, aperture.apertureReason());
+        assertEquals(4, aperture.aperture(), 0.6);
+        ExposurePlan time = plan(pinned(OptionalDouble.empty(), OptionalDouble.of(2), OptionalInt.of(4 * free.iso())));
+        assertInstanceOf(ShutterReason.FromLight.class, time.shutterReason());
+        assertEquals(0, time.stopsOverTarget(), 0.34);
+    }
+
+    @Test
+    void choicesHaveOneForm() {
+        assertEquals("PRINT 60 80", ShootField.TOLERANCE.normal(" PRINT 60,0 80"));
+        assertEquals("5 3", ShootField.BRACKET.normal("5 3"));
+        assertEquals("", ShootField.MOUNT.normal("TRIPOD"));
+        assertThrows(IllegalArgumentException.class, () -> ShootField.TOLERANCE.normal("PRINT 60"));
+        assertThrows(IllegalArgumentException.class, () -> ShootField.BRACKET.normal("99 3"));
+        assertThrows(IllegalArgumentException.class, () -> ShootField.MOUNT.normal("BALLOON"));
+    }
+
+    /** One change at a time, each in the direction that helps. */
+    @Test
+    void eachSymptomHasItsRemedy() {
+        ExposurePlan e = plan(Wishes.DEFAULT);
+        Setting s = new Setting(e.shutter(), e.aperture(), e.iso(), 3900);
+        assertEquals(1, Symptom.LEFT_EDGE.remedy(RIG, s, -29).stops(), 0.1);
+        assertEquals(-1, Symptom.CLIPPED.remedy(RIG, s, -29).stops(), 0.1);
+        assertTrue(Symptom.DASHES.remedy(RIG, s, -29).trailPx() < e.middlePx());
+        assertEquals("2.8", Symptom.WINGS.remedy(RIG, s, -29).value());
+        assertTrue(Symptom.SOFT.remedy(RIG, s, -29).field().isEmpty());
+    }
+}

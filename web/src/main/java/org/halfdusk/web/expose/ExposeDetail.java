@@ -1,0 +1,232 @@
+package org.halfdusk.web.expose;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.Ladder;
+import org.halfdusk.exposure.Mount;
+import org.halfdusk.exposure.Noise;
+import org.halfdusk.exposure.PointLight;
+import org.halfdusk.exposure.Reciprocity;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.TrailMap;
+import org.halfdusk.exposure.Trailing;
+import org.halfdusk.exposure.Triangle;
+import org.halfdusk.exposure.Vignetting;
+import org.halfdusk.light.SkyLight;
+import org.halfdusk.optics.DepthOfField;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.milkyway.MilkyWayPlan;
+import org.halfdusk.shoot.trails.TrailsPlan;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.Table;
+
+/**
+ * What stands below the subject's own picture: trails over the whole frame, light and noise, other ways to the same light, the
+ * ground, a bracket.
+ *
+ * @param stars whether the subject exposes for stars, so that all of it applies
+ */
+record ExposeDetail(
+        boolean stars,
+        Optional<TrailMapPicture> map,
+        List<Line> mount,
+        List<Line> light,
+        Table triangle,
+        Optional<GroundPart> ground,
+        String bracket,
+        String film) {
+    private static final int COLUMNS = 9;
+    private static final int ROWS = 7;
+    private static final double NIGHT_CELSIUS = 12;
+    private static final int STACK = 16;
+    private static final double SHADOW_STOPS = 3;
+
+    static ExposeDetail of(ShootDesk.Open open, Theme theme) {
+        Plan plan = open.plan();
+        boolean stars = plan instanceof MilkyWayPlan || plan instanceof TrailsPlan;
+        Optional<ExposurePlan> e = plan instanceof MilkyWayPlan m ? Optional.of(m.exposure()) : Optional.empty();
+        SkyLight.At light = plan.night().light().at(open.at());
+        double sun = plan.night().sky().at(Body.SUN, open.at()).altitude().degrees();
+        return new ExposeDetail(
+                stars,
+                e.map(x -> map(plan, x, theme)),
+                e.filter(x -> x.wishes().limits().mount().turns())
+                        .map(x -> mount(plan, x))
+                        .orElse(List.of()),
+                stars ? light(plan, light) : List.of(),
+                triangle(plan),
+                stars ? Optional.of(GroundPart.of(plan, light, sun)) : Optional.empty(),
+                bracket(open),
+                film(plan));
+    }
+
+    private static TrailMapPicture map(Plan plan, ExposurePlan e, Theme theme) {
+        TrailMap map = TrailMap.of(
+                Projection.of(plan.framing(), plan.rig()),
+                plan.rig().camera().sensor(),
+                pole(plan),
+                e.shutter().realSeconds(),
+                e.trailing().share(),
+                COLUMNS,
+                ROWS);
+        return TrailMapPicture.of(map, plan.framing().upright(), e.wishes().budgetPx(), theme);
+    }
+
+    private static Vector pole(Plan plan) {
+        return plan.night().sky().pole().direction();
+    }
+
+    /** Sky against ground on a turning mount. */
+    private static List<Line> mount(Plan plan, ExposurePlan e) {
+        Mount mount = e.wishes().limits().mount();
+        double seconds = e.shutter().realSeconds();
+        Trailing still = Trailing.of(plan.rig(), e.trailing().declinationDegrees());
+        double ground = still.withShare(mount.groundShare()).middlePx(seconds);
+        double drift = still.withShare(mount.skyShare(e.wishes().limits().polarErrorArcmin()) - mount.skyShare())
+                .middlePx(seconds);
+        return List.of(
+                new Line("Sky", Words.tenths(e.trailing().middlePx(seconds)) + " px in the middle"),
+                new Line("of it from the axis off the pole, at most", Words.tenths(drift) + " px"),
+                new Line("Ground", Words.tenths(ground) + " px: its own frames with the mount stopped"));
+    }
+
+    private static List<Line> light(Plan plan, SkyLight.At at) {
+        Rig rig = plan.rig();
+        Setting s = plan.setting();
+        double pitch = rig.camera().sensor().pixelPitchMicrometres();
+        SkyLight.Brightness b = at.towards(plan.framing().direction());
+        SkyExposure sky =
+                new SkyExposure(b.magnitude(), s.fNumber(), s.shutter().realSeconds(), s.iso());
+        SkyExposure shadow = new SkyExposure(
+                Math.min(25, b.magnitude() + SHADOW_STOPS * 0.753),
+                s.fNumber(),
+                s.shutter().realSeconds(),
+                s.iso());
+        Noise noise = new Noise(pitch, NIGHT_CELSIUS);
+        double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
+        double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), STACK);
+        double trail = plan instanceof MilkyWayPlan m ? m.exposure().middlePx() : 0;
+        double clips = PointLight.clippingMagnitude(
+                rig.focalMm(), s.fNumber(), pitch, s.shutter().realSeconds(), s.iso(), trail);
+        double corner = Math.toRadians(rig.cornerDegrees());
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line(
+                "Sky towards the frame now",
+                Words.tenths(b.magnitude()) + " mag/arcsec², " + Words.percent(sky.histogramPosition()) + " across"));
+        lines.add(new Line("Stars whose cores clip", "brighter than " + Words.tenths(clips) + " mag"));
+        lines.add(new Line(
+                "Corner darker by geometry alone", Words.stops(Vignetting.stops(corner)) + ", real lenses differ"));
+        lines.add(new Line(
+                "Signal to noise of a patch three stops under the sky",
+                Words.tenths(one) + " in one frame, " + Words.tenths(many) + " in the mean of " + STACK));
+        lines.add(new Line(
+                "Noise reduction in the camera",
+                "doubles each frame to " + Words.plain(Math.rint(2 * s.shutter().realSeconds()))
+                        + " s; one frame with the cap on at the end does the same"));
+        return lines;
+    }
+
+    private static Table triangle(Plan plan) {
+        Rig rig = plan.rig();
+        Setting s = plan.setting();
+        Triangle same = Triangle.of(rig, s.shutter().realSeconds(), s.fNumber(), s.iso());
+        double circle = rig.camera().sensor().circleOfConfusionMm();
+        boolean trails = plan instanceof MilkyWayPlan;
+        double declination =
+                plan.framing().declinationDegrees(plan.place().observer().latitudeDegrees());
+        List<Table.Row> rows = new ArrayList<>();
+        for (double n : ExposurePlan.apertures(rig)) {
+            if (n > 16.5 || n > s.fNumber() * 4.1) {
+                continue;
+            }
+            Triangle.Answer a = same.iso(s.shutter(), n);
+            boolean whole = Math.abs(n - s.fNumber()) < 0.01 || fullStop(n);
+            if (!whole) {
+                continue;
+            }
+            Triangle.Answer t = same.time(n, s.iso());
+            double near = new DepthOfField(rig.focalMm(), n, circle).hyperfocalMetres();
+            List<String> cells = new ArrayList<>(List.of(
+                    FNumber.label(n),
+                    a.limit() ? a.iso() + ", " + off(a.stopsOff()) : Integer.toString(a.iso()),
+                    t.limit()
+                            ? t.time().label() + ", " + off(t.stopsOff())
+                            : t.time().label(),
+                    Words.distance(near)));
+            if (trails) {
+                cells.add(
+                        3,
+                        Words.tenths(Trailing.of(rig, declination)
+                                        .middlePx(t.time().realSeconds())) + " px");
+            }
+            rows.add(Table.Row.of(Math.abs(n - s.fNumber()) < 0.01, cells.toArray(String[]::new)));
+        }
+        List<String> heads = new ArrayList<>(List.of(
+                "aperture", "ISO for " + s.shutter().label() + "#", "time for ISO " + s.iso() + "#", "sharp from#"));
+        if (trails) {
+            heads.add(3, "trail then#");
+        }
+        return Table.of(
+                "The same light by other means",
+                "Each row: what ISO keeps " + s.shutter().label() + ", or what time keeps ISO " + s.iso()
+                        + ". Smaller apertures bring depth, shorter times stop motion.",
+                rows,
+                heads.toArray(String[]::new));
+    }
+
+    private static String off(double stops) {
+        return Words.stops(stops) + (stops > 0 ? " bright" : " dark");
+    }
+
+    private static boolean fullStop(double n) {
+        for (double stop : new double[] {1, 1.4, 2, 2.8, 4, 5.6, 8, 11, 16}) {
+            if (Math.abs(n - stop) < 0.01) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static String bracket(ShootDesk.Open open) {
+        String kept = open.shoot().it().rig().choices().of(ShootField.BRACKET);
+        if (kept.isEmpty()) {
+            return "";
+        }
+        String[] parts = kept.split(" ");
+        Ladder ladder = new Ladder(Integer.parseInt(parts[0]), Integer.parseInt(parts[1]));
+        Plan plan = open.plan();
+        List<ShutterTime> times = ladder.times(plan.setting().shutter(), ExposurePlan.times(plan.rig()));
+        return times.size() + " frames at " + FNumber.label(plan.setting().fNumber()) + " ISO "
+                + plan.setting().iso() + ": "
+                + String.join(", ", times.stream().map(ShutterTime::label).toList())
+                + (times.size() < ladder.count() ? ". The camera has no further times." : ".");
+    }
+
+    private static String film(Plan plan) {
+        return plan.rig().camera().filmExponent().isPresent()
+                ? String.format(
+                        Locale.ROOT,
+                        "This film loses speed in the dark: %s metered must be exposed for %s (t to the power of %s). Bracket "
+                                + "over rather than under.",
+                        plan.setting().shutter().label(),
+                        Words.seconds(Reciprocity.exposed(
+                                plan.setting().shutter().realSeconds(),
+                                plan.rig().camera().filmExponent().getAsDouble())),
+                        Words.plain(plan.rig().camera().filmExponent().getAsDouble()))
+                : "";
+    }
+}

@@ -1,0 +1,59 @@
+package org.halfdusk.web.expose;
+
+import org.halfdusk.exposure.TrailMap;
+import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.SkyColours;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+
+/**
+ * How long stars trail over the frame as it stands in the hand: a cell a part of it, upright frames upright.
+ *
+ * @param cells ready as SVG
+ */
+record TrailMapPicture(String viewBox, String cells, String words) {
+    private static final double CELL = 30;
+
+    /** @param upright whether the sensor's long side stands */
+    static TrailMapPicture of(TrailMap map, boolean upright, double budgetPx, Theme theme) {
+        int rows = map.px().length;
+        int columns = map.px()[0].length;
+        StringBuilder cells = new StringBuilder();
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                double px = map.px()[row][column];
+                // Turned a quarter to the left, as the camera is.
+                int across = upright ? row : column;
+                int down = upright ? columns - 1 - column : row;
+                double share = Math.min(1, px / (3 * budgetPx));
+                boolean corner = (row == 0 || row == rows - 1) && (column == 0 || column == columns - 1);
+                boolean middle = row == rows / 2 && column == columns / 2;
+                boolean worst = row == map.worstRow() && column == map.worstColumn();
+                cells.append("<rect width=\"29\" height=\"29\" x=\"")
+                        .append(Numbers.tenths(across * CELL))
+                        .append("\" y=\"")
+                        .append(Numbers.tenths(down * CELL))
+                        .append("\" fill=\"")
+                        .append(theme.colour(SkyColours.mix("#1f3a3a", "#e4695f", share)))
+                        .append("\"/>");
+                if (corner || middle || worst) {
+                    cells.append("<text class=\"svg-label\" text-anchor=\"middle\" x=\"")
+                            .append(Numbers.tenths((across + 0.5) * CELL))
+                            .append("\" y=\"")
+                            .append(Numbers.tenths((down + 0.65) * CELL))
+                            .append("\">")
+                            .append(Words.tenths(px))
+                            .append("</text>");
+                }
+            }
+        }
+        double w = (upright ? rows : columns) * CELL;
+        double h = (upright ? columns : rows) * CELL;
+        return new TrailMapPicture(
+                "0 0 " + Numbers.tenths(w) + " " + Numbers.tenths(h),
+                cells.toString(),
+                "Trails in px over the frame as it is aimed: " + Words.tenths(map.px()[rows / 2][columns / 2])
+                        + " in the middle, " + Words.tenths(map.mean()) + " on average, " + Words.tenths(map.worst())
+                        + " at the worst; round in " + Words.percent(map.within(budgetPx)) + " of it.");
+    }
+}

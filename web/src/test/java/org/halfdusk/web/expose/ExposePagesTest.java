@@ -1,0 +1,73 @@
+package org.halfdusk.web.expose;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.net.http.HttpResponse;
+import java.util.Map;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The Expose step over HTTP: limits, the test frame's dialogue, brackets. */
+class ExposePagesTest extends DemoPages {
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7})
+    void everySubjectHasOtherWaysToTheSameLight(long id) throws Exception {
+        HttpResponse<String> r = app.get("/shoots/" + id + "/expose");
+        assertEquals(200, r.statusCode());
+        assertHas(r.body(), "The same light by other means");
+        assertHas(r.body(), "What does the test frame show?");
+    }
+
+    private void save(String field, String was, String value) throws Exception {
+        assertEquals(
+                302,
+                app.post("/shoots/1/expose", Map.of("was." + field, was, field, value))
+                        .statusCode());
+    }
+
+    @Test
+    void aPersonAMountAndAPrintChangeTheTime() throws Exception {
+        save("PERSON", "", "STANDS");
+        assertHas(app.get("/shoots/1/expose").body(), "A person in the frame sways: 3 s");
+        assertTrue(app.bean(Shoots.class).undo(1));
+        save("MOUNT", "", "SIDEREAL");
+        String tracked = app.get("/shoots/1/expose").body();
+        assertHas(tracked, "The mount turns with the sky");
+        assertHas(tracked, "its own frames with the mount stopped");
+        assertTrue(app.bean(Shoots.class).undo(1));
+        save("TOLERANCE", "", "SCREEN");
+        String screen = app.get("/shoots/1/expose").body();
+        assertHas(screen, "Your budget of 8.9");
+        assertFalse(screen.contains("name=\"BUDGET\""), "a budget is not asked for beside it");
+        assertTrue(app.bean(Shoots.class).undo(1));
+    }
+
+    @Test
+    void nonsenseIsSaidAndKept() throws Exception {
+        HttpResponse<String> r = app.post("/shoots/1/expose", Map.of("was.FILTER", "", "FILTER", "dark"));
+        assertEquals(400, r.statusCode());
+        assertHas(r.body(), "Filter density “dark” is not a number; 0 to 6 is allowed");
+        assertHas(r.body(), "value=\"dark\"");
+    }
+
+    @Test
+    void theTestFrameIsTalkedAbout() throws Exception {
+        String advice = app.get("/shoots/1/expose/seen/LEFT_EDGE").body();
+        assertHas(advice, "Set ISO 3200");
+        assertHas(advice, "name=\"ISO\" value=\"3200\"");
+        assertHas(app.get("/shoots/1/expose/seen/SOFT").body(), "6 Last and least, a lens out of calibration");
+        assertEquals(404, app.get("/shoots/1/expose/seen/GHOSTS").statusCode());
+    }
+
+    @Test
+    void aBracketIsALadderOfTheCamerasMarks() throws Exception {
+        save("BRACKET", "", "5 3");
+        assertHas(app.get("/shoots/1/expose").body(), "5 frames at f/2 ISO 1600: 2.5 s, 5 s, 10 s, 20 s, 40 s.");
+        assertTrue(app.bean(Shoots.class).undo(1));
+    }
+}
