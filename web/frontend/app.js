@@ -357,3 +357,47 @@ document.addEventListener("pointermove", (event) => {
   if (el && ridge.last) ridge.draw(el, event);
 });
 document.addEventListener("pointerup", () => (ridge.last = null));
+
+// Blocks on the timeline: dragging one moves its start, dragging its right edge asks for so many minutes; its form does the rest.
+const lane = {
+  drag: null,
+  unit(svg, event) {
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+    return p.x;
+  },
+  perUnit: (svg) => (Date.parse(svg.dataset.to) - Date.parse(svg.dataset.from)) / 860,
+};
+document.addEventListener("pointerdown", (event) => {
+  const group = event.target.closest && event.target.closest("[data-timeline] [data-block]");
+  if (!group || event.button !== 0) return;
+  event.preventDefault();
+  const svg = group.closest("svg");
+  const rect = group.querySelector("rect");
+  const x = lane.unit(svg, event);
+  const right = Number(rect.getAttribute("x")) + Number(rect.getAttribute("width"));
+  const resize = right - x < 9 && Number(rect.getAttribute("width")) > 14;
+  lane.drag = { group, svg, rect, from: x, x: Number(rect.getAttribute("x")), width: Number(rect.getAttribute("width")), resize, moved: 0 };
+});
+document.addEventListener("pointermove", (event) => {
+  const d = lane.drag;
+  if (!d) return;
+  d.moved = lane.unit(d.svg, event) - d.from;
+  if (d.resize) d.rect.setAttribute("width", Math.max(4, d.width + d.moved));
+  else d.rect.setAttribute("x", d.x + d.moved);
+});
+document.addEventListener("pointerup", () => {
+  const d = lane.drag;
+  lane.drag = null;
+  if (!d || Math.abs(d.moved) < 2) return;
+  const form = document.querySelector('[data-block-form="' + d.group.dataset.block + '"]');
+  const by = d.moved * lane.perUnit(d.svg);
+  const start = Date.parse(d.group.dataset.start);
+  if (d.resize) {
+    form.elements.by.value = "minutes";
+    form.elements.amount.value = Math.max(0.1, (Date.parse(d.group.dataset.end) - start + by) / 60000).toFixed(2);
+  } else {
+    // Whole minutes; the server keeps it inside the night.
+    form.elements.start.value = new Date(Math.round((start + by) / 60000) * 60000).toISOString();
+  }
+  form.requestSubmit();
+});

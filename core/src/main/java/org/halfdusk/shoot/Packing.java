@@ -64,10 +64,16 @@ public record Packing(List<Item> items, double celsius, boolean forecast, double
         PERMIT
     }
 
+    /** For the computed programme. */
     public static Packing of(Subject subject, Plan plan, Optional<Spell> weather) {
+        return of(subject, plan, plan.blocks(), weather);
+    }
+
+    /** For a programme that may have been laid by hand. */
+    public static Packing of(Subject subject, Plan plan, List<Block> blocks, Optional<Spell> weather) {
         Camera camera = plan.rig().camera();
         List<Frame> frames =
-                plan.blocks().stream().map(Block::frames).flatMap(List::stream).toList();
+                blocks.stream().map(Block::frames).flatMap(List::stream).toList();
         double celsius = weather.map(Spell::coldestCelsius).orElse(ASSUMED_CELSIUS);
         double minutes =
                 frames.stream().mapToDouble(f -> f.shutter().realSeconds()).sum() / 60;

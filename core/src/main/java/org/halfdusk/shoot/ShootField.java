@@ -5,6 +5,7 @@ import java.time.format.DateTimeParseException;
 import java.util.function.UnaryOperator;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
+import org.halfdusk.sequence.BlockSpec;
 
 /** What of a shoot a person can change by itself; each knows what may stand in it. An empty text unpins. */
 public enum ShootField implements Field {
@@ -37,6 +38,14 @@ public enum ShootField implements Field {
     FILTER(text -> text.isBlank() ? "" : FieldText.decimal("filter density", text, 0, 6, "")),
     /** Frames of a bracket and thirds of a stop between them; empty for none. */
     BRACKET(RigWishes::bracketText),
+    /** Blocks that a person has laid, as {@link BlockSpec} writes them; empty for the computed ones. */
+    BLOCKS(text -> BlockSpec.text(BlockSpec.parse(text))),
+    /** RAW_JPEG where a JPEG is written beside the raw file. */
+    FILES(text -> text.isBlank() ? "" : "RAW_JPEG"),
+    /** ON where the camera takes a dark frame after each. */
+    NOISE_REDUCTION(text -> text.isBlank() ? "" : "ON"),
+    /** Temperature of the air that batteries are reckoned with, °C; empty for 10. */
+    CELSIUS(text -> text.isBlank() ? "" : FieldText.decimal("temperature", text, -40, 50, "°C")),
     /** A panorama as {@link PanoramaWish} writes it; empty for one frame. */
     PANORAMA(text -> text.isBlank() ? "" : PanoramaWish.parse(text).text());
 

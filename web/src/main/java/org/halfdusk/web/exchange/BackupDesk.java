@@ -95,6 +95,39 @@ public class BackupDesk {
                 settings.all());
     }
 
+    /** One shoot with its place, its kit and what was packed for it. */
+    public Backup take(long shootId) {
+        Backup all = take();
+        List<Kept<Shoot>> shoot =
+                all.shoots().stream().filter(s -> s.id() == shootId).toList();
+        List<Backup.Further> further =
+                all.furtherRigs().stream().filter(f -> f.shootId() == shootId).toList();
+        List<Shoot.ShootRig> kit = Stream.concat(
+                        shoot.stream().map(s -> s.it().rig()), further.stream().map(Backup.Further::rig))
+                .toList();
+        return new Backup(
+                all.format(),
+                all.version(),
+                all.takenAt(),
+                only(all.places(), shoot.stream().map(s -> s.it().placeId()).toList()),
+                only(all.cameras(), kit.stream().map(Shoot.ShootRig::cameraId).toList()),
+                only(all.lenses(), kit.stream().map(Shoot.ShootRig::lensId).toList()),
+                only(
+                        all.converters(),
+                        kit.stream().flatMap(r -> r.converterId().stream()).toList()),
+                List.of(),
+                List.of(),
+                shoot,
+                further,
+                all.packing().stream().filter(p -> p.shootId() == shootId).toList(),
+                List.of(),
+                Map.of());
+    }
+
+    private static <T> List<Kept<T>> only(List<Kept<T>> all, List<Long> ids) {
+        return all.stream().filter(k -> ids.contains(k.id())).toList();
+    }
+
     private static List<Long> used(
             List<Shoot.ShootRig> inShoots,
             List<Kept<StandingRig>> standing,
@@ -244,7 +277,8 @@ public class BackupDesk {
                 of(converter, r.converterId()),
                 r.focalMm(),
                 r.framing(),
-                r.wishes());
+                r.wishes(),
+                r.choices());
     }
 
     private static Shoot timeless(Shoot s) {

@@ -12,6 +12,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A backup as JSON: the records of the core by their own names, so that a person can read it. */
 public final class BackupFile {
@@ -36,6 +37,22 @@ public final class BackupFile {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(backup);
     }
 
+    /** The same with more beside it that is only for reading: it is not brought in. */
+    public static byte[] write(Backup backup, String name, Object more) {
+        ObjectNode root = JSON.valueToTree(backup);
+        root.set(name, JSON.valueToTree(more));
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
+    }
+
+    /** Files of before a figure was kept get what was meant then. */
+    private static void complete(JsonNode root) {
+        for (JsonNode lens : root.path("lenses")) {
+            if (lens.get("it") instanceof ObjectNode it && !it.has("fisheye")) {
+                it.put("fisheye", false);
+            }
+        }
+    }
+
     /** @throws IllegalArgumentException saying where the text is no backup */
     public static Backup read(String text) {
         try {
@@ -48,6 +65,7 @@ public final class BackupFile {
                 throw new IllegalArgumentException("the backup has version "
                         + root.path("version").asInt(0) + "; version " + Backup.VERSION + " is allowed");
             }
+            complete(root);
             return JSON.treeToValue(root, Backup.class);
         } catch (JacksonException e) {
             String why = Optional.ofNullable(e.getCause())

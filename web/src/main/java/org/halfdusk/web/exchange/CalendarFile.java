@@ -2,12 +2,16 @@ package org.halfdusk.web.exchange;
 
 import biweekly.Biweekly;
 import biweekly.ICalendar;
+import biweekly.component.VAlarm;
 import biweekly.component.VEvent;
+import biweekly.parameter.Related;
 import biweekly.property.DateEnd;
 import biweekly.property.DateStart;
 import biweekly.property.DateTimeStamp;
 import biweekly.property.Geo;
+import biweekly.property.Trigger;
 import biweekly.property.Uid;
+import biweekly.util.Duration;
 import java.time.Instant;
 import java.util.Date;
 import java.util.List;
@@ -23,6 +27,11 @@ public final class CalendarFile {
 
     /** @param now when the file is made */
     public static String of(List<Entry> entries, Instant now) {
+        return of(entries, now, 0);
+    }
+
+    /** @param alarmMinutes how long before each an alarm goes off; 0 for none */
+    public static String of(List<Entry> entries, Instant now, int alarmMinutes) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId("-//Half Dusk//EN");
         for (Entry e : entries) {
@@ -36,6 +45,11 @@ public final class CalendarFile {
                     e.place().observer().latitudeDegrees(), e.place().observer().longitudeDegrees()));
             event.setDateStart(new DateStart(Date.from(e.when().start()), true));
             event.setDateEnd(new DateEnd(Date.from(e.when().end()), true));
+            if (alarmMinutes > 0) {
+                Trigger before = new Trigger(
+                        Duration.builder().prior(true).minutes(alarmMinutes).build(), Related.START);
+                event.addAlarm(VAlarm.display(before, e.title()));
+            }
             calendar.addEvent(event);
         }
         return Biweekly.write(calendar).go();

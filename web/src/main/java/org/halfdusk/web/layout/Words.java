@@ -62,6 +62,13 @@ public final class Words {
         return units.fahrenheit() ? tenths(celsius * 9 / 5) + " °F" : plain(Math.rint(celsius * 10) / 10) + " °C";
     }
 
+    /** 21:30:05 whatever the setting: for fields of forms. */
+    public static String fieldClockSeconds(Instant at, ZoneId zone) {
+        return at.plusMillis(500).atZone(zone).truncatedTo(ChronoUnit.SECONDS).format(FIELD_SECONDS);
+    }
+
+    private static final DateTimeFormatter FIELD_SECONDS = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ROOT);
+
     /** 21:30 whatever the setting: for fields of forms, which want it so. */
     public static String fieldClock(Instant at, ZoneId zone) {
         return CLOCK.format(at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));

@@ -11,6 +11,10 @@ final class BlockWords {
             case STACK -> "Stack";
             case TRAILS -> "Trails";
             case BRACKETS -> "Brackets, a stop each way";
+            case GROUND -> "Ground";
+            case PANORAMA -> "Panorama";
+            case TIME_LAPSE -> "Time lapse";
+            case BRACKET -> "Bracket";
             case DARK_FRAME -> "Cap on: dark frame";
             case TOWN -> "The town alone";
             case SHOW -> "Show, on each climbing spark";

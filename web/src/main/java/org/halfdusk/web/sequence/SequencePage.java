@@ -1,24 +1,60 @@
 package org.halfdusk.web.sequence;
 
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.Stops;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.ProgrammeCheck;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.WishForm;
+import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.SequenceStep;
+import org.halfdusk.web.subject.Table;
 
-/** The Sequence step: the programme as a list of blocks, each with its frames. */
-record SequencePage(SequenceStep step, WishForm wishes, List<Part> blocks, int frames) {
+/**
+ * The Sequence step: the programme as a list of blocks, each with its frames.
+ *
+ * @param laid whether a person has laid blocks
+ * @param replaces whether laid blocks stand in the computed ones' place
+ * @param error of the last form
+ */
+record SequencePage(
+        SequenceStep step,
+        WishForm wishes,
+        List<Part> blocks,
+        int frames,
+        boolean laid,
+        boolean replaces,
+        String error,
+        Timeline timeline,
+        List<String> checks,
+        BudgetPart budget,
+        boolean panorama,
+        String celsiusError) {
     /** Frames of one block that are listed one by one. */
     private static final int MOST_LISTED = 400;
+
+    private static final double CLIP_RATE = 25;
 
     /**
      * A block.
@@ -26,6 +62,8 @@ record SequencePage(SequenceStep step, WishForm wishes, List<Part> blocks, int f
      * @param tone stop for filter steps
      * @param shots its frames, at most some hundreds
      * @param more how many are not listed
+     * @param timer what an intervalometer is set to, in words
+     * @param edit how it can be laid otherwise; NONE where it is computed
      */
     record Part(
             String name,
@@ -35,24 +73,196 @@ record SequencePage(SequenceStep step, WishForm wishes, List<Part> blocks, int f
             String settings,
             String tone,
             List<Shot> shots,
-            int more) {}
+            int more,
+            String timer,
+            boolean editable,
+            Edit edit) {}
+
+    /** A laid block as its form shows it. */
+    record Edit(
+            int number,
+            boolean pause,
+            String start,
+            String amount,
+            String by,
+            String seconds,
+            String gap,
+            String aperture,
+            String iso) {
+        static final Edit NONE = new Edit(-1, false, "", "", "", "", "", "", "");
+    }
 
     record Shot(String at, String shutter, String aperture, String iso) {}
 
-    static SequencePage of(ShootDesk.Open open, Planner planner, FormErrors errors) {
-        List<Block> blocks = open.plan().blocks();
-        ZoneId zone = open.plan().place().zone();
+    static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, Planner planner, FormErrors errors) {
+        Plan plan = open.plan();
+        RigChoices choices = open.shoot().it().rig().choices();
+        List<Block> blocks = open.blocks();
+        List<BlockSpec> laid = Programme.laid(plan, choices);
+        ZoneId zone = plan.place().zone();
+        List<Integer> numbers = numbers(blocks, laid, plan);
+        List<ProgrammeCheck> found = ProgrammeCheck.of(plan, blocks);
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < blocks.size(); i++) {
+            int n = numbers.get(i);
+            parts.add(part(blocks.get(i), n < 0 ? Edit.NONE : edit(n, laid.get(n), zone, errors), zone));
+        }
         return new SequencePage(
-                open.subject().sequence(open.plan()),
+                step(open, blocks, zone),
                 WishForm.of(
                         planner.of(open.shoot().it().subject()).wishFields(),
                         open.shoot().it(),
                         errors),
-                blocks.stream().map(b -> part(b, zone)).toList(),
-                Block.frames(blocks));
+                parts,
+                Block.frames(blocks),
+                !choices.of(ShootField.BLOCKS).isEmpty(),
+                Programme.replaces(plan),
+                errors.of("BLOCKS"),
+                timeline(open, desk, shoots, blocks, numbers, found),
+                found.stream().map(c -> words(c, blocks, zone)).toList(),
+                BudgetPart.of(
+                        blocks,
+                        plan.rig().camera(),
+                        choices,
+                        zone,
+                        errors.of("CELSIUS").isEmpty() ? choices.of(ShootField.CELSIUS) : errors.text("CELSIUS")),
+                !choices.of(ShootField.PANORAMA).isEmpty(),
+                errors.of("CELSIUS"));
     }
 
-    private static Part part(Block b, ZoneId zone) {
+    /** The subject's own answer, or what the laid blocks come to. */
+    private static SequenceStep step(ShootDesk.Open open, List<Block> blocks, ZoneId zone) {
+        SequenceStep computed = open.subject().sequence(open.plan());
+        boolean laid = !open.shoot().it().rig().choices().of(ShootField.BLOCKS).isEmpty();
+        if (!laid || blocks.isEmpty()) {
+            return computed;
+        }
+        String span = Words.clock(blocks.get(0).start(), zone) + " to "
+                + Words.clock(blocks.get(blocks.size() - 1).end(), zone);
+        int stacked = blocks.stream()
+                .filter(b -> b.kind() == Block.Kind.STACK)
+                .mapToInt(b -> b.frames().size())
+                .sum();
+        String gain = stacked > 1
+                ? " The mean of the " + stacked + " stacked frames gains " + Words.stops(Stops.ofAveraging(stacked))
+                        + " of signal-to-noise."
+                : "";
+        return new SequenceStep(
+                new Because(
+                        "Laid by hand",
+                        Block.frames(blocks) + " frames",
+                        "In " + blocks.size() + " blocks from " + span + "." + gain + " Computed, it would be: "
+                                + computed.answer().answer() + "."),
+                Table.of("Checks", "", List.of(), "check"),
+                List.of());
+    }
+
+    /** For each block its place among the laid ones, −1 for a computed one that stays. */
+    private static List<Integer> numbers(List<Block> blocks, List<BlockSpec> laid, Plan plan) {
+        List<Block> own =
+                laid.stream().map(s -> s.block(ExposurePlan.times(plan.rig()))).toList();
+        List<Integer> left = new ArrayList<>();
+        for (int i = 0; i < own.size(); i++) {
+            left.add(i);
+        }
+        List<Integer> numbers = new ArrayList<>();
+        for (Block b : blocks) {
+            int found = -1;
+            for (int k : left) {
+                if (own.get(k).kind() == b.kind() && own.get(k).start().equals(b.start())) {
+                    found = k;
+                    break;
+                }
+            }
+            left.remove(Integer.valueOf(found));
+            numbers.add(found);
+        }
+        return numbers;
+    }
+
+    private static Timeline timeline(
+            ShootDesk.Open open,
+            ShootDesk desk,
+            Shoots shoots,
+            List<Block> blocks,
+            List<Integer> numbers,
+            List<ProgrammeCheck> found) {
+        List<Timeline.Rig> rigs = new ArrayList<>();
+        for (Kept<Shoot.ShootRig> r : shoots.rigs(open.shoot().id())) {
+            int rig = (int) r.id();
+            if (rig == open.rig()) {
+                List<Integer> wrong = found.stream()
+                        .filter(c -> c.what() == ProgrammeCheck.What.CLASH)
+                        .map(ProgrammeCheck::block)
+                        .toList();
+                rigs.add(new Timeline.Rig(name(open.plan()), true, blocks, numbers, wrong));
+            } else {
+                ShootDesk.Open other = desk.open(open.shoot().id(), rig, Optional.empty());
+                List<Block> theirs = other.blocks();
+                rigs.add(new Timeline.Rig(
+                        name(other.plan()),
+                        false,
+                        theirs,
+                        theirs.stream().map(b -> -1).toList(),
+                        List.of()));
+            }
+        }
+        return Timeline.of(
+                rigs,
+                open.plan().night().axis(),
+                open.plan().night().windows(),
+                open.plan().place().zone());
+    }
+
+    private static String name(Plan plan) {
+        return plan.rig().camera().name() + ", " + Words.plain(plan.rig().focalMm()) + " mm";
+    }
+
+    private static String words(ProgrammeCheck c, List<Block> blocks, ZoneId zone) {
+        Block b = blocks.get(c.block());
+        String which = BlockWords.name(b.kind()) + " of " + Words.clock(b.start(), zone);
+        String by = Words.minutes(c.by());
+        return switch (c.what()) {
+            case CLASH ->
+                which + " begins " + by
+                        + " before the block before it is over: start it later, or take fewer frames there.";
+            case OUTSIDE_WINDOW ->
+                which + " stands outside the night's window for " + by + ": move it, or take fewer frames.";
+            case NOT_DARK ->
+                which + ": the sky is not dark for " + by + " of it. Move it into the dark, or lower the ISO there.";
+            case MOON -> which + ": the moon is up for " + by + " of it. Move it, or take it as light for the ground.";
+            case CORE_HIDDEN -> which + ": the core is down or behind the skyline for " + by + " of it.";
+        };
+    }
+
+    private static Edit edit(int number, BlockSpec s, ZoneId zone, FormErrors errors) {
+        boolean pause = s.kind() == Block.Kind.PAUSE;
+        Edit kept = new Edit(
+                number,
+                pause,
+                Words.fieldClockSeconds(s.start(), zone),
+                pause ? SequenceEdits.typed(Math.rint(s.seconds() / 6) / 10) : Integer.toString(s.frames()),
+                pause ? "minutes" : "frames",
+                SequenceEdits.typed(s.seconds()),
+                SequenceEdits.typed(s.gapSeconds()),
+                SequenceEdits.typed(Math.rint(s.fNumber() * 100) / 100),
+                Integer.toString(s.iso()));
+        boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(Integer.toString(number));
+        return refused
+                ? new Edit(
+                        number,
+                        pause,
+                        errors.text("start"),
+                        errors.text("amount"),
+                        errors.text("by"),
+                        errors.text("seconds"),
+                        errors.text("gap"),
+                        errors.text("aperture"),
+                        errors.text("iso"))
+                : kept;
+    }
+
+    private static Part part(Block b, Edit edit, ZoneId zone) {
         List<Frame> frames = b.frames();
         List<Shot> shots = frames.stream()
                 .limit(MOST_LISTED)
@@ -71,11 +281,47 @@ record SequencePage(SequenceStep step, WishForm wishes, List<Part> blocks, int f
                 settings(frames),
                 filter ? "stop" : "",
                 shots,
-                Math.max(0, frames.size() - MOST_LISTED));
+                Math.max(0, frames.size() - MOST_LISTED),
+                timer(b),
+                edit.number() >= 0,
+                edit);
+    }
+
+    /** What an intervalometer asks for, with the trap of names and real times; what it sweeps or gives. */
+    static String timer(Block b) {
+        if (b.frames().size() < 2) {
+            return "";
+        }
+        Frame first = b.frames().get(0);
+        double interval =
+                Duration.between(first.open(), b.frames().get(1).open()).toMillis() / 1000.0;
+        boolean even = b.frames().stream().allMatch(f -> f.shutter().equals(first.shutter()));
+        if (!even) {
+            return "";
+        }
+        double real = first.shutter().realSeconds();
+        boolean bulb = first.shutter().nominalSeconds() > 30;
+        long set = (long) Math.ceil(interval - 1e-6);
+        double minutes = Duration.between(b.start(), b.end()).toMillis() / 60_000.0;
+        String trap = Math.abs(real - first.shutter().nominalSeconds()) > 0.05
+                ? " The “" + first.shutter().label() + "” is really " + Words.seconds(real)
+                        + ": a timer set shorter than that drops every other frame."
+                : "";
+        String sweep = b.kind() == Block.Kind.TRAILS
+                ? " Sweeps " + Words.degrees(minutes / 60 * SiderealTime.DEGREES_PER_HOUR) + "."
+                : b.kind() == Block.Kind.TIME_LAPSE
+                        ? " Plays for " + Words.seconds(b.frames().size() / CLIP_RATE) + " at 25 frames a second."
+                        : "";
+        return "Timer: delay 10 s, "
+                + (bulb
+                        ? "bulb " + first.shutter().label()
+                        : "exposure on the camera, " + first.shutter().label())
+                + ", interval " + set + " s start to start (gap " + Words.plain(Math.rint((interval - real) * 10) / 10)
+                + " s), number " + b.frames().size() + "." + trap + sweep;
     }
 
     /** "1/500 s f/8 ISO 100", or from the shortest to the longest where they differ. */
-    private static String settings(List<Frame> frames) {
+    static String settings(List<Frame> frames) {
         if (frames.isEmpty()) {
             return "";
         }

@@ -13,10 +13,13 @@ import java.util.Optional;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
@@ -61,6 +64,11 @@ public class ShootDesk {
         /** The weather of its window, where all of that is forecast. */
         public Optional<Spell> weather() {
             return forecast.flatMap(f -> plan.night().main().flatMap(f::during));
+        }
+
+        /** The rig's frames: computed, or laid by the person. */
+        public List<Block> blocks() {
+            return Programme.blocks(plan, shoot.it().rig().choices());
         }
 
         /** Where a step of this shoot is. */
@@ -153,7 +161,7 @@ public class ShootDesk {
                         theme,
                         open.at(),
                         subject.marks(),
-                        plan.blocks(),
+                        open.blocks(),
                         open.forecast(),
                         subject.words().sentence()),
                 open.at().toString(),
@@ -193,7 +201,10 @@ public class ShootDesk {
                 "ISO " + s.iso(),
                 Words.plain(plan.rig().focalMm()) + " mm " + (plan.framing().upright() ? "upright" : "level"),
                 s.kelvin() + " K"));
-        String frames = open.subject().frames(plan);
+        boolean laid = !open.shoot().it().rig().choices().of(ShootField.BLOCKS).isEmpty();
+        String frames = laid
+                ? "×" + Block.frames(open.blocks()) + " laid by hand"
+                : open.subject().frames(plan);
         if (!frames.isEmpty()) {
             caption.add(frames);
         }
@@ -209,10 +220,17 @@ public class ShootDesk {
                 step("night", day, subject.words().answer(), open.address("night") + query, current),
                 step("frame", "Frame", answers.of(open, "frame"), open.address("frame") + query, current),
                 step("expose", "Expose", subject.exposeAnswer(plan), open.address("expose") + query, current),
-                step("sequence", "Sequence", subject.sequenceAnswer(plan), open.address("sequence") + query, current),
+                step("sequence", "Sequence", sequenceAnswer(open), open.address("sequence") + query, current),
                 step("pack", "Pack", answers.of(open, "pack"), open.address("pack") + query, current),
                 step("run", "Run", "will count the night down", "", current),
                 step("review", "Review", "will keep what was learnt", "", current));
+    }
+
+    private static String sequenceAnswer(Open open) {
+        boolean laid = !open.shoot().it().rig().choices().of(ShootField.BLOCKS).isEmpty();
+        return laid
+                ? Block.frames(open.blocks()) + " frames in " + open.blocks().size() + " blocks"
+                : open.subject().sequenceAnswer(open.plan());
     }
 
     private static ShootPage.Step step(String key, String name, String answer, String href, String current) {

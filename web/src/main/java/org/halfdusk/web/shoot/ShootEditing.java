@@ -169,6 +169,10 @@ public class ShootEditing {
             case PERSON -> "person in the frame";
             case FILTER -> "filter";
             case BRACKET -> "bracket";
+            case BLOCKS -> "blocks";
+            case FILES -> "files";
+            case NOISE_REDUCTION -> "noise reduction";
+            case CELSIUS -> "temperature";
         };
     }
 

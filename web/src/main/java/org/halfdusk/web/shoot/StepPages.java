@@ -18,6 +18,11 @@ public interface StepPages {
         return form;
     }
 
+    /** The same where the form says what to do with what the shoot is now. */
+    default Map<String, String> fields(ShootDesk.Open open, Map<String, String> form) {
+        return fields(form);
+    }
+
     /** What the template shows, with what was wrong in a form. */
     Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme);
 }

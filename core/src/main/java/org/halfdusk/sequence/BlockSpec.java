@@ -1,0 +1,195 @@
+package org.halfdusk.sequence;
+
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.halfdusk.exposure.Ladder;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.time.SiderealTime;
+
+/**
+ * A block as a person lays it: when it begins, how many frames of what, or how long a pause.
+ *
+ * @param frames 1 to 20,000; 0 for a pause
+ * @param seconds nominal exposure; a pause's length
+ * @param gapSeconds from close to the next open, 0 to 3600
+ * @param thirds of a stop between the frames of a bracket; 0 where all are equal
+ */
+public record BlockSpec(
+        Block.Kind kind,
+        Instant start,
+        int frames,
+        double seconds,
+        double gapSeconds,
+        double fNumber,
+        int iso,
+        int thirds) {
+    public static final int MOST_BLOCKS = 40;
+    public static final int MOST_FRAMES = 20_000;
+    /** Before a text that was refused already and says why. */
+    private static final String REFUSED = "!";
+
+    private static final int PARTS = 8;
+
+    public BlockSpec {
+        within("frames", frames, kind == Block.Kind.PAUSE ? 0 : 1, kind == Block.Kind.BRACKET ? 15 : MOST_FRAMES, "");
+        within("time", seconds, 1.0 / 64_000, 86_400, "s");
+        within("gap", gapSeconds, 0, 3600, "s");
+        within("aperture f/", fNumber, 0.5, 128, "");
+        within("ISO", iso, 6, 3_276_800, "");
+        within("step", thirds, 0, 9, "thirds");
+    }
+
+    private static void within(String what, double value, double least, double most, String unit) {
+        if (!(value >= least && value <= most)) {
+            String u = unit.isEmpty() ? "" : " " + unit;
+            throw new IllegalArgumentException(
+                    what + " " + plain(value) + u + " is outside " + plain(least) + " to " + plain(most) + u);
+        }
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+    }
+
+    /** How a computed block would be laid by hand: as equal frames with the first one's setting. */
+    public static BlockSpec of(Block b) {
+        if (b.frames().isEmpty()) {
+            double seconds = Math.max(1, Duration.between(b.start(), b.end()).toMillis() / 1000.0);
+            return new BlockSpec(Block.Kind.PAUSE, b.start(), 0, seconds, 0, 8, 100, 0);
+        }
+        Frame first = b.frames().get(0);
+        double gap = b.frames().size() < 2
+                ? 0
+                : Duration.between(first.close(), b.frames().get(1).open()).toNanos() / 1e9;
+        return new BlockSpec(
+                b.kind(),
+                b.start(),
+                b.frames().size(),
+                first.shutter().nominalSeconds(),
+                Math.max(0, Math.rint(gap * 1000) / 1000),
+                first.fNumber(),
+                first.iso(),
+                0);
+    }
+
+    /** @param available times of the camera, longest first */
+    public Block block(List<ShutterTime> available) {
+        if (kind == Block.Kind.PAUSE) {
+            return Block.pause(start, start.plusMillis(Math.round(seconds * 1000)));
+        }
+        ShutterTime time = ShutterTime.nearest(real(seconds, available), available);
+        Setting setting = new Setting(time, fNumber, iso, 0);
+        if (kind == Block.Kind.BRACKET && thirds > 0 && frames > 1) {
+            List<ShutterTime> ladder = new Ladder(frames, thirds).times(time, available);
+            return Block.of(kind, Block.row(start, ladder, Duration.ofNanos(Math.round(gapSeconds * 1e9)), setting));
+        }
+        return Block.of(kind, start, new FrameRun(time, gapSeconds, frames), setting);
+    }
+
+    /** What a nominal mark really is; times that no mark has are what they say. */
+    private static double real(double nominal, List<ShutterTime> available) {
+        return available.stream()
+                .filter(t -> Math.abs(t.nominalSeconds() - nominal) < nominal * 0.001)
+                .findFirst()
+                .map(ShutterTime::realSeconds)
+                .orElse(nominal);
+    }
+
+    public BlockSpec at(Instant other) {
+        return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds);
+    }
+
+    /** As many frames as fit into a duration. */
+    public BlockSpec lasting(double durationSeconds, List<ShutterTime> available) {
+        if (kind == Block.Kind.PAUSE) {
+            return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0);
+        }
+        double real = ShutterTime.nearest(real(seconds, available), available).realSeconds();
+        int count = (int) Math.floor((durationSeconds - real) / (real + gapSeconds) + 1e-6) + 1;
+        return new BlockSpec(
+                kind, start, Math.max(1, Math.min(MOST_FRAMES, count)), seconds, gapSeconds, fNumber, iso, thirds);
+    }
+
+    /** As many frames as sweep an arc about the pole. */
+    public BlockSpec sweeping(double degrees, List<ShutterTime> available) {
+        return lasting(degrees / SiderealTime.DEGREES_PER_HOUR * 3600, available);
+    }
+
+    /** The one written form of some blocks, in order of time. */
+    public static String text(List<BlockSpec> specs) {
+        return specs.stream()
+                .sorted((a, b) -> a.start.compareTo(b.start))
+                .map(s -> String.join(
+                        " ",
+                        s.kind.name(),
+                        s.start.toString(),
+                        Integer.toString(s.frames),
+                        plain(s.seconds),
+                        plain(s.gapSeconds),
+                        plain(s.fNumber),
+                        Integer.toString(s.iso),
+                        Integer.toString(s.thirds)))
+                .collect(Collectors.joining("; "));
+    }
+
+    /** @throws IllegalArgumentException naming the value and what is allowed */
+    public static List<BlockSpec> parse(String text) {
+        if (text.isBlank()) {
+            return List.of();
+        }
+        if (text.startsWith(REFUSED)) {
+            throw new IllegalArgumentException(text.substring(REFUSED.length()));
+        }
+        List<BlockSpec> specs = new ArrayList<>();
+        for (String part : text.split(";")) {
+            specs.add(one(part.trim()));
+        }
+        if (specs.size() > MOST_BLOCKS) {
+            throw new IllegalArgumentException(specs.size() + " blocks; at most " + MOST_BLOCKS + " are allowed");
+        }
+        return specs;
+    }
+
+    private static BlockSpec one(String text) {
+        String[] p = text.split("\\s+");
+        if (p.length != PARTS) {
+            throw new IllegalArgumentException("block “" + text + "” is not " + PARTS + " values");
+        }
+        Block.Kind kind = Arrays.stream(Block.Kind.values())
+                .filter(k -> k.name().equals(p[0]))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("kind of block “" + p[0] + "” is not known"));
+        return new BlockSpec(
+                kind,
+                instant(p[1]),
+                (int) number("frames", p[2]),
+                number("time", p[3]),
+                number("gap", p[4]),
+                number("aperture f/", p[5]),
+                (int) number("ISO", p[6]),
+                (int) number("step", p[7]));
+    }
+
+    private static Instant instant(String text) {
+        try {
+            return Instant.parse(text);
+        } catch (DateTimeException e) {
+            throw new IllegalArgumentException("start “" + text + "” is not a time; write it as 00:20 or 00:20:30", e);
+        }
+    }
+
+    private static double number(String what, String text) {
+        try {
+            return Double.parseDouble(text.replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException(String.format(Locale.ROOT, "%s “%s” is not a number", what, text), e);
+        }
+    }
+}

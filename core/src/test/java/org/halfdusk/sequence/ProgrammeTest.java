@@ -1,0 +1,140 @@
+package org.halfdusk.sequence;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Sensor;
+import org.junit.jupiter.api.Test;
+
+/** Blocks laid by hand and what becomes of them on a camera. */
+class ProgrammeTest {
+    private static final Instant START = Instant.parse("2027-06-04T22:20:00Z");
+    private static final List<ShutterTime> TIMES = ShutterTime.available(1 / 8000.0, 30, true);
+
+    private static Camera camera(int buffer, double writeSpeed) {
+        return new Camera(
+                "full frame",
+                new Sensor(36, 24, 7000, 4667),
+                100,
+                25_600,
+                1 / 8000.0,
+                30,
+                true,
+                40,
+                10,
+                buffer,
+                writeSpeed,
+                500,
+                180);
+    }
+
+    private static BlockSpec spec(Block.Kind kind, int frames, double seconds, double gap) {
+        return new BlockSpec(kind, START, frames, seconds, gap, 2.8, 1600, 0);
+    }
+
+    /** Frames of a block never overlap, stand inside it, and their sum is its length. */
+    @Property
+    void framesFollowEachOtherInsideTheirBlock(
+            @ForAll @IntRange(min = 1, max = 400) int frames,
+            @ForAll @IntRange(min = 0, max = 30) int mark,
+            @ForAll @DoubleRange(min = 0, max = 60) double gap) {
+        ShutterTime time = TIMES.get(mark);
+        Block b = spec(Block.Kind.STACK, frames, time.nominalSeconds(), gap).block(TIMES);
+        assertEquals(frames, b.frames().size());
+        for (int i = 0; i < frames; i++) {
+            Frame f = b.frames().get(i);
+            assertFalse(f.open().isBefore(b.start()) || f.close().isAfter(b.end()));
+            assertTrue(
+                    i == 0 || !f.open().isBefore(b.frames().get(i - 1).close().minusNanos(2)));
+        }
+        double length = frames * time.realSeconds() + (frames - 1) * gap;
+        assertEquals(length, Duration.between(b.start(), b.end()).toNanos() / 1e9, 1e-5);
+    }
+
+    /** What is written is read again, in order of time. */
+    @Property
+    void theTextTurnsBack(
+            @ForAll @IntRange(min = 1, max = 2000) int frames,
+            @ForAll @DoubleRange(min = 0.01, max = 600) double seconds,
+            @ForAll @IntRange(min = 0, max = 86_400) int later) {
+        List<BlockSpec> specs = List.of(
+                spec(Block.Kind.TRAILS, frames, seconds, 1),
+                new BlockSpec(Block.Kind.PAUSE, START.plusSeconds(later), 0, 300, 0, 2.8, 1600, 0),
+                new BlockSpec(Block.Kind.BRACKET, START.plusSeconds(later + 1L), 5, 1, 1, 8, 100, 3));
+        assertEquals(specs, BlockSpec.parse(BlockSpec.text(specs)));
+    }
+
+    /** Wished arc, duration or number: two of exposure, interval and one of them give the rest. */
+    @Test
+    void arcDurationAndNumberGiveEachOther() {
+        BlockSpec trails = spec(Block.Kind.TRAILS, 1, 90, 1);
+        // 45° of arc takes 3 h less a little: 10,770 s at 15.041° an hour.
+        BlockSpec arc = trails.sweeping(45, TIMES);
+        double seconds = (arc.frames() - 1) * 91 + 90;
+        assertEquals(45 / 15.041 * 3600, seconds, 91);
+        assertEquals(40, trails.lasting(3640, TIMES).frames());
+    }
+
+    @Test
+    void nonsenseNamesTheValue() {
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> BlockSpec.parse("TRAILS soon 3 1 1 2 100 0"))
+                .getMessage()
+                .contains("“soon”"));
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> spec(Block.Kind.STACK, 0, 10, 1))
+                .getMessage()
+                .contains("frames 0"));
+        assertThrows(IllegalArgumentException.class, () -> spec(Block.Kind.STACK, 3, Double.NaN, 1));
+    }
+
+    /** An equal dark frame after each: every other frame of a tight run is lost. */
+    @Test
+    void noiseReductionDropsEveryOtherFrame() {
+        Block run = spec(Block.Kind.TRAILS, 100, 8, 1).block(TIMES);
+        RunSimulation plain = RunSimulation.of(List.of(run), camera(90, 160), false, false, 20);
+        assertEquals(100, plain.taken());
+        RunSimulation doubled = RunSimulation.of(List.of(run), camera(90, 160), false, true, 20);
+        assertEquals(50, doubled.taken());
+        assertEquals(RunSimulation.Why.CAMERA_BUSY, doubled.dropped().get(0).why());
+        assertEquals(2, doubled.dropped().get(0).number());
+    }
+
+    /** 40 MB at 20 MB/s take 2 s: frames each second fill a buffer of ten at the twentieth or so, then every other is lost. */
+    @Test
+    void aFullBufferDropsFramesWhereItHappens() {
+        Block burst = spec(Block.Kind.STACK, 60, 0.5, 0.5).block(TIMES);
+        RunSimulation run = RunSimulation.of(List.of(burst), camera(10, 20), false, false, 20);
+        int first = run.dropped().get(0).number();
+        assertTrue(first >= 19 && first <= 23, "first dropped is " + first);
+        assertEquals(RunSimulation.Why.BUFFER_FULL, run.dropped().get(0).why());
+        assertEquals(60, run.taken() + run.dropped().size());
+        assertTrue(RunSimulation.of(List.of(burst), camera(10, 20), true, false, 20)
+                        .dropped()
+                        .get(0)
+                        .number()
+                < first);
+    }
+
+    /** A percent a degree: at −10 °C thirty less, and the battery ends sooner. */
+    @Test
+    void theColdTakesOfTheBattery() {
+        Block run = spec(Block.Kind.TIME_LAPSE, 490, 10, 1).block(TIMES);
+        RunSimulation mild = RunSimulation.of(List.of(run), camera(90, 160), false, false, 20);
+        RunSimulation cold = RunSimulation.of(List.of(run), camera(90, 160), false, false, -10);
+        assertEquals(490 / 500.0, mild.charges(), 0.01);
+        assertEquals(mild.charges() / 0.7, cold.charges(), 1e-6);
+        assertTrue(mild.emptyAt().isEmpty());
+        assertTrue(cold.emptyAt().orElseThrow().isBefore(run.end()));
+        assertEquals(490 * 40.0, mild.megabytes(), 1e-9);
+    }
+}

@@ -1,0 +1,72 @@
+package org.halfdusk.web.sequence;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Line;
+
+/**
+ * What the programme takes of card, battery and buffer.
+ *
+ * @param warnings each with what it costs and two ways out
+ */
+record BudgetPart(List<Line> lines, List<String> warnings, boolean jpeg, boolean noiseReduction, String celsius) {
+    private static final double USUAL_CELSIUS = 10;
+
+    static BudgetPart of(List<Block> blocks, Camera camera, RigChoices choices, ZoneId zone, String typedCelsius) {
+        boolean jpeg = !choices.of(ShootField.FILES).isEmpty();
+        boolean reduction = !choices.of(ShootField.NOISE_REDUCTION).isEmpty();
+        String kept = choices.of(ShootField.CELSIUS);
+        double celsius = kept.isEmpty() ? USUAL_CELSIUS : Double.parseDouble(kept);
+        RunSimulation run = RunSimulation.of(blocks, camera, jpeg, reduction, celsius);
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
+        lines.add(new Line(
+                "Battery at " + Words.celsius(celsius),
+                Words.tenths(run.charges()) + (run.charges() <= 1 ? " of a charge" : " charges")));
+        lines.add(new Line(
+                "Frames taken",
+                run.taken()
+                        + (run.dropped().isEmpty()
+                                ? ", none dropped"
+                                : ", " + run.dropped().size() + " dropped")));
+        return new BudgetPart(lines, warnings(run, camera, reduction, blocks, zone), jpeg, reduction, typedCelsius);
+    }
+
+    private static List<String> warnings(
+            RunSimulation run, Camera camera, boolean reduction, List<Block> blocks, ZoneId zone) {
+        List<String> warnings = new ArrayList<>();
+        if (!run.dropped().isEmpty()) {
+            RunSimulation.Dropped d = run.dropped().get(0);
+            String first = "Frame " + d.number() + " at " + Words.clockSeconds(d.at(), zone);
+            warnings.add(
+                    d.why() == RunSimulation.Why.CAMERA_BUSY
+                            ? first + " is dropped, " + run.dropped().size()
+                                    + " in all: the camera still works on the one before"
+                                    + (reduction
+                                            ? ", whose dark frame takes as long again. Switch noise reduction off and take one "
+                                                    + "frame with the cap on, or double the interval."
+                                            : ". Lengthen the gap, or shorten the time by a mark.")
+                            : first + " is dropped, " + run.dropped().size() + " in all: the buffer of "
+                                    + camera.bufferFrames()
+                                    + " is full. Write raw alone, or leave longer gaps; a faster card helps too.");
+        }
+        run.emptyAt().ifPresent(t -> {
+            boolean inPause = blocks.stream()
+                    .anyMatch(b -> b.frames().isEmpty()
+                            && !b.start().isAfter(t)
+                            && b.end().isBefore(t.plusSeconds(1))
+                            && !b.end().isAfter(t));
+            warnings.add("The first battery ends at about " + Words.clock(t, zone)
+                    + (inPause ? "." : ", inside a block: a gap of a minute or more.")
+                    + " Lay a pause before that and change it there, or feed the camera from outside.");
+        });
+        return warnings;
+    }
+}

@@ -1,0 +1,89 @@
+package org.halfdusk.web.sequence;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.Line;
+
+/** One page to take along: when, where to, with what, how set, what to mind. */
+record RunCard(
+        String title,
+        String place,
+        String position,
+        String night,
+        String rig,
+        List<Line> times,
+        List<Line> aim,
+        List<Row> rows,
+        List<String> cautions,
+        List<String> checklist) {
+    /** A block. @param timer empty where there is none */
+    record Row(String from, String to, String what, String frames, String settings, String timer) {}
+
+    static RunCard of(ShootDesk.Open open, List<String> checklist) {
+        Plan plan = open.plan();
+        ZoneId zone = plan.place().zone();
+        RigChoices choices = open.shoot().it().rig().choices();
+        List<Line> times = new ArrayList<>();
+        open.subject().marks().forEach(m -> times.add(new Line(Words.capital(m.what()), Words.clock(m.at(), zone))));
+        open.subject().contacts().forEach(c -> times.add(new Line(c.name(), c.time())));
+        double azimuth = plan.framing().azimuth().degrees();
+        List<Line> aim = new ArrayList<>(List.of(
+                new Line(
+                        "Aim",
+                        Words.azimuth(azimuth) + ", "
+                                + Words.degrees(plan.framing().altitude().degrees()) + " up"),
+                new Line("Compass", Words.azimuth(plan.place().compass(azimuth))),
+                new Line("Camera", plan.framing().upright() ? "upright" : "level"),
+                new Line(
+                        "Focus",
+                        choices.of(ShootField.FOCUS).isEmpty()
+                                ? "on a magnified star, then hands off"
+                                : choices.of(ShootField.FOCUS) + " m"),
+                new Line("White balance", plan.setting().kelvin() + " K")));
+        List<Row> rows = open.blocks().stream().map(b -> row(b, zone)).toList();
+        return new RunCard(
+                open.shoot().it().title(),
+                plan.place().name(),
+                Words.position(plan.place().observer()),
+                open.subject().date(),
+                plan.rig().camera().name() + ", " + plan.rig().lens().name() + " at "
+                        + Words.plain(plan.rig().focalMm()) + " mm",
+                times,
+                aim,
+                rows,
+                cautions(open),
+                checklist);
+    }
+
+    private static Row row(Block b, ZoneId zone) {
+        return new Row(
+                Words.clockSeconds(b.start(), zone),
+                b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
+                BlockWords.name(b.kind()),
+                b.frames().isEmpty() ? "" : Integer.toString(b.frames().size()),
+                SequencePage.settings(b.frames()),
+                SequencePage.timer(b));
+    }
+
+    private static List<String> cautions(ShootDesk.Open open) {
+        PlaceNotes notes = open.plan().place().notes();
+        List<String> ofSubject = open.subject()
+                .night(open.plan(), open.at(), Theme.DESK, open.address("night"))
+                .cautions();
+        return Stream.concat(
+                        ofSubject.stream(),
+                        Stream.of(notes.hazards(), notes.tide(), notes.access(), notes.permission())
+                                .filter(n -> !n.isBlank()))
+                .toList();
+    }
+}

@@ -1,0 +1,205 @@
+package org.halfdusk.web.sequence;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.Panorama;
+import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.PanoramaWish;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.shoot.ShootDesk;
+
+/** What a form of the Sequence step does to the laid blocks: changes one, takes one away, adds one, or lets them be computed. */
+final class SequenceEdits {
+    private static final double TURNING = 6;
+    private static final int GROUND_FRAMES = 3;
+    private static final int LAPSE_FRAMES = 300;
+    private static final double PAUSE_SECONDS = 300;
+
+    private SequenceEdits() {}
+
+    /** The form with the field BLOCKS as it would be; a value that cannot be read stands in it, so that it is refused by name. */
+    static Map<String, String> fields(ShootDesk.Open open, Map<String, String> form) {
+        String action = form.getOrDefault("action", "");
+        if (action.isEmpty()) {
+            return form;
+        }
+        Map<String, String> fields = new HashMap<>(form);
+        RigChoices choices = open.shoot().it().rig().choices();
+        fields.put("was.BLOCKS", choices.of(ShootField.BLOCKS));
+        List<BlockSpec> laid = new ArrayList<>(Programme.laid(open.plan(), choices));
+        try {
+            switch (action) {
+                case "computed" -> laid.clear();
+                case "remove" -> laid.remove(index(form, laid.size()));
+                case "change" -> {
+                    int i = index(form, laid.size());
+                    laid.set(i, changed(laid.get(i), form, open));
+                }
+                default -> laid.add(added(action, open));
+            }
+            fields.put("BLOCKS", BlockSpec.text(laid));
+        } catch (IllegalArgumentException e) {
+            // Said by the field itself: the text names the value and what is allowed.
+            fields.put("BLOCKS", "!" + e.getMessage());
+        }
+        return fields;
+    }
+
+    private static int index(Map<String, String> form, int size) {
+        int i = (int) number("block", form.getOrDefault("block", ""));
+        if (i < 0 || i >= size) {
+            throw new IllegalArgumentException("block " + (i + 1) + " is not there any more; there are " + size);
+        }
+        return i;
+    }
+
+    private static BlockSpec changed(BlockSpec old, Map<String, String> form, ShootDesk.Open open) {
+        boolean pause = old.kind() == Block.Kind.PAUSE;
+        Instant start = start(form.getOrDefault("start", ""), old.start(), open);
+        List<ShutterTime> times = ExposurePlan.times(open.plan().rig());
+        double amount = number("amount", form.getOrDefault("amount", ""));
+        String by = form.getOrDefault("by", "frames");
+        BlockSpec next = new BlockSpec(
+                old.kind(),
+                start,
+                pause ? 0 : Math.max(1, by.equals("frames") ? whole("frames", amount) : old.frames()),
+                pause ? old.seconds() : number("time", form.getOrDefault("seconds", "")),
+                pause ? 0 : number("gap", form.getOrDefault("gap", "")),
+                pause ? old.fNumber() : number("aperture f/", form.getOrDefault("aperture", "")),
+                pause ? old.iso() : whole("ISO", number("ISO", form.getOrDefault("iso", ""))),
+                old.thirds());
+        return switch (by) {
+            case "minutes" -> next.lasting(positive("minutes", amount, 24 * 60) * 60, times);
+            case "arc" -> next.sweeping(positive("arc", amount, 360), times);
+            default -> next;
+        };
+    }
+
+    private static int whole(String what, double value) {
+        if (value != Math.rint(value) || Math.abs(value) > 1e7) {
+            throw new IllegalArgumentException(what + " " + value + " is not a whole number");
+        }
+        return (int) value;
+    }
+
+    private static double positive(String what, double value, double most) {
+        if (!(value > 0 && value <= most)) {
+            throw new IllegalArgumentException(what + " " + value + " is outside above 0 to " + Math.round(most));
+        }
+        return value;
+    }
+
+    private static double number(String what, String text) {
+        try {
+            return Double.parseDouble(text.trim().replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException(what + " “" + text.trim() + "” is not a number", e);
+        }
+    }
+
+    /** A time of day on the night's own dates, or an instant that the pointer has set. */
+    private static Instant start(String text, Instant old, ShootDesk.Open open) {
+        String t = text.trim();
+        try {
+            if (t.contains("T")) {
+                return Instant.parse(t);
+            }
+            ZoneId zone = open.plan().place().zone();
+            LocalTime time = LocalTime.parse(t.matches("\\d:.*") ? "0" + t : t);
+            Interval axis = open.plan().night().axis();
+            LocalDate first = LocalDate.ofInstant(axis.start(), zone);
+            for (int day = 0; day < 3; day++) {
+                Instant at = first.plusDays(day).atTime(time).atZone(zone).toInstant();
+                if (axis.contains(at)) {
+                    return at;
+                }
+            }
+            throw new IllegalArgumentException("start “" + t + "” is outside this night's strip");
+        } catch (DateTimeException e) {
+            throw new IllegalArgumentException("start “" + t + "” is not a time; write it as 00:20 or 00:20:30", e);
+        }
+    }
+
+    private static BlockSpec added(String action, ShootDesk.Open open) {
+        Plan plan = open.plan();
+        Instant after = open.blocks().stream()
+                .map(Block::end)
+                .max(Instant::compareTo)
+                .filter(t -> plan.night().axis().contains(t.plusSeconds(30)))
+                .map(t -> t.plusSeconds(30))
+                .orElse(open.at());
+        double seconds = plan.setting().shutter().nominalSeconds();
+        double f = plan.setting().fNumber();
+        int iso = plan.setting().iso();
+        return switch (action) {
+            case "STACK" -> new BlockSpec(Block.Kind.STACK, after, 16, seconds, 2, f, iso, 0);
+            case "TRAILS" -> new BlockSpec(Block.Kind.TRAILS, after, 60, seconds, 1, f, iso, 0);
+            case "GROUND" ->
+                new BlockSpec(Block.Kind.GROUND, after, GROUND_FRAMES, 120, 2, f, Math.max(100, iso / 2), 0);
+            case "DARK_FRAME" -> new BlockSpec(Block.Kind.DARK_FRAME, after, 1, seconds, 2, f, iso, 0);
+            case "TIME_LAPSE" -> new BlockSpec(Block.Kind.TIME_LAPSE, after, LAPSE_FRAMES, seconds, 5, f, iso, 0);
+            case "PAUSE" -> new BlockSpec(Block.Kind.PAUSE, after, 0, PAUSE_SECONDS, 0, f, iso, 0);
+            case "BRACKET" -> bracket(open, after);
+            case "PANORAMA" -> panorama(open, after);
+            default -> throw new IllegalArgumentException("block “" + action + "” is not known");
+        };
+    }
+
+    private static BlockSpec bracket(ShootDesk.Open open, Instant after) {
+        String kept = open.shoot().it().rig().choices().of(ShootField.BRACKET);
+        String[] parts = (kept.isEmpty() ? "5 3" : kept).split(" ");
+        return new BlockSpec(
+                Block.Kind.BRACKET,
+                after,
+                Integer.parseInt(parts[0]),
+                open.plan().setting().shutter().nominalSeconds(),
+                1,
+                open.plan().setting().fNumber(),
+                open.plan().setting().iso(),
+                Integer.parseInt(parts[1]));
+    }
+
+    private static BlockSpec panorama(ShootDesk.Open open, Instant after) {
+        String kept = open.shoot().it().rig().choices().of(ShootField.PANORAMA);
+        if (kept.isEmpty()) {
+            throw new IllegalArgumentException("a panorama has no tiles yet; lay them on Frame first");
+        }
+        Plan plan = open.plan();
+        int tiles = Panorama.of(
+                        PanoramaWish.parse(kept).it(),
+                        plan.rig(),
+                        plan.framing().upright(),
+                        plan.framing().altitude().degrees())
+                .tiles()
+                .size();
+        return new BlockSpec(
+                Block.Kind.PANORAMA,
+                after,
+                tiles,
+                plan.setting().shutter().nominalSeconds(),
+                TURNING,
+                plan.setting().fNumber(),
+                plan.setting().iso(),
+                0);
+    }
+
+    /** As a field of the form takes it. */
+    static String typed(double value) {
+        return value == Math.rint(value) ? Long.toString((long) value) : String.format(Locale.ROOT, "%s", value);
+    }
+}

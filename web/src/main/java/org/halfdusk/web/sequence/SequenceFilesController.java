@@ -1,0 +1,181 @@
+package org.halfdusk.web.sequence;
+
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.exchange.BackupDesk;
+import org.halfdusk.web.exchange.BackupFile;
+import org.halfdusk.web.exchange.CalendarFile;
+import org.halfdusk.web.exchange.PdfFile;
+import org.halfdusk.web.pack.Checklist;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.thymeleaf.ITemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** What of a programme is taken along: a run card on paper or the phone, its frames, the shoot itself, its blocks as a calendar. */
+@Controller
+class SequenceFilesController {
+    private static final int ALARM_MINUTES = 10;
+
+    private final ShootDesk desk;
+    private final Checklist checklist;
+    private final BackupDesk backup;
+    private final ITemplateEngine templates;
+    private final Clock clock;
+
+    SequenceFilesController(
+            ShootDesk desk, Checklist checklist, BackupDesk backup, ITemplateEngine templates, Clock clock) {
+        this.desk = desk;
+        this.checklist = checklist;
+        this.backup = backup;
+        this.templates = templates;
+        this.clock = clock;
+    }
+
+    private ShootDesk.Open open(long id, Optional<Integer> rig) {
+        return desk.open(id, rig.map(r -> r - 1).orElse(Shoots.FIRST_RIG), Optional.empty());
+    }
+
+    @GetMapping({"/shoots/{id}/sequence/card", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/card"})
+    String card(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig, Model model) {
+        ShootDesk.Open open = open(id, rig);
+        model.addAttribute("card", RunCard.of(open, checklist.of(open)));
+        model.addAttribute("back", open.address("sequence"));
+        return "sequence/card";
+    }
+
+    @GetMapping({"/shoots/{id}/sequence/card.pdf", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/card.pdf"})
+    ResponseEntity<byte[]> pdf(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
+        ShootDesk.Open open = open(id, rig);
+        Context context = new Context(Locale.ENGLISH, Map.of("card", RunCard.of(open, checklist.of(open))));
+        String page = templates.process("sequence/card", context);
+        // The web page is given its styles by address; a PDF has them inside.
+        String whole = page.replaceFirst("<link rel=\"stylesheet\"[^>]*/>", "<style>" + style() + "</style>");
+        return file(PdfFile.of(whole), MediaType.APPLICATION_PDF, "run-card.pdf");
+    }
+
+    private static String style() {
+        try (InputStream in = SequenceFilesController.class.getResourceAsStream("/static/assets/card.css")) {
+            return new String(Optional.ofNullable(in).orElseThrow().readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the run card's styles cannot be read", e);
+        }
+    }
+
+    @GetMapping({"/shoots/{id}/sequence/frames.csv", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/frames.csv"})
+    ResponseEntity<byte[]> frames(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig)
+            throws IOException {
+        ShootDesk.Open open = open(id, rig);
+        ZoneId zone = open.plan().place().zone();
+        StringWriter text = new StringWriter();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader(
+                        "number", "block", "kind", "opens_utc", "opens_local", "nominal_s", "real_s", "f_number", "iso")
+                .get();
+        try (CSVPrinter csv = new CSVPrinter(text, format)) {
+            for (Row r : rows(open)) {
+                csv.printRecord(
+                        r.number(),
+                        r.block(),
+                        r.kind(),
+                        r.opensUtc(),
+                        r.frame().open().atZone(zone).toLocalDateTime(),
+                        r.nominalSeconds(),
+                        r.realSeconds(),
+                        r.fNumber(),
+                        r.iso());
+            }
+        }
+        return file(text.toString().getBytes(StandardCharsets.UTF_8), new MediaType("text", "csv"), "frames.csv");
+    }
+
+    /** A frame of the files. @param block counted from 1 */
+    record Row(
+            int number,
+            int block,
+            String kind,
+            String opensUtc,
+            double nominalSeconds,
+            double realSeconds,
+            double fNumber,
+            int iso,
+            @JsonIgnore Frame frame) {}
+
+    private static List<Row> rows(ShootDesk.Open open) {
+        List<Row> rows = new ArrayList<>();
+        List<Block> blocks = open.blocks();
+        for (int i = 0; i < blocks.size(); i++) {
+            for (Frame f : blocks.get(i).frames()) {
+                rows.add(new Row(
+                        rows.size() + 1,
+                        i + 1,
+                        blocks.get(i).kind().name(),
+                        f.open().toString(),
+                        f.shutter().nominalSeconds(),
+                        f.shutter().realSeconds(),
+                        f.fNumber(),
+                        f.iso(),
+                        f));
+            }
+        }
+        return rows;
+    }
+
+    /** The shoot with its place and kit, in the form of a backup, and its frames for who only reads. */
+    @GetMapping({"/shoots/{id}/sequence/shoot.json", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/shoot.json"})
+    ResponseEntity<byte[]> shoot(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
+        ShootDesk.Open open = open(id, rig);
+        return file(BackupFile.write(backup.take(id), "frames", rows(open)), MediaType.APPLICATION_JSON, "shoot.json");
+    }
+
+    @GetMapping({"/shoots/{id}/sequence/blocks.ics", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/blocks.ics"})
+    ResponseEntity<byte[]> calendar(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
+        ShootDesk.Open open = open(id, rig);
+        List<CalendarFile.Entry> entries = new ArrayList<>();
+        List<Block> blocks = open.blocks();
+        for (int i = 0; i < blocks.size(); i++) {
+            Block b = blocks.get(i);
+            entries.add(new CalendarFile.Entry(
+                    "shoot-" + id + "-" + open.rig() + "-" + i,
+                    BlockWords.name(b.kind()) + ", " + open.shoot().it().title(),
+                    (SequencePage.settings(b.frames()) + ". " + SequencePage.timer(b)).trim(),
+                    open.plan().place(),
+                    Interval.of(
+                            b.start(),
+                            b.end().isAfter(b.start()) ? b.end() : b.start().plusSeconds(1))));
+        }
+        String text = CalendarFile.of(entries, clock.instant(), ALARM_MINUTES);
+        return file(text.getBytes(StandardCharsets.UTF_8), new MediaType("text", "calendar"), "blocks.ics");
+    }
+
+    private static ResponseEntity<byte[]> file(byte[] body, MediaType type, String name) {
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(body);
+    }
+}

@@ -1,0 +1,172 @@
+package org.halfdusk.web.sequence;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import biweekly.Biweekly;
+import biweekly.component.VEvent;
+import java.io.StringReader;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.web.DemoPages;
+import org.halfdusk.web.exchange.BackupDesk;
+import org.halfdusk.web.exchange.BackupFile;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** The Sequence step over HTTP: blocks laid, changed and taken away, budgets, and every file that is taken along. */
+class SequencePagesTest extends DemoPages {
+    private HttpResponse<String> act(String action, String... more) throws Exception {
+        Map<String, String> form = new HashMap<>(Map.of("action", action, "at", ""));
+        for (int i = 0; i < more.length; i += 2) {
+            form.put(more[i], more[i + 1]);
+        }
+        return app.post("/shoots/1/sequence", form);
+    }
+
+    @AfterEach
+    void asComputed() throws Exception {
+        act("computed");
+        app.post("/shoots/1/sequence", Map.of("was.NOISE_REDUCTION", "ON", "NOISE_REDUCTION", ""));
+    }
+
+    @Test
+    void blocksAreLaidChangedAndTakenAway() throws Exception {
+        assertHas(app.get("/shoots/1/sequence").body(), "as computed");
+        assertEquals(302, act("GROUND").statusCode());
+        String page = app.get("/shoots/1/sequence").body();
+        assertHas(page, "laid by hand");
+        assertHas(page, "20 frames in 3 blocks");
+        assertEquals(
+                302,
+                act(
+                                "change", "block", "0", "start", "00:20", "amount", "45", "by", "minutes", "seconds",
+                                "10", "gap", "2", "aperture", "2", "iso", "1600")
+                        .statusCode());
+        assertHas(app.get("/shoots/1/sequence").body(), "value=\"00:20:00\"");
+        assertEquals(302, act("remove", "block", "0").statusCode());
+        assertTrue(app.bean(Shoots.class).undo(1));
+        assertHas(app.get("/shoots/1/sequence").body(), "value=\"00:20:00\"");
+        act("computed");
+        assertEquals("", app.bean(Shoots.class).fields(1).get(ShootField.BLOCKS.name()));
+    }
+
+    @Test
+    void clashesAndDaylightAreSaid() throws Exception {
+        act("TRAILS");
+        act("change", "block", "0", "start", "21:40", "amount", "3", "by", "minutes", "seconds", "10", "gap", "2",
+                "aperture", "2", "iso", "1600");
+        String page = app.get("/shoots/1/sequence").body();
+        assertHas(page, "the sky is not dark for");
+        act("change", "block", "2", "start", "03:08", "amount", "60", "by", "frames", "seconds", "10", "gap", "1",
+                "aperture", "2", "iso", "1600");
+        assertHas(app.get("/shoots/1/sequence").body(), "before the block before it is over");
+    }
+
+    @Test
+    void aBadStartIsNamedAndStays() throws Exception {
+        HttpResponse<String> r = act(
+                "change", "block", "0", "start", "25:99", "amount", "16", "by", "frames", "seconds", "10", "gap", "2",
+                "aperture", "2", "iso", "1600");
+        assertEquals(400, r.statusCode());
+        assertHas(r.body(), "Start “25:99” is not a time; write it as 00:20 or 00:20:30");
+        assertHas(r.body(), "value=\"25:99\"");
+        HttpResponse<String> gone = act("remove", "block", "77");
+        assertEquals(400, gone.statusCode());
+        assertHas(gone.body(), "Block 78 is not there any more");
+    }
+
+    @Test
+    void noiseReductionIsCounted() throws Exception {
+        app.post("/shoots/1/sequence", Map.of("was.NOISE_REDUCTION", "", "NOISE_REDUCTION", "ON"));
+        String page = app.get("/shoots/1/sequence").body();
+        assertHas(page, "is dropped");
+        assertHas(page, "Switch noise reduction off");
+    }
+
+    @Test
+    void framesAsCsvStandInsideTheirBlocks() throws Exception {
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(app.get("/shoots/7/sequence/frames.csv").body()))
+                .getRecords();
+        assertTrue(rows.size() > 20);
+        Instant closed = Instant.MIN;
+        for (CSVRecord r : rows) {
+            Instant open = Instant.parse(r.get("opens_utc"));
+            assertFalse(open.isBefore(closed.minusMillis(1)), "frame " + r.get("number") + " overlaps");
+            closed = open.plusNanos(Math.round(Double.parseDouble(r.get("real_s")) * 1e9));
+        }
+    }
+
+    @Test
+    void blocksAsCalendarHaveAlarms() throws Exception {
+        List<VEvent> events =
+                Biweekly.parse(app.get("/shoots/1/sequence/blocks.ics").body()).first().getEvents();
+        assertEquals(2, events.size());
+        assertEquals(1, events.get(0).getAlarms().size());
+        Duration stack = Duration.between(
+                events.get(0).getDateStart().getValue().toInstant(),
+                events.get(0).getDateEnd().getValue().toInstant());
+        assertEquals(191, stack.toSeconds(), 2);
+    }
+
+    @Test
+    void theCardIsOnePageForPaper() throws Exception {
+        String card = app.get("/shoots/1/sequence/card").body();
+        assertHas(card, "Aim and focus");
+        assertHas(card, "Take along");
+        HttpResponse<String> pdf = app.get("/shoots/1/sequence/card.pdf");
+        assertEquals(200, pdf.statusCode());
+        assertTrue(pdf.body().startsWith("%PDF-"));
+        assertHas(app.get("/shoots/4/sequence/card").body(), "Programme");
+    }
+
+    /** Opening the exported shoot again gives the same shoot, with its blocks. */
+    @Test
+    void theShootComesBackFromItsJson() throws Exception {
+        act("GROUND");
+        Shoots shoots = app.bean(Shoots.class);
+        Kept<Shoot> before = shoots.find(1).orElseThrow();
+        String json = app.get("/shoots/1/sequence/shoot.json").body();
+        assertHas(json, "\"frames\"");
+        shoots.delete(1);
+        app.bean(BackupDesk.class).bringIn(BackupFile.read(json));
+        Shoot back = shoots.list("Core over").stream()
+                .map(Kept::it)
+                .filter(s -> s.title().equals(before.it().title()))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(before.it().rig(), back.rig());
+        assertEquals(before.it().night(), back.night());
+        assertEquals(before.it().placeId(), back.placeId(), "its place is found again, not doubled");
+        shoots.restore(1);
+    }
+
+    /** A file written before lenses could be fisheyes, and before rigs had choices and limits. */
+    @Test
+    void olderFilesAreStillRead() throws Exception {
+        String json = app.get("/backup.json").body();
+        String older = json.replaceAll(",\\s*\"fisheye\" : (true|false)", "")
+                .replaceAll(",\\s*\"choices\" : \\{\\s*\"texts\" : \\{[^}]*\\}\\s*\\}", "")
+                .replaceAll(",\\s*\"limits\" : \\{[^}]*\\}", "");
+        assertFalse(older.contains("fisheye") || older.contains("\"limits\"") || older.contains("\"choices\""));
+        assertEquals(
+                BackupFile.read(json).shoots().size(),
+                BackupFile.read(older).shoots().size());
+    }
+}
