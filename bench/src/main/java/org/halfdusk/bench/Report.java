@@ -11,8 +11,17 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 
 /** Runs a family of benchmarks and prints one figure a line as {@code name: value unit}. */
 public final class Report {
-    private static final Map<String, String> FAMILIES =
-            Map.of("sky", "SkyBench", "eclipses", "EclipseBench", "nights", "NightsBench", "places", "PlacesBench");
+    private static final Map<String, String> FAMILIES = Map.of(
+            "sky",
+            "SkyBench",
+            "eclipses",
+            "EclipseBench",
+            "nights",
+            "NightsBench",
+            "places",
+            "PlacesBench",
+            "frames",
+            "FrameBench");
 
     private Report() {}
 

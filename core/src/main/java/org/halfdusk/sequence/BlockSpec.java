@@ -19,7 +19,7 @@ import org.halfdusk.time.SiderealTime;
  * @param frames 1 to 20,000; 0 for a pause
  * @param seconds nominal exposure; a pause's length
  * @param gapSeconds from close to the next open, 0 to 3600
- * @param thirds of a stop between the frames of a bracket; 0 where all are equal
+ * @param thirds of a stop between the frames of a bracket; of a time lapse 1 where it follows the light; 0 where all are equal
  */
 public record BlockSpec(
         Block.Kind kind,
@@ -115,6 +115,12 @@ public record BlockSpec(
         int count = (int) Math.floor((durationSeconds - real) / (real + gapSeconds) + 1e-6) + 1;
         return new BlockSpec(
                 kind, start, Math.max(1, Math.min(MOST_FRAMES, count)), seconds, gapSeconds, fNumber, iso, thirds);
+    }
+
+    /** As many frames as gain stops of signal-to-noise in their mean: √n of it, four times the frames a stop. */
+    public BlockSpec gaining(double stops) {
+        int count = (int) Math.round(Math.pow(4, stops));
+        return new BlockSpec(kind, start, Math.max(1, count), seconds, gapSeconds, fNumber, iso, thirds);
     }
 
     /** As many frames as sweep an arc about the pole. */

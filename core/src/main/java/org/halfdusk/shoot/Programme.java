@@ -3,6 +3,7 @@ package org.halfdusk.shoot;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
@@ -29,9 +30,31 @@ public final class Programme {
         }
         List<ShutterTime> times = ExposurePlan.times(plan.rig());
         List<Block> blocks = new ArrayList<>(replaces(plan) ? List.of() : plan.blocks());
-        own.forEach(s -> blocks.add(s.block(times)));
+        double place = IsoSchool.LIFT_AT_CAMERA.histogramPosition();
+        own.forEach(s -> blocks.add(followsLight(s) ? ramp(plan, s, times, place) : s.block(times)));
         blocks.sort(Comparator.comparing(Block::start).thenComparing(Block::end));
         return blocks;
+    }
+
+    /** Whether a time lapse's exposure follows the light. */
+    public static boolean followsLight(BlockSpec s) {
+        return s.kind() == Block.Kind.TIME_LAPSE && s.thirds() > 0;
+    }
+
+    private static Block ramp(Plan plan, BlockSpec s, List<ShutterTime> times, double histogramPosition) {
+        Block even = s.block(times);
+        ShutterTime longest = even.frames().get(0).shutter();
+        return Block.of(
+                s.kind(),
+                Ramp.frames(
+                        plan,
+                        s.start(),
+                        s.frames(),
+                        longest,
+                        longest.realSeconds() + s.gapSeconds(),
+                        s.fNumber(),
+                        s.iso(),
+                        histogramPosition));
     }
 
     /** What a person can lay otherwise: their own blocks, or the computed ones where they may be replaced. */

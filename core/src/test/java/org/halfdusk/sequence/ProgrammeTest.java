@@ -16,6 +16,7 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Sensor;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.function.Executable;
 
 /** Blocks laid by hand and what becomes of them on a camera. */
 class ProgrammeTest {
@@ -84,17 +85,18 @@ class ProgrammeTest {
         double seconds = (arc.frames() - 1) * 91 + 90;
         assertEquals(45 / 15.041 * 3600, seconds, 91);
         assertEquals(40, trails.lasting(3640, TIMES).frames());
+        assertEquals(16, spec(Block.Kind.STACK, 1, 10, 1).gaining(2).frames(), "two stops take sixteen frames");
     }
 
     @Test
     void nonsenseNamesTheValue() {
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> BlockSpec.parse("TRAILS soon 3 1 1 2 100 0"))
-                .getMessage()
-                .contains("“soon”"));
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> spec(Block.Kind.STACK, 0, 10, 1))
-                .getMessage()
-                .contains("frames 0"));
+        assertTrue(message(() -> BlockSpec.parse("TRAILS soon 3 1 1 2 100 0")).contains("“soon”"));
+        assertTrue(message(() -> spec(Block.Kind.STACK, 0, 10, 1)).contains("frames 0"));
         assertThrows(IllegalArgumentException.class, () -> spec(Block.Kind.STACK, 3, Double.NaN, 1));
+    }
+
+    private static String message(Executable bad) {
+        return String.valueOf(assertThrows(IllegalArgumentException.class, bad).getMessage());
     }
 
     /** An equal dark frame after each: every other frame of a tight run is lost. */

@@ -82,10 +82,13 @@ final class SequenceEdits {
                 pause ? 0 : number("gap", form.getOrDefault("gap", "")),
                 pause ? old.fNumber() : number("aperture f/", form.getOrDefault("aperture", "")),
                 pause ? old.iso() : whole("ISO", number("ISO", form.getOrDefault("iso", ""))),
-                old.thirds());
+                old.kind() == Block.Kind.TIME_LAPSE
+                        ? (form.getOrDefault("light", "").isEmpty() ? 0 : 1)
+                        : old.thirds());
         return switch (by) {
             case "minutes" -> next.lasting(positive("minutes", amount, 24 * 60) * 60, times);
             case "arc" -> next.sweeping(positive("arc", amount, 360), times);
+            case "gain" -> next.gaining(positive("gain", amount, 5));
             default -> next;
         };
     }

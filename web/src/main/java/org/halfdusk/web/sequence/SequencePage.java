@@ -88,8 +88,10 @@ record SequencePage(
             String seconds,
             String gap,
             String aperture,
-            String iso) {
-        static final Edit NONE = new Edit(-1, false, "", "", "", "", "", "", "");
+            String iso,
+            boolean lapse,
+            boolean followsLight) {
+        static final Edit NONE = new Edit(-1, false, "", "", "", "", "", "", "", false, false);
     }
 
     record Shot(String at, String shutter, String aperture, String iso) {}
@@ -246,7 +248,9 @@ record SequencePage(
                 SequenceEdits.typed(s.seconds()),
                 SequenceEdits.typed(s.gapSeconds()),
                 SequenceEdits.typed(Math.rint(s.fNumber() * 100) / 100),
-                Integer.toString(s.iso()));
+                Integer.toString(s.iso()),
+                s.kind() == Block.Kind.TIME_LAPSE,
+                Programme.followsLight(s));
         boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(Integer.toString(number));
         return refused
                 ? new Edit(
@@ -258,7 +262,9 @@ record SequencePage(
                         errors.text("seconds"),
                         errors.text("gap"),
                         errors.text("aperture"),
-                        errors.text("iso"))
+                        errors.text("iso"),
+                        kept.lapse(),
+                        kept.followsLight())
                 : kept;
     }
 

@@ -1,6 +1,7 @@
 package org.halfdusk.web.sequence;
 
 import java.util.Map;
+import java.util.function.Supplier;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.Theme;
@@ -19,8 +20,8 @@ record SequencePages(Planner planner, Shoots shoots, ObjectProvider<ShootDesk> d
     }
 
     @Override
-    public Map<String, String> fields(ShootDesk.Open open, Map<String, String> form) {
-        return SequenceEdits.fields(open, form);
+    public Map<String, String> fields(Supplier<ShootDesk.Open> open, Map<String, String> form) {
+        return form.containsKey("action") ? SequenceEdits.fields(open.get(), form) : form;
     }
 
     @Override

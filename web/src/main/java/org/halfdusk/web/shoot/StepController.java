@@ -61,7 +61,7 @@ class StepController {
                 id,
                 number,
                 step,
-                of(step).fields(desk.open(id, number, Optional.ofNullable(form.get("at"))), form),
+                of(step).fields(() -> desk.open(id, number, Optional.ofNullable(form.get("at"))), form),
                 partial,
                 response,
                 result -> render(id, number, of(step), Optional.ofNullable(form.get("at")), frame, model, result));

@@ -1,6 +1,7 @@
 package org.halfdusk.web.shoot;
 
 import java.util.Map;
+import java.util.function.Supplier;
 import org.halfdusk.web.layout.Theme;
 
 /** One step of a shoot: its name in the address, and its page. Each step's folder has one. */
@@ -19,7 +20,7 @@ public interface StepPages {
     }
 
     /** The same where the form says what to do with what the shoot is now. */
-    default Map<String, String> fields(ShootDesk.Open open, Map<String, String> form) {
+    default Map<String, String> fields(Supplier<ShootDesk.Open> open, Map<String, String> form) {
         return fields(form);
     }
 

@@ -298,6 +298,31 @@ class BrowserPathTest {
     }
 
     @Test
+    void aBlockIsDraggedAlongTheNightAndMadeLonger() {
+        go("/shoots/1/sequence");
+        assertThat(page.locator("#start-0")).hasCount(1);
+        String before = page.locator("#start-0").inputValue();
+        var bar = page.locator("[data-block='0'] rect").boundingBox();
+        page.mouse().move(bar.x + 4, bar.y + 10);
+        page.mouse().down();
+        page.mouse().move(bar.x - 80, bar.y + 10, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
+        assertThat(page.getByText("laid by hand", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        assertThat(page.locator("#start-0")).not().hasValue(before);
+        var moved = page.locator("[data-block='0'] rect").boundingBox();
+        page.mouse().move(moved.x + moved.width - 3, moved.y + 10);
+        page.mouse().down();
+        page.mouse().move(moved.x + moved.width + 60, moved.y + 10, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
+        assertThat(page.locator("#amount-0")).not().hasValue("16");
+        button("Undo").click();
+        assertThat(page.locator("#amount-0")).hasValue("16");
+        button("Undo").click();
+        assertThat(page.locator("#start-0")).hasValue(before);
+    }
+
+    @Test
     void arrowsMoveTheTimeAndTheAddressFollows() {
         go("/shoots/1/night?at=02:30");
         assertThat(page.locator("[data-head-text]")).hasText("02:30");
@@ -415,6 +440,7 @@ class BrowserPathTest {
                 "/shoots/6/expose",
                 "/shoots/7/night",
                 "/shoots/7/sequence",
+                "/shoots/1/sequence",
                 "/shoots/new",
                 "/nights/2027-06-04?place=1&place=2",
                 "/places",

@@ -51,8 +51,23 @@ class SequencePagesTest extends DemoPages {
         assertEquals(
                 302,
                 act(
-                                "change", "block", "0", "start", "00:20", "amount", "45", "by", "minutes", "seconds",
-                                "10", "gap", "2", "aperture", "2", "iso", "1600")
+                                "change",
+                                "block",
+                                "0",
+                                "start",
+                                "00:20",
+                                "amount",
+                                "45",
+                                "by",
+                                "minutes",
+                                "seconds",
+                                "10",
+                                "gap",
+                                "2",
+                                "aperture",
+                                "2",
+                                "iso",
+                                "1600")
                         .statusCode());
         assertHas(app.get("/shoots/1/sequence").body(), "value=\"00:20:00\"");
         assertEquals(302, act("remove", "block", "0").statusCode());
@@ -65,20 +80,67 @@ class SequencePagesTest extends DemoPages {
     @Test
     void clashesAndDaylightAreSaid() throws Exception {
         act("TRAILS");
-        act("change", "block", "0", "start", "21:40", "amount", "3", "by", "minutes", "seconds", "10", "gap", "2",
-                "aperture", "2", "iso", "1600");
+        act(
+                "change",
+                "block",
+                "0",
+                "start",
+                "21:40",
+                "amount",
+                "3",
+                "by",
+                "minutes",
+                "seconds",
+                "10",
+                "gap",
+                "2",
+                "aperture",
+                "2",
+                "iso",
+                "1600");
         String page = app.get("/shoots/1/sequence").body();
         assertHas(page, "the sky is not dark for");
-        act("change", "block", "2", "start", "03:08", "amount", "60", "by", "frames", "seconds", "10", "gap", "1",
-                "aperture", "2", "iso", "1600");
+        act(
+                "change",
+                "block",
+                "2",
+                "start",
+                "03:08",
+                "amount",
+                "60",
+                "by",
+                "frames",
+                "seconds",
+                "10",
+                "gap",
+                "1",
+                "aperture",
+                "2",
+                "iso",
+                "1600");
         assertHas(app.get("/shoots/1/sequence").body(), "before the block before it is over");
     }
 
     @Test
     void aBadStartIsNamedAndStays() throws Exception {
         HttpResponse<String> r = act(
-                "change", "block", "0", "start", "25:99", "amount", "16", "by", "frames", "seconds", "10", "gap", "2",
-                "aperture", "2", "iso", "1600");
+                "change",
+                "block",
+                "0",
+                "start",
+                "25:99",
+                "amount",
+                "16",
+                "by",
+                "frames",
+                "seconds",
+                "10",
+                "gap",
+                "2",
+                "aperture",
+                "2",
+                "iso",
+                "1600");
         assertEquals(400, r.statusCode());
         assertHas(r.body(), "Start “25:99” is not a time; write it as 00:20 or 00:20:30");
         assertHas(r.body(), "value=\"25:99\"");
@@ -105,7 +167,7 @@ class SequencePagesTest extends DemoPages {
                 .parse(new StringReader(app.get("/shoots/7/sequence/frames.csv").body()))
                 .getRecords();
         assertTrue(rows.size() > 20);
-        Instant closed = Instant.MIN;
+        Instant closed = Instant.EPOCH;
         for (CSVRecord r : rows) {
             Instant open = Instant.parse(r.get("opens_utc"));
             assertFalse(open.isBefore(closed.minusMillis(1)), "frame " + r.get("number") + " overlaps");
@@ -115,8 +177,10 @@ class SequencePagesTest extends DemoPages {
 
     @Test
     void blocksAsCalendarHaveAlarms() throws Exception {
-        List<VEvent> events =
-                Biweekly.parse(app.get("/shoots/1/sequence/blocks.ics").body()).first().getEvents();
+        List<VEvent> events = Biweekly.parse(
+                        app.get("/shoots/1/sequence/blocks.ics").body())
+                .first()
+                .getEvents();
         assertEquals(2, events.size());
         assertEquals(1, events.get(0).getAlarms().size());
         Duration stack = Duration.between(

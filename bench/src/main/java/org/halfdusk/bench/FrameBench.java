@@ -1,0 +1,109 @@
+package org.halfdusk.bench;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.ChebyshevEphemeris;
+import org.halfdusk.ephemeris.SeriesEphemeris;
+import org.halfdusk.exposure.TrailMap;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.Extinction;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.ProgrammeCheck;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.milkyway.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** What the steps of a shoot recompute: 2,000 frames on each of two rigs with their checks and budgets, and a map of trails. */
+@State(Scope.Thread)
+@Fork(1)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+public class FrameBench {
+    private static final int FRAMES = 2000;
+
+    private final Rig rig = Rig.of(
+            new Camera(
+                    "full frame 33 MP",
+                    new Sensor(35.9, 23.9, 7008, 4672),
+                    100,
+                    25_600,
+                    1 / 8000.0,
+                    30,
+                    true,
+                    34,
+                    11,
+                    90,
+                    160,
+                    530,
+                    190),
+            new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8),
+            Optional.empty(),
+            18);
+    private final Plan plan = plan();
+    private final RigChoices choices = RigChoices.NONE.with(
+            ShootField.BLOCKS,
+            BlockSpec.text(List.of(new BlockSpec(
+                    Block.Kind.TRAILS, Instant.parse("2027-06-04T21:20:00Z"), FRAMES, 8, 1, 2, 1600, 0))));
+
+    private Plan plan() {
+        Observer observer = Observer.of(35.952, -3.048, 60);
+        Site site = new Site(
+                new Place("Isle", observer, ZoneId.of("Europe/Madrid"), 21.4, List.of(), ""),
+                Sky.over(observer, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
+                DarkSite.of(21.4, List.of(), Extinction.CLEAR));
+        MilkyWayPlanner planner = new MilkyWayPlanner();
+        MilkyWayNight night = planner.night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE);
+        return planner.plan(site, night, rig, Optional.empty(), Wishes.DEFAULT, SubjectWish.NONE);
+    }
+
+    @Benchmark
+    public List<Object> twoRigsOf2000Frames() {
+        List<Object> all = new ArrayList<>();
+        for (int i = 0; i < 2; i++) {
+            List<Block> blocks = Programme.blocks(plan, choices);
+            all.add(ProgrammeCheck.of(plan, blocks));
+            all.add(RunSimulation.of(blocks, rig.camera(), true, false, 5));
+        }
+        return all;
+    }
+
+    @Benchmark
+    public TrailMap trailMap() {
+        Vector pole = plan.night().sky().pole().direction();
+        return TrailMap.of(Projection.of(plan.framing(), rig), rig.camera().sensor(), pole, 10, 1, 9, 7);
+    }
+}

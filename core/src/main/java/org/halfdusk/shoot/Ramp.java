@@ -1,0 +1,67 @@
+package org.halfdusk.shoot;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.sequence.Frame;
+
+/**
+ * Frames of a time lapse that follow the light from day to night or back: the sky stays at one place of the histogram while
+ * the light engine's brightness towards the frame changes. As it darkens the time is lengthened to the longest that is
+ * wished, then the ISO is raised; aperture and interval stay. Steps are the camera's thirds and change only when the light has
+ * changed by a third, so that the clip does not flicker to and fro.
+ */
+public final class Ramp {
+    private static final double THIRD = 1.0 / 3;
+    private static final double BRIGHTEST = -5;
+
+    private Ramp() {}
+
+    /**
+     * @param longest time of the darkest frames
+     * @param intervalSeconds from opening to opening
+     * @param highestIso of the darkest frames
+     */
+    public static List<Frame> frames(
+            Plan plan,
+            Instant start,
+            int frames,
+            ShutterTime longest,
+            double intervalSeconds,
+            double fNumber,
+            int highestIso,
+            double histogramPosition) {
+        List<ShutterTime> times = ExposurePlan.times(plan.rig()).stream()
+                .filter(t -> t.realSeconds() <= longest.realSeconds() * 1.001)
+                .toList();
+        List<Integer> isos = Iso.available(plan.rig().camera().lowestIso(), highestIso);
+        List<Frame> all = new ArrayList<>();
+        ShutterTime time = longest;
+        int iso = highestIso;
+        double held = Double.NaN;
+        for (int i = 0; i < frames; i++) {
+            Instant at = start.plusNanos(Math.round(i * intervalSeconds * 1e9));
+            double brightness = Math.max(
+                    BRIGHTEST,
+                    plan.night()
+                            .light()
+                            .at(at)
+                            .towards(plan.framing().direction())
+                            .magnitude());
+            // Time·ISO that puts this sky at the place.
+            double needed = new SkyExposure(brightness, fNumber, 1, 100).isoFor(histogramPosition);
+            if (!(Math.abs(Stops.between(needed, held)) < THIRD)) {
+                int lowest = isos.get(0);
+                time = needed / lowest <= longest.realSeconds() ? ShutterTime.nearest(needed / lowest, times) : longest;
+                iso = Iso.nearest(needed / time.realSeconds(), isos);
+                held = needed;
+            }
+            all.add(new Frame(at, time, fNumber, iso));
+        }
+        return all;
+    }
+}

@@ -1,0 +1,80 @@
+package org.halfdusk.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.Stops;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.junit.jupiter.api.Test;
+
+/** A time lapse through dusk, and checks of blocks against the night. */
+class RampTest {
+    private static final Instant SUNSET = Instant.parse("2027-06-04T19:25:00Z");
+
+    private static Plan plan() {
+        Site site = Isle.isle();
+        MilkyWayPlanner planner = new MilkyWayPlanner();
+        return planner.plan(
+                site,
+                planner.night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE),
+                Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18),
+                Optional.empty(),
+                Wishes.DEFAULT,
+                SubjectWish.NONE);
+    }
+
+    /** From sunset into the dark in small steps, and the sky stays within two thirds of a stop. */
+    @Test
+    void throughDuskTheSkyStaysWhereItIsWanted() {
+        Plan plan = plan();
+        ShutterTime longest = ShutterTime.nearest(10, ExposurePlan.times(plan.rig()));
+        List<Frame> frames = Ramp.frames(plan, SUNSET, 500, longest, 15, 2, 3200, 0.25);
+        Frame before = frames.get(0);
+        assertTrue(before.shutter().realSeconds() < 0.01 && before.iso() == 100, "bright at sunset");
+        for (Frame f : frames) {
+            // The light may come back by a third: the young moon, or a dome of glow that the frame sees.
+            double gained = Stops.between(
+                    f.shutter().realSeconds() * f.iso(), before.shutter().realSeconds() * before.iso());
+            assertTrue(gained > -0.4 && gained < 1.01, "jumps by " + gained);
+            double m = plan.night()
+                    .light()
+                    .at(f.open())
+                    .towards(plan.framing().direction())
+                    .magnitude();
+            SkyExposure sky = new SkyExposure(m, f.fNumber(), f.shutter().realSeconds(), f.iso());
+            boolean limit = f.iso() == 3200 && f.shutter().equals(longest);
+            assertTrue(limit || Math.abs(sky.stopsOver(0.25)) < 0.7, "off by " + sky.stopsOver(0.25));
+            before = f;
+        }
+        assertEquals(longest, before.shutter(), "the night takes the longest time");
+    }
+
+    @Test
+    void laidBlocksReplaceTheComputedOnesAndAreChecked() {
+        Plan plan = plan();
+        BlockSpec early = new BlockSpec(Block.Kind.STACK, SUNSET, 60, 10, 2, 2, 1600, 0);
+        BlockSpec clash = new BlockSpec(Block.Kind.GROUND, SUNSET.plusSeconds(60), 3, 120, 2, 2, 800, 0);
+        BlockSpec lapse = new BlockSpec(Block.Kind.TIME_LAPSE, SUNSET.plusSeconds(3600), 100, 10, 5, 2, 3200, 1);
+        RigChoices choices = RigChoices.NONE.with(ShootField.BLOCKS, BlockSpec.text(List.of(early, clash, lapse)));
+        List<Block> blocks = Programme.blocks(plan, choices);
+        assertEquals(3, blocks.size());
+        assertTrue(blocks.get(2).frames().stream().map(Frame::iso).distinct().count() > 1, "it follows the light");
+        List<ProgrammeCheck.What> found = ProgrammeCheck.of(plan, blocks).stream()
+                .map(ProgrammeCheck::what)
+                .toList();
+        assertTrue(found.containsAll(
+                List.of(ProgrammeCheck.What.CLASH, ProgrammeCheck.What.NOT_DARK, ProgrammeCheck.What.OUTSIDE_WINDOW)));
+        assertEquals(List.of(), ProgrammeCheck.of(plan, plan.blocks()), "the computed programme fits its night");
+        assertEquals(plan.blocks(), Programme.blocks(plan, RigChoices.NONE));
+    }
+}
