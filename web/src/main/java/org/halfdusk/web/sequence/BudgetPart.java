@@ -29,7 +29,9 @@ record BudgetPart(List<Line> lines, List<String> warnings, boolean jpeg, boolean
         lines.add(new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
         lines.add(new Line(
                 "Battery at " + Words.celsius(celsius),
-                Words.tenths(run.charges()) + (run.charges() <= 1 ? " of a charge" : " charges")));
+                run.charges() < 0.05
+                        ? "hardly any of a charge"
+                        : Words.tenths(run.charges()) + (run.charges() <= 1 ? " of a charge" : " charges")));
         lines.add(new Line(
                 "Frames taken",
                 run.taken()
