@@ -542,7 +542,7 @@
       moment(s, start + (length * i) / steps);
       matrices.push(Float64Array.from(matrix));
     }
-    const limit = quick ? 450 : 600;
+    const limit = quick ? 450 : 650;
     for (let i = 0, k = 0; i < s.magnitudes.length && s.magnitudes[i] <= limit; i++, k += 3) {
       const pts = [];
       let long = 0;
@@ -559,6 +559,12 @@
         pts.push(q);
       }
       if (!pts.some((q) => inside(q, w, h, 10))) continue;
+      // What the sky drowns draws no trail: asked where the star stands in the middle of the time, if that is in the picture.
+      const half = pts[pts.length >> 1];
+      if (inside(half, w, h)) {
+        const mag = raster.mags[Math.floor(half.y / lastSky.cell) * lastSky.cols + Math.floor(half.x / lastSky.cell)];
+        if (mag && s.magnitudes[i] > s.faintest[clamp(Math.round((mag - 2) * 4), 0, s.faintest.length - 1)] + 40) continue;
+      }
       const c = STARS[starClass(s.colours[i])], strong = clamp((650 - s.magnitudes[i]) / 600, 0.12, 1);
       ctx.strokeStyle = tint(c[0], c[1], c[2], 0.15 + 0.8 * strong);
       ctx.lineWidth = 0.6 + 1.3 * strong;

@@ -43,9 +43,4 @@ public record DepthOfField(double focalMm, double fNumber, double circleMm) {
         double apart = Double.isInfinite(distanceMetres) ? 1 : Math.abs(distanceMetres - focusMetres) / distanceMetres;
         return apertureMm * apart * f / (focusMetres - f);
     }
-
-    /** Focused here, a thing at a distance and the stars are equally sharp, m: twice as far as it. */
-    public static double betweenMetres(double distanceMetres) {
-        return 2 * distanceMetres;
-    }
 }

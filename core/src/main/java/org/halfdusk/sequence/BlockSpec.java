@@ -117,6 +117,12 @@ public record BlockSpec(
                 kind, start, Math.max(1, Math.min(MOST_FRAMES, count)), seconds, gapSeconds, fNumber, iso, thirds);
     }
 
+    /** As many frames as a clip of so many seconds shows at a rate. */
+    public BlockSpec playing(double clipSeconds, double framesPerSecond) {
+        int count = (int) Math.round(clipSeconds * framesPerSecond);
+        return new BlockSpec(kind, start, Math.max(1, count), seconds, gapSeconds, fNumber, iso, thirds);
+    }
+
     /** As many frames as gain stops of signal-to-noise in their mean: √n of it, four times the frames a stop. */
     public BlockSpec gaining(double stops) {
         int count = (int) Math.round(Math.pow(4, stops));

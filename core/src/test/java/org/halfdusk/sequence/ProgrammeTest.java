@@ -85,6 +85,7 @@ class ProgrammeTest {
         double seconds = (arc.frames() - 1) * 91 + 90;
         assertEquals(45 / 15.041 * 3600, seconds, 91);
         assertEquals(40, trails.lasting(3640, TIMES).frames());
+        assertEquals(250, spec(Block.Kind.TIME_LAPSE, 1, 10, 5).playing(10, 25).frames(), "clip times rate");
         assertEquals(16, spec(Block.Kind.STACK, 1, 10, 1).gaining(2).frames(), "two stops take sixteen frames");
     }
 

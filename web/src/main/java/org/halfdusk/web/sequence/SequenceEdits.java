@@ -88,6 +88,7 @@ final class SequenceEdits {
         return switch (by) {
             case "minutes" -> next.lasting(positive("minutes", amount, 24 * 60) * 60, times);
             case "arc" -> next.sweeping(positive("arc", amount, 360), times);
+            case "clip" -> next.playing(positive("clip", amount, 600), SequencePage.CLIP_RATE);
             case "gain" -> next.gaining(positive("gain", amount, 5));
             default -> next;
         };

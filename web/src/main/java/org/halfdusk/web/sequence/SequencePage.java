@@ -54,7 +54,8 @@ record SequencePage(
     /** Frames of one block that are listed one by one. */
     private static final int MOST_LISTED = 400;
 
-    private static final double CLIP_RATE = 25;
+    /** Frames a second of a clip. */
+    static final double CLIP_RATE = 25;
 
     /**
      * A block.

@@ -503,6 +503,7 @@ class BrowserPathTest {
                 "/places/1",
                 "/map?place=1",
                 "/shoots/1/frame",
+                "/shoots/1/sequence/card",
                 "/shoots/7/pack",
                 "/kit/cameras/1"
             })
