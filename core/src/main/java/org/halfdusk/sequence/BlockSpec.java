@@ -102,6 +102,11 @@ public record BlockSpec(
                 .orElse(nominal);
     }
 
+    /** With another number of frames. */
+    public BlockSpec with(int other) {
+        return new BlockSpec(kind, start, other, seconds, gapSeconds, fNumber, iso, thirds);
+    }
+
     public BlockSpec at(Instant other) {
         return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds);
     }

@@ -16,7 +16,7 @@ import org.halfdusk.optics.Camera;
  * @param dropped frames that the camera does not take
  * @param megabytes of what it takes
  * @param charges of the battery that it takes
- * @param emptyAt when the first charge ends; nothing where one is enough
+ * @param emptyAt when a charge first ends before there is a pause to change it in; nothing where none does
  */
 public record RunSimulation(
         int taken, List<Dropped> dropped, double megabytes, double charges, Optional<Instant> emptyAt) {
@@ -28,6 +28,9 @@ public record RunSimulation(
     }
 
     public record Dropped(int number, Instant at, Why why) {}
+
+    /** A pause in which a battery is changed takes as long as this at least. */
+    public static final Duration CHANGE = Duration.ofMinutes(1);
 
     /** A few of them tell it all. */
     private static final int MOST_LISTED = 1000;
@@ -49,7 +52,11 @@ public record RunSimulation(
         int number = 0;
         int taken = 0;
         double used = 0;
+        double sinceChange = 0;
         for (Block b : blocks) {
+            if (b.frames().isEmpty() && Duration.between(b.start(), b.end()).compareTo(CHANGE) >= 0) {
+                sinceChange = 0;
+            }
             for (Frame f : b.frames()) {
                 number++;
                 while (!writing.isEmpty() && !writing.peekFirst().isAfter(f.open())) {
@@ -70,8 +77,11 @@ public record RunSimulation(
                 Instant free = writing.isEmpty() ? closed : writing.peekLast();
                 writing.addLast(seconds(free.isAfter(closed) ? free : closed, writeSeconds));
                 double exposing = noiseReduction ? 2 * real : real;
-                used += Math.max(1.0 / camera.batteryFrames(), exposing / 60 / camera.batteryMinutes()) / perCharge;
-                if (empty == null && used >= 1) {
+                double share =
+                        Math.max(1.0 / camera.batteryFrames(), exposing / 60 / camera.batteryMinutes()) / perCharge;
+                used += share;
+                sinceChange += share;
+                if (empty == null && sinceChange >= 1) {
                     empty = f.open();
                 }
             }

@@ -1,5 +1,7 @@
 package org.halfdusk.shoot;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -15,6 +17,11 @@ import org.halfdusk.shoot.trails.TrailsPlan;
  * from the sky's own times (eclipses, the moon, fireworks) keep their computed blocks, and a person's come beside them.
  */
 public final class Programme {
+    /** A battery is changed a little before it ends. */
+    private static final Duration EARLY = Duration.ofMinutes(2);
+
+    private static final double CHANGE_SECONDS = 120;
+
     private Programme() {}
 
     /** Whether laid blocks take the place of the computed ones. */
@@ -55,6 +62,44 @@ public final class Programme {
                         s.fNumber(),
                         s.iso(),
                         histogramPosition));
+    }
+
+    /**
+     * The same blocks with a pause to change the battery in before a moment: the block that holds it is divided between two of
+     * its frames, and what follows in it begins after the pause.
+     *
+     * @throws IllegalArgumentException where no laid block holds the moment
+     */
+    public static List<BlockSpec> withChange(List<BlockSpec> laid, Instant empty, List<ShutterTime> times) {
+        List<BlockSpec> next = new ArrayList<>();
+        boolean done = false;
+        for (BlockSpec s : laid) {
+            Block b = s.block(times);
+            boolean holds = !done
+                    && s.frames() > 1
+                    && !b.start().isAfter(empty)
+                    && b.end().isAfter(empty);
+            if (!holds) {
+                next.add(s);
+                continue;
+            }
+            Instant latest = empty.minus(EARLY);
+            int before = (int) Math.max(
+                    1,
+                    b.frames().stream().filter(f -> f.close().isBefore(latest)).count());
+            BlockSpec first = s.with(before);
+            Instant pause = first.block(times).end().plusSeconds(1);
+            next.add(first);
+            next.add(new BlockSpec(Block.Kind.PAUSE, pause, 0, CHANGE_SECONDS, 0, s.fNumber(), s.iso(), 0));
+            if (s.frames() > before) {
+                next.add(s.with(s.frames() - before).at(pause.plusSeconds((long) CHANGE_SECONDS + 1)));
+            }
+            done = true;
+        }
+        if (!done) {
+            throw new IllegalArgumentException("no laid block holds the moment at which the battery ends");
+        }
+        return next;
     }
 
     /** What a person can lay otherwise: their own blocks, or the computed ones where they may be replaced. */

@@ -139,5 +139,12 @@ class ProgrammeTest {
         assertTrue(mild.emptyAt().isEmpty());
         assertTrue(cold.emptyAt().orElseThrow().isBefore(run.end()));
         assertEquals(490 * 40.0, mild.megabytes(), 1e-9);
+        // A pause long enough to change it in, and no charge ends.
+        Block half = spec(Block.Kind.TIME_LAPSE, 245, 10, 1).block(TIMES);
+        Block pause = Block.pause(half.end(), half.end().plusSeconds(90));
+        Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 10, 1, 2.8, 1600, 0).block(TIMES);
+        assertTrue(RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, -10)
+                .emptyAt()
+                .isEmpty());
     }
 }

@@ -59,6 +59,27 @@ class RampTest {
         assertEquals(longest, before.shutter(), "the night takes the longest time");
     }
 
+    /** The block in which a battery ends is divided: no frame is lost, none overlaps, and the pause comes in time. */
+    @Test
+    void aPauseIsLaidBeforeTheBatteryEnds() {
+        Plan plan = plan();
+        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        BlockSpec trails = new BlockSpec(Block.Kind.TRAILS, SUNSET.plusSeconds(7200), 800, 10, 1, 2, 1600, 0);
+        Instant empty = SUNSET.plusSeconds(9000);
+        List<BlockSpec> divided = Programme.withChange(List.of(trails), empty, times);
+        assertEquals(3, divided.size());
+        assertEquals(800, divided.get(0).frames() + divided.get(2).frames());
+        assertEquals(Block.Kind.PAUSE, divided.get(1).kind());
+        assertTrue(divided.get(1).start().isBefore(empty));
+        assertEquals(
+                List.of(),
+                ProgrammeCheck.of(
+                                plan, divided.stream().map(s -> s.block(times)).toList())
+                        .stream()
+                        .filter(c -> c.what() == ProgrammeCheck.What.CLASH)
+                        .toList());
+    }
+
     @Test
     void laidBlocksReplaceTheComputedOnesAndAreChecked() {
         Plan plan = plan();

@@ -16,15 +16,20 @@ import org.halfdusk.web.subject.Line;
  *
  * @param warnings each with what it costs and two ways out
  */
-record BudgetPart(List<Line> lines, List<String> warnings, boolean jpeg, boolean noiseReduction, String celsius) {
+record BudgetPart(
+        List<Line> lines,
+        List<String> warnings,
+        boolean batteryEnds,
+        boolean jpeg,
+        boolean noiseReduction,
+        String celsius) {
     private static final double USUAL_CELSIUS = 10;
 
     static BudgetPart of(List<Block> blocks, Camera camera, RigChoices choices, ZoneId zone, String typedCelsius) {
         boolean jpeg = !choices.of(ShootField.FILES).isEmpty();
         boolean reduction = !choices.of(ShootField.NOISE_REDUCTION).isEmpty();
-        String kept = choices.of(ShootField.CELSIUS);
-        double celsius = kept.isEmpty() ? USUAL_CELSIUS : Double.parseDouble(kept);
-        RunSimulation run = RunSimulation.of(blocks, camera, jpeg, reduction, celsius);
+        double celsius = celsius(choices);
+        RunSimulation run = simulated(blocks, camera, choices);
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
         lines.add(new Line(
@@ -38,11 +43,31 @@ record BudgetPart(List<Line> lines, List<String> warnings, boolean jpeg, boolean
                         + (run.dropped().isEmpty()
                                 ? ", none dropped"
                                 : ", " + run.dropped().size() + " dropped")));
-        return new BudgetPart(lines, warnings(run, camera, reduction, blocks, zone), jpeg, reduction, typedCelsius);
+        return new BudgetPart(
+                lines,
+                warnings(run, camera, reduction, zone),
+                run.emptyAt().isPresent(),
+                jpeg,
+                reduction,
+                typedCelsius);
     }
 
-    private static List<String> warnings(
-            RunSimulation run, Camera camera, boolean reduction, List<Block> blocks, ZoneId zone) {
+    private static double celsius(RigChoices choices) {
+        String kept = choices.of(ShootField.CELSIUS);
+        return kept.isEmpty() ? USUAL_CELSIUS : Double.parseDouble(kept);
+    }
+
+    /** What becomes of the programme with the files, noise reduction and air that were chosen. */
+    static RunSimulation simulated(List<Block> blocks, Camera camera, RigChoices choices) {
+        return RunSimulation.of(
+                blocks,
+                camera,
+                !choices.of(ShootField.FILES).isEmpty(),
+                !choices.of(ShootField.NOISE_REDUCTION).isEmpty(),
+                celsius(choices));
+    }
+
+    private static List<String> warnings(RunSimulation run, Camera camera, boolean reduction, ZoneId zone) {
         List<String> warnings = new ArrayList<>();
         if (!run.dropped().isEmpty()) {
             RunSimulation.Dropped d = run.dropped().get(0);
@@ -59,16 +84,10 @@ record BudgetPart(List<Line> lines, List<String> warnings, boolean jpeg, boolean
                                     + camera.bufferFrames()
                                     + " is full. Write raw alone, or leave longer gaps; a faster card helps too.");
         }
-        run.emptyAt().ifPresent(t -> {
-            boolean inPause = blocks.stream()
-                    .anyMatch(b -> b.frames().isEmpty()
-                            && !b.start().isAfter(t)
-                            && b.end().isBefore(t.plusSeconds(1))
-                            && !b.end().isAfter(t));
-            warnings.add("The first battery ends at about " + Words.clock(t, zone)
-                    + (inPause ? "." : ", inside a block: a gap of a minute or more.")
-                    + " Lay a pause before that and change it there, or feed the camera from outside.");
-        });
+        run.emptyAt()
+                .ifPresent(t -> warnings.add("A battery ends at about " + Words.clock(t, zone)
+                        + " with no pause before it: a gap of a minute or more, in the middle of a block. Lay a pause and "
+                        + "change it there, or feed the camera from outside."));
         return warnings;
     }
 }

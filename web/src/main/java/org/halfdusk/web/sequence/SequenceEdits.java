@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
@@ -29,6 +30,7 @@ final class SequenceEdits {
     private static final int GROUND_FRAMES = 3;
     private static final int LAPSE_FRAMES = 300;
     private static final double PAUSE_SECONDS = 300;
+    private static final int MOST_CHANGES = 12;
 
     private SequenceEdits() {}
 
@@ -45,6 +47,7 @@ final class SequenceEdits {
         try {
             switch (action) {
                 case "computed" -> laid.clear();
+                case "battery" -> change(open, laid);
                 case "remove" -> laid.remove(index(form, laid.size()));
                 case "change" -> {
                     int i = index(form, laid.size());
@@ -58,6 +61,25 @@ final class SequenceEdits {
             fields.put("BLOCKS", "!" + e.getMessage());
         }
         return fields;
+    }
+
+    /** Divides each block in which a battery ends, one change after another. */
+    private static void change(ShootDesk.Open open, List<BlockSpec> laid) {
+        RigChoices choices = open.shoot().it().rig().choices();
+        Plan plan = open.plan();
+        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        for (int changes = 0; changes < MOST_CHANGES; changes++) {
+            RigChoices now = choices.with(ShootField.BLOCKS, BlockSpec.text(laid));
+            Optional<Instant> empty = BudgetPart.simulated(
+                            Programme.blocks(plan, now), plan.rig().camera(), now)
+                    .emptyAt();
+            if (empty.isEmpty()) {
+                return;
+            }
+            List<BlockSpec> next = Programme.withChange(laid, empty.get(), times);
+            laid.clear();
+            laid.addAll(next);
+        }
     }
 
     private static int index(Map<String, String> form, int size) {

@@ -79,7 +79,8 @@ class SequenceFilesController {
 
     private static String style() {
         try (InputStream in = SequenceFilesController.class.getResourceAsStream("/static/assets/card.css")) {
-            return new String(Optional.ofNullable(in).orElseThrow().readAllBytes(), StandardCharsets.UTF_8);
+            String all = new String(Optional.ofNullable(in).orElseThrow().readAllBytes(), StandardCharsets.UTF_8);
+            return all.substring(0, all.indexOf("/* On screens only"));
         } catch (IOException e) {
             throw new UncheckedIOException("the run card's styles cannot be read", e);
         }

@@ -158,6 +158,35 @@ class SequencePagesTest extends DemoPages {
     }
 
     @Test
+    void aPauseIsLaidWhereTheBatteryEnds() throws Exception {
+        act("remove", "block", "1");
+        act(
+                "change",
+                "block",
+                "0",
+                "start",
+                "23:50",
+                "amount",
+                "290",
+                "by",
+                "minutes",
+                "seconds",
+                "10",
+                "gap",
+                "1",
+                "aperture",
+                "2",
+                "iso",
+                "1600");
+        assertHas(app.get("/shoots/1/sequence").body(), "A battery ends at about");
+        assertEquals(302, act("battery").statusCode());
+        String page = app.get("/shoots/1/sequence").body();
+        assertHas(page, "Pause: focus, battery, card");
+        assertFalse(page.contains("A battery ends at about"));
+        assertFalse(page.contains("before the block before it is over"));
+    }
+
+    @Test
     void framesAsCsvStandInsideTheirBlocks() throws Exception {
         List<CSVRecord> rows = CSVFormat.RFC4180
                 .builder()
