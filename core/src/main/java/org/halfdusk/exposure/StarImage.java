@@ -20,13 +20,23 @@ public final class StarImage {
             double share = (step + 0.5) / STEPS - 0.5;
             double x = middle + share * path.dx();
             double y = middle - share * path.dy();
+            // The blur of a point is a product of one across and one down.
+            double[] across = bell(x, size, twiceVariance);
+            double[] down = bell(y, size, twiceVariance);
             for (int row = 0; row < size; row++) {
                 for (int column = 0; column < size; column++) {
-                    double d2 = (column - x) * (column - x) + (row - y) * (row - y);
-                    light[row][column] += Math.exp(-d2 / twiceVariance) / STEPS;
+                    light[row][column] += across[column] * down[row] / STEPS;
                 }
             }
         }
         return light;
+    }
+
+    private static double[] bell(double middle, int size, double twiceVariance) {
+        double[] bell = new double[size];
+        for (int i = 0; i < size; i++) {
+            bell[i] = Math.exp(-(i - middle) * (i - middle) / twiceVariance);
+        }
+        return bell;
     }
 }
