@@ -11,6 +11,15 @@ public final class PointLight {
     private PointLight() {}
 
     /**
+     * Place across a gamma-2.2 histogram of the brightest pixel of a star, 0 black to 1 clipped, the sky under it not counted.
+     *
+     * @param clipping magnitude of the faintest star that clips
+     */
+    public static double histogramPosition(double magnitude, double clipping) {
+        return Math.min(1, Math.pow(10, -0.4 * (magnitude - clipping) / 2.2));
+    }
+
+    /**
      * The faintest star whose brightest pixel clips, by V: its light gathered by an aperture of f/N goes in a Gaussian of
      * {@link Trailing#BLUR_PX} drawn out over its trail; 78/ISO lux·s saturate.
      *

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
@@ -133,7 +134,7 @@ public record ExposurePlan(
                     sharp,
                     trailing.middlePx(shutter.realSeconds()),
                     trailing.cornerPx(diagonal, shutter.realSeconds()),
-                    new SkyExposure(skyBrightness, aperture, shutter.realSeconds(), iso));
+                    new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), iso));
         }
 
         private double aperture() {
@@ -156,15 +157,25 @@ public record ExposurePlan(
         }
 
         private double exactAperture() {
-            double seconds = pinnedTime().realSeconds();
+            double seconds = effective(pinnedTime().realSeconds());
             double needed = new SkyExposure(skyBrightness, 1, seconds, 100)
                     .isoFor(wishes.isoSchool().histogramPosition());
             return Math.sqrt(wishes.pinnedIso().orElseThrow() / needed);
         }
 
         private double lightSeconds(double aperture) {
-            return exactIso(aperture, new ShutterTime(1, 1), wishes.isoSchool())
+            double metered = exactIso(aperture, new ShutterTime(1, 1), wishes.isoSchool())
                     / wishes.pinnedIso().orElseThrow();
+            return rig.camera().filmExponent().isPresent()
+                    ? Reciprocity.exposed(metered, rig.camera().filmExponent().getAsDouble())
+                    : metered;
+        }
+
+        /** What the light of a time counts for: film loses speed in long ones. */
+        private double effective(double seconds) {
+            return rig.camera().filmExponent().isPresent()
+                    ? Reciprocity.metered(seconds, rig.camera().filmExponent().getAsDouble())
+                    : seconds;
         }
 
         private boolean solvesTime() {
@@ -235,7 +246,7 @@ public record ExposurePlan(
         }
 
         private double exactIso(double aperture, ShutterTime shutter, IsoSchool school) {
-            return new SkyExposure(skyBrightness, aperture, shutter.realSeconds(), 100)
+            return new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), 100)
                     .isoFor(school.histogramPosition());
         }
     }

@@ -92,6 +92,9 @@ class LightAndLimitsTest {
     void theLongerTheTrailTheFewerStarsClip() {
         double still = PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 0);
         assertTrue(PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 6) < still);
+        assertEquals(1, PointLight.histogramPosition(still, still), 1e-12);
+        // Five magnitudes fainter is a hundredth of the light: 12 % across at gamma 2.2.
+        assertEquals(Math.pow(0.01, 1 / 2.2), PointLight.histogramPosition(still + 5, still), 1e-12);
         // A stop more of ISO clips stars 0.75 mag fainter.
         assertEquals(still + 2.5 * Math.log10(2), PointLight.clippingMagnitude(18, 2, 5.12, 10, 3200, 0), 1e-9);
     }

@@ -5,11 +5,13 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.junit.jupiter.api.Test;
@@ -49,6 +51,35 @@ class ExposureLimitsTest {
     void aFilterIsPaidInIso() {
         ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, false, 0.9)));
         assertEquals(3, Math.log(p.iso() / (double) plan(Wishes.DEFAULT).iso()) / Math.log(2), 0.34);
+    }
+
+    /** Film of exponent 1.3 needs more than it meters: the same time and aperture leave it darker than a sensor. */
+    @Test
+    void filmLosesSpeedInTheDark() {
+        Camera sensor = Isle.camera(true);
+        Camera film = new Camera(
+                sensor.name(),
+                sensor.sensor(),
+                400,
+                400,
+                sensor.shortestSeconds(),
+                sensor.longestTimedSeconds(),
+                true,
+                0,
+                0,
+                36,
+                160,
+                530,
+                190,
+                false,
+                0,
+                OptionalDouble.of(1.3),
+                0.01,
+                0.01);
+        Rig rig = Rig.of(film, RIG.lens(), Optional.empty(), 18);
+        ExposurePlan p = ExposurePlan.of(rig, -29, 21.4, Wishes.DEFAULT);
+        double real = p.shutter().realSeconds();
+        assertEquals(Math.pow(real, 1 / 1.3), p.sky().seconds(), 1e-9);
     }
 
     @Test

@@ -49,6 +49,7 @@ record ExposePage(
         String budget,
         List<Choice> tolerances,
         boolean budgetTyped,
+        List<String> print,
         List<Choice> mounts,
         boolean mounted,
         String polar,
@@ -105,6 +106,7 @@ record ExposePage(
                 errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
                 tolerances(kept.choices().of(ShootField.TOLERANCE)),
                 kept.choices().of(ShootField.TOLERANCE).isEmpty(),
+                print(kept, errors),
                 choices(
                         kept.choices().of(ShootField.MOUNT),
                         "",
@@ -148,20 +150,29 @@ record ExposePage(
     }
 
     private static List<Choice> tolerances(String kept) {
+        String kind = kept.startsWith("PRINT") ? "PRINT 60 80" : kept;
         return choices(
-                kept,
+                kind,
                 "",
                 "by trail budget",
                 "FULL",
                 "at 100 %",
                 "SCREEN",
                 "on a screen, 2048 px",
-                "PRINT 30 40",
-                "on a 30 cm print at 40 cm",
                 "PRINT 60 80",
-                "on a 60 cm print at 80 cm",
-                "PRINT 120 150",
-                "on a 1.2 m print at 1.5 m");
+                "on a print");
+    }
+
+    /** Width and distance of the print, cm; two empty texts where none is meant. */
+    private static List<String> print(Shoot.ShootRig kept, FormErrors errors) {
+        String text = kept.choices().of(ShootField.TOLERANCE);
+        if (!text.startsWith("PRINT")) {
+            return List.of("", "");
+        }
+        String[] parts = text.split(" ");
+        return errors.of("TOLERANCE").isEmpty()
+                ? List.of(parts[1], parts[2])
+                : List.of(errors.text("printWidth"), errors.text("printDistance"));
     }
 
     /** Values and names by turns; a value of none of them stands as it is. */

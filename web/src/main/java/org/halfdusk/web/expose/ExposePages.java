@@ -1,5 +1,7 @@
 package org.halfdusk.web.expose;
 
+import java.util.HashMap;
+import java.util.Map;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Rigs;
@@ -15,6 +17,21 @@ record ExposePages(Kits kits, Rigs rigs, Planner planner) implements StepPages {
     @Override
     public String step() {
         return "expose";
+    }
+
+    /** A print's size and distance are typed apart and kept together. */
+    @Override
+    public Map<String, String> fields(Map<String, String> form) {
+        if (!form.containsKey("printWidth")
+                || !form.getOrDefault("TOLERANCE", "").startsWith("PRINT")) {
+            return form;
+        }
+        Map<String, String> fields = new HashMap<>(form);
+        fields.put(
+                "TOLERANCE",
+                "PRINT " + form.getOrDefault("printWidth", "").trim() + " "
+                        + form.getOrDefault("printDistance", "").trim());
+        return fields;
     }
 
     @Override

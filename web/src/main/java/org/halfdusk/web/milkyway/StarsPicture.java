@@ -2,6 +2,7 @@ package org.halfdusk.web.milkyway;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.halfdusk.exposure.PointLight;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
@@ -18,7 +19,28 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
             String time, String note, boolean chosen, StarPicture middle, StarPicture corner, String words) {}
 
     /** Where the sky's peak stands. */
-    public record Histogram(String path, String peakX, String labelX, String ground, String groundX, String words) {
+    public record Histogram(
+            String path, String peakX, String labelX, String ground, String groundX, String stars, String words) {
+        /** Of the sky with the stars' cores: the brighter a star the farther right, and the fewer of them. */
+        Histogram withStars(double clipping) {
+            StringBuilder line = new StringBuilder("M392 90");
+            for (double m = clipping - 1; m < clipping + 5; m += 0.25) {
+                double x = 392 * PointLight.histogramPosition(m, clipping);
+                line.append('L')
+                        .append(Numbers.tenths(x))
+                        .append(' ')
+                        .append(Numbers.tenths(86 - 3 * (m - clipping + 1)));
+            }
+            return new Histogram(
+                    path,
+                    peakX,
+                    labelX,
+                    ground,
+                    groundX,
+                    line.toString(),
+                    words + " Cores of stars brighter than " + Words.tenths(clipping) + " mag clip.");
+        }
+
         /** Of the sky alone. */
         public static Histogram of(SkyExposure sky) {
             return of(sky, -1);
@@ -39,6 +61,7 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
                     Words.plain(Math.min(360, at + 12)),
                     groundAt < 0 ? "" : hump(groundAt, 40),
                     Words.plain(Math.max(4, groundAt * 392 - 10)),
+                    "",
                     groundAt < 0
                             ? words
                             : words + " Ground in the sky's own light stands " + Words.percent(groundAt) + " across"
@@ -81,7 +104,17 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
     }
 
     static StarsPicture of(ExposurePlan e, double groundAt, Theme theme) {
-        return new StarsPicture(stars(e, theme), Histogram.of(e.sky(), groundAt), Meter.of(e));
+        return new StarsPicture(stars(e, theme), Histogram.of(e.sky(), groundAt).withStars(clipping(e)), Meter.of(e));
+    }
+
+    private static double clipping(ExposurePlan e) {
+        return PointLight.clippingMagnitude(
+                e.rig().focalMm(),
+                e.aperture(),
+                e.rig().camera().sensor().pixelPitchMicrometres(),
+                e.shutter().realSeconds(),
+                e.iso(),
+                e.middlePx());
     }
 
     /** Three times side by side: the longest school, the chosen one, the strictest. */

@@ -45,6 +45,26 @@ class ExposePagesTest extends DemoPages {
         assertHas(screen, "Your budget of 8.9");
         assertFalse(screen.contains("name=\"BUDGET\""), "a budget is not asked for beside it");
         assertTrue(app.bean(Shoots.class).undo(1));
+        save("TOLERANCE", "", "PRINT 60 80");
+        Map<String, String> print = Map.of(
+                "was.TOLERANCE", "PRINT 60 80", "TOLERANCE", "PRINT 60 80", "printWidth", "100", "printDistance", "90");
+        assertEquals(302, app.post("/shoots/1/expose", print).statusCode());
+        assertHas(app.get("/shoots/1/expose").body(), "value=\"100\"");
+        Map<String, String> wrong = Map.of(
+                "was.TOLERANCE",
+                "PRINT 100 90",
+                "TOLERANCE",
+                "PRINT 60 80",
+                "printWidth",
+                "9000",
+                "printDistance",
+                "90");
+        HttpResponse<String> refused = app.post("/shoots/1/expose", wrong);
+        assertEquals(400, refused.statusCode());
+        assertHas(refused.body(), "9000 cm is outside 5 to 1000 cm");
+        assertHas(refused.body(), "value=\"9000\"");
+        assertTrue(app.bean(Shoots.class).undo(1));
+        assertTrue(app.bean(Shoots.class).undo(1));
     }
 
     @Test
