@@ -22,6 +22,13 @@ public final class FNumber {
                 .toList();
     }
 
+    /** The mark nearest to a wish, in stops. */
+    public static double nearest(double wished, List<Double> marks) {
+        return marks.stream()
+                .min((a, b) -> Double.compare(Math.abs(Stops.between(a, wished)), Math.abs(Stops.between(b, wished))))
+                .orElseThrow();
+    }
+
     /** "f/2", "f/5.6". */
     public static String label(double fNumber) {
         double tenths = Math.round(fNumber * 10) / 10.0;

@@ -16,7 +16,6 @@ public record Ground(double lux, double reflectance) {
     /** Where on the histogram ground at night looks like night and still shows. */
     public static final double TARGET = 0.12;
 
-    private static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
     private static final double FAINTEST = 25;
     private static final double BRIGHTEST = -5;
 
@@ -32,8 +31,9 @@ public record Ground(double lux, double reflectance) {
      * bright twilight the illuminance by the Sun's altitude. Towns' lamps are not counted.
      */
     public static Ground under(SkyLight.At at, double sunAltitude, double reflectance) {
-        double sky =
-                Math.PI * ZERO_POINT_CD_PER_M2 * Math.pow(10, -0.4 * at.zenith().magnitude());
+        double sky = Math.PI
+                * SkyExposure.ZERO_POINT_CD_PER_M2
+                * Math.pow(10, -0.4 * at.zenith().magnitude());
         double twilight = sunAltitude > -12 ? Daylight.lux(sunAltitude) : 0;
         return new Ground(Math.max(sky, twilight) + at.moonOnGroundLux(), reflectance);
     }
@@ -45,7 +45,8 @@ public record Ground(double lux, double reflectance) {
 
     /** As mag/arcsec², the measure that skies have. */
     public double brightness() {
-        return Math.max(BRIGHTEST, Math.min(FAINTEST, -2.5 * Math.log10(luminance() / ZERO_POINT_CD_PER_M2)));
+        return Math.max(
+                BRIGHTEST, Math.min(FAINTEST, -2.5 * Math.log10(luminance() / SkyExposure.ZERO_POINT_CD_PER_M2)));
     }
 
     public SkyExposure comesOut(double fNumber, double seconds, double iso) {

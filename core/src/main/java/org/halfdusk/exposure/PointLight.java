@@ -3,7 +3,6 @@ package org.halfdusk.exposure;
 /** Stars on the sensor: which of them clip. A star of magnitude m gives 2.54·10⁻⁶ · 10^(−0.4 m) lux above the air. */
 public final class PointLight {
     private static final double LUX = 2.54e-6;
-    private static final double SATURATION = 78;
 
     /** Of glass and air high up. */
     private static final double TRANSMISSION = 0.75;
@@ -33,6 +32,6 @@ public final class PointLight {
         double pixelMetres = pitchMicrometres * 1e-6;
         double peak = 1 / (2 * Math.PI * Trailing.BLUR_PX * Trailing.BLUR_PX * Trailing.elongation(trailPx));
         double ofMagnitudeZero = LUX * gathered / (pixelMetres * pixelMetres) * peak * seconds;
-        return 2.5 * Math.log10(ofMagnitudeZero / (SATURATION / iso));
+        return 2.5 * Math.log10(ofMagnitudeZero / (SkyExposure.SATURATION / iso));
     }
 }

@@ -12,9 +12,13 @@ package org.halfdusk.exposure;
  * @param iso above 0
  */
 public record SkyExposure(double skyBrightness, double fNumber, double seconds, double iso) {
-    private static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
+    /** Luminance of a sky of magnitude 0 per arcsec², cd/m². */
+    static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
+
     private static final double FOCAL_PLANE = 0.65;
-    private static final double SATURATION = 78;
+    /** Exposure that clips at ISO 1, lux·s (ISO 12232). */
+    static final double SATURATION = 78;
+
     private static final double GAMMA = 2.2;
 
     public SkyExposure {

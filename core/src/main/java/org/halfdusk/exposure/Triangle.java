@@ -47,10 +47,7 @@ public record Triangle(Rig rig, double light) {
 
     public Answer aperture(ShutterTime time, int iso) {
         double exact = Math.sqrt(time.realSeconds() * iso / light);
-        double nearest = apertures(rig).stream()
-                .min((a, b) -> Double.compare(Math.abs(Stops.between(a, exact)), Math.abs(Stops.between(b, exact))))
-                .orElseThrow();
-        return answer(Solved.APERTURE, time, nearest, iso, exact);
+        return answer(Solved.APERTURE, time, FNumber.nearest(exact, apertures(rig)), iso, exact);
     }
 
     private Answer answer(Solved solved, ShutterTime time, double fNumber, int iso, double exact) {

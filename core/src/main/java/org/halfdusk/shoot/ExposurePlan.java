@@ -139,11 +139,7 @@ public record ExposurePlan(
 
         private double aperture() {
             if (solvesAperture()) {
-                double exact = exactAperture();
-                return apertures(rig).stream()
-                        .min((a, b) ->
-                                Double.compare(Math.abs(Stops.between(a, exact)), Math.abs(Stops.between(b, exact))))
-                        .orElseThrow();
+                return FNumber.nearest(exactAperture(), apertures(rig));
             }
             double wished = wishes.pinnedAperture().orElse(rig.widestAperture());
             return Math.max(rig.widestAperture(), Math.min(rig.smallestAperture(), wished));

@@ -38,7 +38,7 @@ class TestFrameController {
             @PathVariable(required = false) Optional<Integer> rig,
             @PathVariable String symptom,
             Model model) {
-        int number = rig.map(r -> r - 1).orElse(Shoots.FIRST_RIG);
+        int number = ShootDesk.rigNumber(rig);
         ShootDesk.Open open = desk.open(id, number, Optional.empty());
         model.addAttribute("advice", advice(open, symptom(symptom), number));
         return "expose/parts :: advice(a=${advice})";

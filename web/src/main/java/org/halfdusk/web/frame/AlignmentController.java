@@ -111,11 +111,7 @@ class AlignmentController {
         double sideways = e.number("sideways", "tolerance to the side", Alignments.LEAST_TOLERANCE, 45, "°");
         double over = e.number("over", "height over the top", 0.1, 90, "°");
         int object = e.whole("object", "object", 0, objects.size() - 1, "");
-        Body body = switch (e.text("body")) {
-            case "SUN" -> Body.SUN;
-            case "MOON" -> Body.MOON;
-            default -> Body.GALACTIC_CENTRE;
-        };
+        Body body = FramePicture.body(e.text("body"));
         Alignments.Light light = switch (e.text("light")) {
             case "DARK" -> Alignments.Light.DARK;
             case "DUSK" -> Alignments.Light.DUSK;

@@ -98,6 +98,15 @@ record FramePicture(
                 "The frame aimed at " + aim + ": the list beside it says what stands in it.");
     }
 
+    /** As a form names it; the core where it names none. */
+    static Body body(String name) {
+        return switch (name) {
+            case "SUN" -> Body.SUN;
+            case "MOON" -> Body.MOON;
+            default -> Body.GALACTIC_CENTRE;
+        };
+    }
+
     static String name(Body body) {
         return switch (body) {
             case SUN -> "the sun";

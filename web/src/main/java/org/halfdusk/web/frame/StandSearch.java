@@ -58,11 +58,7 @@ class StandSearch {
         double over = e.number("over", "height over the top", -5, 60, "°");
         double ground = e.number("ground", "ground", -500, 9000, "m");
         e.whole("object", "object", 0, place.objects().size() - 1, "");
-        Body body = switch (e.text("body")) {
-            case "SUN" -> Body.SUN;
-            case "MOON" -> Body.MOON;
-            default -> Body.GALACTIC_CENTRE;
-        };
+        Body body = FramePicture.body(e.text("body"));
         if (e.any()) {
             return null;
         }

@@ -17,7 +17,6 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.shoot.Shoots;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
@@ -56,7 +55,7 @@ class SequenceFilesController {
     }
 
     private ShootDesk.Open open(long id, Optional<Integer> rig) {
-        return desk.open(id, rig.map(r -> r - 1).orElse(Shoots.FIRST_RIG), Optional.empty());
+        return desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
     }
 
     @GetMapping({"/shoots/{id}/sequence/card", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/card"})

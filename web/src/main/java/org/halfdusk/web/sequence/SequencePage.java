@@ -118,7 +118,7 @@ record SequencePage(
                         errors),
                 parts,
                 Block.frames(blocks),
-                !choices.of(ShootField.BLOCKS).isEmpty(),
+                open.laid(),
                 Programme.replaces(plan),
                 errors.of("BLOCKS"),
                 timeline(open, desk, shoots, blocks, numbers, found),
@@ -136,8 +136,7 @@ record SequencePage(
     /** The subject's own answer, or what the laid blocks come to. */
     private static SequenceStep step(ShootDesk.Open open, List<Block> blocks, ZoneId zone) {
         SequenceStep computed = open.subject().sequence(open.plan());
-        boolean laid = !open.shoot().it().rig().choices().of(ShootField.BLOCKS).isEmpty();
-        if (!laid || blocks.isEmpty()) {
+        if (!open.laid() || blocks.isEmpty()) {
             return computed;
         }
         String span = Words.clock(blocks.get(0).start(), zone) + " to "

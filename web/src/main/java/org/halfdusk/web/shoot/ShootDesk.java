@@ -53,6 +53,7 @@ public class ShootDesk {
      *
      * @param rig the number of the rig it is seen through
      * @param forecast the weather ahead of its place, where any is known
+     * @param blocks the rig's frames: computed, or laid by the person
      */
     public record Open(
             Kept<Shoot> shoot,
@@ -60,15 +61,16 @@ public class ShootDesk {
             Subjects.Bound<?, ?> subject,
             Instant at,
             int rig,
-            Optional<Forecast> forecast) {
+            Optional<Forecast> forecast,
+            List<Block> blocks) {
         /** The weather of its window, where all of that is forecast. */
         public Optional<Spell> weather() {
             return forecast.flatMap(f -> plan.night().main().flatMap(f::during));
         }
 
-        /** The rig's frames: computed, or laid by the person. */
-        public List<Block> blocks() {
-            return Programme.blocks(plan, shoot.it().rig().choices());
+        /** Whether a person has laid blocks. */
+        public boolean laid() {
+            return !shoot.it().rig().choices().of(ShootField.BLOCKS).isEmpty();
         }
 
         /** Where a step of this shoot is. */
@@ -94,6 +96,11 @@ public class ShootDesk {
         return open(id, Shoots.FIRST_RIG, at);
     }
 
+    /** As people count: the first rig has no number in the address, the second is rig2. */
+    public static int rigNumber(Optional<Integer> counted) {
+        return counted.map(r -> r - 1).orElse(Shoots.FIRST_RIG);
+    }
+
     /** The same with one of its rigs. */
     public Open open(long id, int rig, Optional<String> at) {
         Kept<Shoot> shoot = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id));
@@ -110,7 +117,8 @@ public class ShootDesk {
                 subjects.of(shoot.it().subject(), plan.night()),
                 inside,
                 rig,
-                planner.forecast(plan.place()));
+                planner.forecast(plan.place()),
+                Programme.blocks(plan, shoot.it().rig().choices()));
     }
 
     /** An instant as it is; a time of day at its first occurrence along the axis. Nonsense counts as nothing. */
@@ -201,8 +209,7 @@ public class ShootDesk {
                 "ISO " + s.iso(),
                 Words.plain(plan.rig().focalMm()) + " mm " + (plan.framing().upright() ? "upright" : "level"),
                 s.kelvin() + " K"));
-        boolean laid = !open.shoot().it().rig().choices().of(ShootField.BLOCKS).isEmpty();
-        String frames = laid
+        String frames = open.laid()
                 ? "×" + Block.frames(open.blocks()) + " laid by hand"
                 : open.subject().frames(plan);
         if (!frames.isEmpty()) {
@@ -227,8 +234,7 @@ public class ShootDesk {
     }
 
     private static String sequenceAnswer(Open open) {
-        boolean laid = !open.shoot().it().rig().choices().of(ShootField.BLOCKS).isEmpty();
-        return laid
+        return open.laid()
                 ? Block.frames(open.blocks()) + " frames in " + open.blocks().size() + " blocks"
                 : open.subject().sequenceAnswer(open.plan());
     }

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Shell;
 import org.springframework.stereotype.Controller;
@@ -40,7 +39,7 @@ class StepController {
             @RequestParam Optional<String> at,
             @ModelAttribute("frame") Shell.Frame frame,
             Model model) {
-        return render(id, number(rig), of(step), at, frame, model, ShootEditing.untouched());
+        return render(id, ShootDesk.rigNumber(rig), of(step), at, frame, model, ShootEditing.untouched());
     }
 
     @PostMapping({
@@ -56,7 +55,7 @@ class StepController {
             Model model,
             @RequestHeader(name = "HX-Request", defaultValue = "false") boolean partial,
             HttpServletResponse response) {
-        int number = number(rig);
+        int number = ShootDesk.rigNumber(rig);
         return forms.answer(
                 id,
                 number,
@@ -65,11 +64,6 @@ class StepController {
                 partial,
                 response,
                 result -> render(id, number, of(step), Optional.ofNullable(form.get("at")), frame, model, result));
-    }
-
-    /** As people count: the first rig has no number in the address, the second is rig2. */
-    private static int number(Optional<Integer> rig) {
-        return rig.map(r -> r - 1).orElse(Shoots.FIRST_RIG);
     }
 
     private StepPages of(String step) {
