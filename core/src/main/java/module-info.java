@@ -2,6 +2,7 @@
 module org.halfdusk.core {
     requires static org.jspecify;
 
+    exports org.halfdusk.typed;
     exports org.halfdusk.angle;
     exports org.halfdusk.time;
     exports org.halfdusk.place;

@@ -66,9 +66,7 @@ public final class DarkSite {
     public static List<Dome> domes(Observer observer) {
         double lat = observer.latitudeDegrees();
         double lon = observer.longitudeDegrees();
-        List<Town> near = Gazetteer.instance().towns().stream()
-                .filter(t -> Math.abs(t.latitudeDegrees() - lat) < FARTHEST_KM / 111)
-                .filter(t -> t.distanceKm(lat, lon) < FARTHEST_KM)
+        List<Town> near = Gazetteer.instance().within(lat, lon, FARTHEST_KM).stream()
                 .sorted(Comparator.comparingInt(Town::population).reversed())
                 .toList();
         List<Town> kept = new ArrayList<>();

@@ -9,6 +9,7 @@ package org.halfdusk.optics;
  */
 public record BatteryPack(String name, int frames, int minutes, int count) implements Accessory {
     public BatteryPack {
+        name = Figures.name(name);
         Figures.within("battery", frames, 1, 100_000, "frames");
         Figures.within("battery", minutes, 1, 10_000, "min");
         Figures.within("number of batteries", count, 1, 100, "");

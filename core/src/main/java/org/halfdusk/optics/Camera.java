@@ -1,5 +1,6 @@
 package org.halfdusk.optics;
 
+import java.util.Objects;
 import java.util.OptionalDouble;
 
 /**
@@ -44,6 +45,8 @@ public record Camera(
     public static final double USUAL_LOSS = 0.01;
 
     public Camera {
+        name = Figures.name(name);
+        Objects.requireNonNull(sensor, "sensor is missing");
         Figures.within("lowest ISO", lowestIso, 6, 3_276_800, "");
         Figures.within("highest ISO", highestIso, lowestIso, 3_276_800, "");
         Figures.within("shortest shutter time", shortestSeconds, 1.0 / 64_000, 1, "s");

@@ -3,6 +3,7 @@ package org.halfdusk.optics;
 /** A teleconverter: multiplies focal length and f-number by its factor. */
 public record Converter(String name, double factor) {
     public Converter {
+        name = Figures.name(name);
         Figures.within("converter factor", factor, 1.01, 4, "×");
     }
 

@@ -1,5 +1,7 @@
 package org.halfdusk.optics;
 
+import java.util.Objects;
+
 /**
  * A filter before the lens.
  *
@@ -19,6 +21,8 @@ public record Filter(String name, Use use, double density) implements Accessory 
     public static final double LEAST_SOLAR_DENSITY = 3.8;
 
     public Filter {
+        name = Figures.name(name);
+        Objects.requireNonNull(use, "use of a filter is missing");
         Figures.within("filter density", density, 0, 8, "");
         if (use == Use.SOLAR && density < LEAST_SOLAR_DENSITY) {
             throw new IllegalArgumentException("filter density " + density + " is too little for the sun; "

@@ -1,5 +1,7 @@
 package org.halfdusk.optics;
 
+import org.halfdusk.typed.PlainText;
+
 /**
  * A lens by its figures; a fixed focal length has the same value at both ends.
  *
@@ -26,16 +28,14 @@ public record Lens(
     public static final int LONGEST_NOTE = 400;
 
     public Lens {
+        name = Figures.name(name);
         Figures.within("shortest focal length", shortestMm, 1, 5000, "mm");
         Figures.within("longest focal length", longestMm, shortestMm, 5000, "mm");
         Figures.within("widest aperture f/", widestAtShortest, 0.5, 64, "");
         Figures.within("widest aperture at the long end f/", widestAtLongest, widestAtShortest, 64, "");
         Figures.within("smallest aperture f/", smallestAperture, widestAtLongest, 128, "");
         Figures.within("sharpest aperture f/", sharpestAperture, widestAtShortest, smallestAperture, "");
-        if (coma.length() > LONGEST_NOTE) {
-            throw new IllegalArgumentException(
-                    "note on coma has " + coma.length() + " characters; at most " + LONGEST_NOTE + " are allowed");
-        }
+        coma = PlainText.lines("note on coma", coma, LONGEST_NOTE);
     }
 
     /** A rectilinear lens that the camera sets, without a note. */

@@ -22,6 +22,7 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin) impl
     private static final double SIDEREAL_ARCSEC = 15.041;
 
     public Support {
+        name = Figures.name(name);
         rates = Set.copyOf(rates);
         Figures.within("alignment of the axis", alignmentArcmin, 0, 600, "arcmin");
     }

@@ -2,6 +2,7 @@ package org.halfdusk.place;
 
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.typed.PlainText;
 
 /**
  * Something that stands before the sky: a tower, a tree, a ridge.
@@ -25,9 +26,7 @@ public record ForegroundObject(
     public static final double EYE_METRES = 1.5;
 
     public ForegroundObject {
-        if (name.isBlank() || name.length() > 80) {
-            throw new IllegalArgumentException("name of an object must have 1 to 80 characters");
-        }
+        name = PlainText.line("name of an object", name, 80);
         within("height", heightMetres, 0, 5000);
         within("width", widthMetres, 0, 5000);
         within("distance", distanceMetres, 1, 100_000);

@@ -14,16 +14,34 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Towns of 15,000 people and more (GeoNames), read on first use. */
 public final class Gazetteer {
+    /** A degree of latitude, km, a little short, so that a circle is never taken too small. */
+    private static final double DEGREE_KM = 111.1;
+
+    private static final double FIRST_REACH_KM = 50;
+    private static final double HALF_ROUND_KM = 20_100;
+
     private final List<Town> towns;
     private final String[] folded;
+
+    /** Towns by the whole degrees of their south-west corner: row of latitude times 360 and column of longitude. */
+    private final Map<Integer, List<Town>> cells = new HashMap<>();
 
     private Gazetteer(List<Town> towns) {
         this.towns = towns;
         this.folded = towns.stream().map(t -> folded(t.name())).toArray(String[]::new);
+        towns.forEach(t -> cells.computeIfAbsent(
+                        cell((int) Math.floor(t.latitudeDegrees()), (int) Math.floor(t.longitudeDegrees())),
+                        k -> new ArrayList<>())
+                .add(t));
+    }
+
+    private static int cell(int latitude, int longitude) {
+        return (latitude + 90) * 360 + Math.floorMod(longitude + 180, 360);
     }
 
     public static Gazetteer instance() {
@@ -40,9 +58,37 @@ public final class Gazetteer {
 
     /** The town nearest to a point, which lends it its time zone. */
     public Town nearest(double latitude, double longitude) {
+        for (double km = FIRST_REACH_KM; km < HALF_ROUND_KM; km *= 2) {
+            Optional<Town> nearest = within(latitude, longitude, km).stream()
+                    .min(Comparator.comparingDouble(t -> t.distanceKm(latitude, longitude)));
+            if (nearest.isPresent()) {
+                return nearest.get();
+            }
+        }
         return towns.stream()
                 .min(Comparator.comparingDouble(t -> t.distanceKm(latitude, longitude)))
                 .orElseThrow();
+    }
+
+    /** Towns within a distance of a point, in no order. */
+    public List<Town> within(double latitude, double longitude, double km) {
+        double up = km / DEGREE_KM;
+        double widest = Math.min(90, Math.abs(latitude) + up);
+        // Nearer to a pole than the circle reaches, it holds all longitudes.
+        double aside = widest >= 89 ? 180 : Math.min(180, up / Math.cos(Math.toRadians(widest)));
+        List<Town> found = new ArrayList<>();
+        int last = (int) Math.floor(longitude + aside);
+        int first = (int) Math.floor(longitude - aside);
+        for (int lat = (int) Math.floor(Math.max(-90, latitude - up)); lat <= Math.min(90, latitude + up); lat++) {
+            for (int lon = first; lon <= Math.min(last, first + 359); lon++) {
+                for (Town t : cells.getOrDefault(cell(lat, lon), List.of())) {
+                    if (t.distanceKm(latitude, longitude) < km) {
+                        found.add(t);
+                    }
+                }
+            }
+        }
+        return found;
     }
 
     /** Towns whose name begins with some letters, accents left aside, then those that hold them; the largest first. */

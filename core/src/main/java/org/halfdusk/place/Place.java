@@ -2,6 +2,8 @@ package org.halfdusk.place;
 
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Objects;
+import org.halfdusk.typed.PlainText;
 
 /**
  * A place to photograph from.
@@ -23,11 +25,14 @@ public record Place(
         double compassDegrees,
         PlaceNotes notes) {
     public static final int MOST_OBJECTS = 20;
+    public static final int LONGEST_NAME = 120;
 
     public Place {
-        if (name.isBlank() || name.length() > 120) {
-            throw new IllegalArgumentException("name of a place must have 1 to 120 characters");
-        }
+        Objects.requireNonNull(observer, "position is missing");
+        Objects.requireNonNull(zone, "zone is missing");
+        Objects.requireNonNull(skyline, "skyline is missing");
+        Objects.requireNonNull(notes, "notes are missing");
+        name = PlainText.line("name of a place", name, LONGEST_NAME);
         if (!(skyBrightness >= 15 && skyBrightness <= 22.2)) {
             throw new IllegalArgumentException(
                     "sky brightness " + skyBrightness + " mag/arcsec² is outside 15 to 22.2 mag/arcsec²");

@@ -1,5 +1,7 @@
 package org.halfdusk.place;
 
+import org.halfdusk.typed.PlainText;
+
 /** What a person knows of a place and a map does not; each may be empty. */
 public record PlaceNotes(String access, String hazards, String tide, String permission, String parking) {
     public static final PlaceNotes NONE = new PlaceNotes("", "", "", "", "");
@@ -8,17 +10,10 @@ public record PlaceNotes(String access, String hazards, String tide, String perm
     public static final int LONGEST = 4000;
 
     public PlaceNotes {
-        within("access", access);
-        within("hazards", hazards);
-        within("tide", tide);
-        within("permission", permission);
-        within("parking", parking);
-    }
-
-    private static void within(String what, String text) {
-        if (text.length() > LONGEST) {
-            throw new IllegalArgumentException(
-                    what + " has " + text.length() + " characters; at most " + LONGEST + " are allowed");
-        }
+        access = PlainText.lines("access", access, LONGEST);
+        hazards = PlainText.lines("hazards", hazards, LONGEST);
+        tide = PlainText.lines("tide", tide, LONGEST);
+        permission = PlainText.lines("permission", permission, LONGEST);
+        parking = PlainText.lines("parking", parking, LONGEST);
     }
 }

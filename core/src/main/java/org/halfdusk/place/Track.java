@@ -1,6 +1,7 @@
 package org.halfdusk.place;
 
 import java.util.List;
+import org.halfdusk.typed.PlainText;
 
 /**
  * A way on the map: a path walked, a road planned.
@@ -9,6 +10,7 @@ import java.util.List;
  */
 public record Track(String name, List<List<Point>> lines) {
     public static final int MOST_POINTS = 50_000;
+    public static final int LONGEST_NAME = 200;
 
     /** @param longitudeDegrees −180 to 180 @param latitudeDegrees −90 to 90 */
     public record Point(double longitudeDegrees, double latitudeDegrees) {
@@ -23,9 +25,7 @@ public record Track(String name, List<List<Point>> lines) {
     }
 
     public Track {
-        if (name.isBlank() || name.length() > 200) {
-            throw new IllegalArgumentException("name of a track must have 1 to 200 characters");
-        }
+        name = PlainText.line("name of a track", name, LONGEST_NAME);
         lines = lines.stream().filter(l -> l.size() > 1).map(List::copyOf).toList();
         int points = lines.stream().mapToInt(List::size).sum();
         if (points < 2 || points > MOST_POINTS) {

@@ -1,5 +1,6 @@
 package org.halfdusk.shoot;
 
+import java.util.Objects;
 import org.halfdusk.exposure.Mount;
 
 /**
@@ -19,6 +20,7 @@ public record ExposureLimits(Mount mount, double polarErrorArcmin, boolean perso
     public static final double TRACKED_SECONDS = 240;
 
     public ExposureLimits {
+        Objects.requireNonNull(mount, "mount is missing");
         if (!(polarErrorArcmin >= 0 && polarErrorArcmin <= 600)) {
             throw new IllegalArgumentException(
                     "axis off the pole by " + polarErrorArcmin + " arcmin is outside 0 to 600 arcmin");

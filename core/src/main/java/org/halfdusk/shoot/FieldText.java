@@ -1,27 +1,28 @@
 package org.halfdusk.shoot;
 
+import java.util.Arrays;
+import java.util.List;
+import org.halfdusk.typed.TypedNumber;
+
 /** Texts of fields in their one written form. */
 final class FieldText {
     private FieldText() {}
 
     static String decimal(String what, String text, double least, double most, String unit) {
-        String u = unit.isEmpty() ? "" : " " + unit;
-        String range = plain(least) + " to " + plain(most) + u;
-        if (text.isBlank()) {
-            throw new IllegalArgumentException(what + " is empty; " + range + " is allowed");
-        }
-        try {
-            double value = Double.parseDouble(text.replace(',', '.').replace('−', '-'));
-            if (!(value >= least && value <= most)) {
-                throw new IllegalArgumentException(what + " " + text + u + " is outside " + range);
-            }
-            return plain(value);
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(what + " “" + text + "” is not a number; " + range + " is allowed", e);
-        }
+        return plain(TypedNumber.decimal(what, text, least, most, unit));
     }
 
     static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+        return TypedNumber.plain(value);
+    }
+
+    /** One of some words, or nothing; which, for a message, are named as a person reads them. */
+    static String oneOf(String what, String text, String... allowed) {
+        List<String> known = Arrays.asList(allowed);
+        if (!text.isEmpty() && !known.contains(text)) {
+            throw new IllegalArgumentException(what + " “" + TypedNumber.shown(text) + "” is not known; allowed are "
+                    + String.join(", ", known) + " or nothing");
+        }
+        return text;
     }
 }

@@ -21,6 +21,10 @@ public interface Kits {
 
     List<Kept<Converter>> converters();
 
+    /** Those of a kind that are kept and cannot be read. */
+    List<Unread> unread(Kind kind);
+
+    /** @throws Unreadable where it is kept and cannot be read; so of the others */
     Optional<Kept<Camera>> camera(long id);
 
     Optional<Kept<Lens>> lens(long id);

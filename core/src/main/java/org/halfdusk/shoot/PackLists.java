@@ -9,6 +9,9 @@ public interface PackLists {
 
     int MOST_OWN = 100;
 
+    /** Shoots for which anything was ticked or added. */
+    Set<Long> packed();
+
     /** Keys of ticked items. */
     Set<String> ticked(long shootId);
 

@@ -1,6 +1,7 @@
 package org.halfdusk.shoot;
 
 import org.halfdusk.sequence.Panorama;
+import org.halfdusk.typed.TypedNumber;
 
 /** A panorama as it is kept: start, span, overlap in percent, rows, spare tiles at each end. */
 public record PanoramaWish(Panorama.Wish it) {
@@ -10,15 +11,15 @@ public record PanoramaWish(Panorama.Wish it) {
     public static PanoramaWish parse(String text) {
         String[] parts = text.trim().split("\\s+");
         if (parts.length != PARTS) {
-            throw new IllegalArgumentException(
-                    "panorama “" + text + "” is not start, span, overlap, rows and spare tiles");
+            throw new IllegalArgumentException("panorama “" + TypedNumber.shown(text)
+                    + "” is not start, span, overlap, rows and spare tiles; five numbers are allowed");
         }
         return new PanoramaWish(new Panorama.Wish(
                 number("start of the panorama", parts[0], 0, 360, "°"),
                 number("span of the panorama", parts[1], 1, 360, "°"),
                 number("overlap", parts[2], 10, 70, "%") / 100,
-                (int) number("rows", parts[3], 1, 5, ""),
-                (int) number("spare tiles", parts[4], 0, 3, "")));
+                (int) TypedNumber.whole("rows", parts[3], 1, 5, ""),
+                (int) TypedNumber.whole("spare tiles", parts[4], 0, 3, "")));
     }
 
     private static double number(String what, String text, double least, double most, String unit) {

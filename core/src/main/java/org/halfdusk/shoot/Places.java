@@ -9,7 +9,14 @@ public interface Places {
     /** Places that are not deleted, by name. */
     List<Kept<Place>> list();
 
-    /** Also finds a deleted one, since shoots may still stand on it. */
+    /** Those that are kept and cannot be read; shoots that stand on them say so. */
+    List<Unread> unread();
+
+    /**
+     * Also finds a deleted one, since shoots may still stand on it.
+     *
+     * @throws Unreadable where it is kept and cannot be read
+     */
     Optional<Kept<Place>> find(long id);
 
     long add(Place place);

@@ -7,8 +7,11 @@ import java.util.Map;
 public record RigChoices(Map<ShootField, String> texts) {
     public static final RigChoices NONE = new RigChoices(Map.of());
 
+    /** @throws IllegalArgumentException naming the value and what is allowed */
     public RigChoices {
-        texts = Map.copyOf(texts);
+        Map<ShootField, String> normal = new EnumMap<>(ShootField.class);
+        texts.forEach((field, text) -> normal.put(field, field.normal(text)));
+        texts = Map.copyOf(normal);
     }
 
     public String of(ShootField field) {

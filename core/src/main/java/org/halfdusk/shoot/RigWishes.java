@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Tolerance;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.typed.TypedNumber;
 
 /** The choices of a rig that bear on its exposure, read from their texts. */
 public final class RigWishes {
@@ -57,13 +58,15 @@ public final class RigWishes {
             case "FULL", "SCREEN" -> parts[0];
             case "PRINT" -> {
                 if (parts.length != 3) {
-                    throw new IllegalArgumentException(
-                            "print “" + text + "” is not its width and the distance of the eye in cm");
+                    throw new IllegalArgumentException("print “" + TypedNumber.shown(text)
+                            + "” is not its width and the distance of the eye in cm; two numbers are allowed");
                 }
                 yield "PRINT " + FieldText.decimal("width of the print", parts[1], 5, 1000, "cm") + " "
                         + FieldText.decimal("distance of the eye", parts[2], 10, 2000, "cm");
             }
-            default -> throw new IllegalArgumentException("tolerance “" + text + "” is not known");
+            default ->
+                throw new IllegalArgumentException("tolerance “" + TypedNumber.shown(text)
+                        + "” is not known; allowed are FULL, SCREEN, PRINT with two numbers, or nothing");
         };
     }
 
@@ -74,10 +77,10 @@ public final class RigWishes {
         }
         String[] parts = text.trim().split("\\s+");
         if (parts.length != 2) {
-            throw new IllegalArgumentException("bracket “" + text + "” is not frames and thirds");
+            throw new IllegalArgumentException("bracket “" + TypedNumber.shown(text)
+                    + "” is not frames and thirds; two whole numbers are allowed");
         }
-        String frames = FieldText.decimal("frames of a bracket", parts[0], 2, 15, "");
-        String thirds = FieldText.decimal("step of a bracket", parts[1], 1, 9, "thirds");
-        return Math.round(Double.parseDouble(frames)) + " " + Math.round(Double.parseDouble(thirds));
+        return TypedNumber.whole("frames of a bracket", parts[0], 2, 15, "") + " "
+                + TypedNumber.whole("step of a bracket", parts[1], 1, 9, "thirds");
     }
 }

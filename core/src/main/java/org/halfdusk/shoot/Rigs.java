@@ -8,6 +8,10 @@ import org.halfdusk.optics.Accessory;
 public interface Rigs {
     List<Kept<StandingRig>> rigs();
 
+    /** Rigs that are kept and cannot be read. */
+    List<Unread> unreadRigs();
+
+    /** @throws Unreadable where it is kept and cannot be read; so of accessories */
     Optional<Kept<StandingRig>> rig(long id);
 
     long add(StandingRig rig);
@@ -19,6 +23,9 @@ public interface Rigs {
     boolean restoreRig(long id);
 
     List<Kept<Accessory>> accessories();
+
+    /** Accessories that are kept and cannot be read. */
+    List<Unread> unreadAccessories();
 
     Optional<Kept<Accessory>> accessory(long id);
 

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Optional;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.typed.PlainText;
 
 /**
  * What a person has decided about one shoot; all that can be computed from it is not in it.
@@ -25,6 +26,16 @@ public record Shoot(
     public static final int LONGEST_TITLE = 120;
     public static final int LONGEST_NOTES = 10_000;
 
+    /** @throws IllegalArgumentException naming what is outside of what is allowed */
+    public Shoot {
+        Objects.requireNonNull(rig, "rig is missing");
+        Objects.requireNonNull(savedAt, "time of saving is missing");
+        ShootField.checked(night);
+        wish = wish.checked(subject);
+        title = PlainText.line("title", title, LONGEST_TITLE);
+        notes = PlainText.lines("notes", notes, LONGEST_NOTES);
+    }
+
     /**
      * The kit of a shoot.
      *
@@ -41,7 +52,11 @@ public record Shoot(
             Wishes wishes,
             RigChoices choices) {
         public ShootRig {
+            Objects.requireNonNull(wishes, "wishes of a rig are missing");
             choices = Objects.requireNonNullElse(choices, RigChoices.NONE);
+            if (!(focalMm >= 1 && focalMm <= 5000)) {
+                throw new IllegalArgumentException("focal length " + focalMm + " mm is outside 1 to 5000 mm");
+            }
         }
 
         /** With nothing else chosen. */

@@ -2,15 +2,19 @@ package org.halfdusk.shoot;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.Arrays;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.typed.PlainText;
+import org.halfdusk.typed.TypedNumber;
 
 /** What of a shoot a person can change by itself; each knows what may stand in it. An empty text unpins. */
 public enum ShootField implements Field {
-    TITLE(ShootField::title),
-    NOTES(text -> atMost(text, Shoot.LONGEST_NOTES, "notes")),
+    TITLE(text -> PlainText.line("title", text, Shoot.LONGEST_TITLE)),
+    NOTES(text -> PlainText.lines("notes", text, Shoot.LONGEST_NOTES)),
     PLACE(text -> Long.toString(number("place", text))),
     NIGHT(ShootField::night),
     CAMERA(text -> Long.toString(number("camera", text))),
@@ -29,11 +33,11 @@ public enum ShootField implements Field {
     /** How the picture is looked at: FULL, SCREEN, or PRINT with width and distance in cm; empty for a budget in px. */
     TOLERANCE(RigWishes::toleranceText),
     /** A {@link Mount}; empty for a tripod. */
-    MOUNT(text -> text.isBlank() ? "" : mount(text)),
+    MOUNT(ShootField::mount),
     /** How far the mount's axis is off the pole, arcmin. */
     POLAR(text -> text.isBlank() ? "" : FieldText.decimal("axis off the pole", text, 0, 600, "arcmin")),
     /** STANDS where a person stands in the frame. */
-    PERSON(text -> text.isBlank() ? "" : "STANDS"),
+    PERSON(text -> FieldText.oneOf("person in the frame", text, "STANDS")),
     /** Density of a filter before the lens; empty for none. */
     FILTER(text -> text.isBlank() ? "" : FieldText.decimal("filter density", text, 0, 6, "")),
     /** Frames of a bracket and thirds of a stop between them; empty for none. */
@@ -41,9 +45,9 @@ public enum ShootField implements Field {
     /** Blocks that a person has laid, as {@link BlockSpec} writes them; empty for the computed ones. */
     BLOCKS(text -> BlockSpec.text(BlockSpec.parse(text))),
     /** RAW_JPEG where a JPEG is written beside the raw file. */
-    FILES(text -> text.isBlank() ? "" : "RAW_JPEG"),
+    FILES(text -> FieldText.oneOf("files", text, "RAW_JPEG")),
     /** ON where the camera takes a dark frame after each. */
-    NOISE_REDUCTION(text -> text.isBlank() ? "" : "ON"),
+    NOISE_REDUCTION(text -> FieldText.oneOf("noise reduction", text, "ON")),
     /** Temperature of the air that batteries are reckoned with, °C; empty for 10. */
     CELSIUS(text -> text.isBlank() ? "" : FieldText.decimal("temperature", text, -40, 50, "°C")),
     /** A panorama as {@link PanoramaWish} writes it; empty for one frame. */
@@ -66,42 +70,30 @@ public enum ShootField implements Field {
     }
 
     private static String mount(String text) {
-        for (Mount m : Mount.values()) {
-            if (m.name().equals(text)) {
-                return m == Mount.TRIPOD ? "" : text;
-            }
-        }
-        throw new IllegalArgumentException("mount “" + text + "” is not known");
-    }
-
-    private static String title(String text) {
-        if (text.isBlank()) {
-            throw new IllegalArgumentException(
-                    "title is empty; 1 to " + Shoot.LONGEST_TITLE + " characters are allowed");
-        }
-        return atMost(text, Shoot.LONGEST_TITLE, "title");
-    }
-
-    private static String atMost(String text, int most, String what) {
-        if (text.length() > most) {
-            throw new IllegalArgumentException(
-                    what + " has " + text.length() + " characters; at most " + most + " are allowed");
-        }
-        return text;
+        String known = FieldText.oneOf(
+                "mount", text, Arrays.stream(Mount.values()).map(Enum::name).toArray(String[]::new));
+        return known.equals(Mount.TRIPOD.name()) ? "" : known;
     }
 
     private static String night(String text) {
         try {
-            LocalDate date = LocalDate.parse(text);
-            if (date.isBefore(FIRST_NIGHT) || date.isAfter(LAST_NIGHT)) {
-                throw new IllegalArgumentException(
-                        "night " + text + " is outside " + FIRST_NIGHT + " to " + LAST_NIGHT);
-            }
-            return date.toString();
+            return checked(LocalDate.parse(text)).toString();
         } catch (DateTimeParseException e) {
             throw new IllegalArgumentException(
-                    "night \u201c" + text + "\u201d is not a date; write it as 2027-06-04", e);
+                    "night \u201c" + TypedNumber.shown(text) + "\u201d is not a date; write it as 2027-06-04", e);
         }
+    }
+
+    /**
+     * An evening that can be planned.
+     *
+     * @throws IllegalArgumentException outside {@link #FIRST_NIGHT} to {@link #LAST_NIGHT}
+     */
+    static LocalDate checked(LocalDate night) {
+        if (night.isBefore(FIRST_NIGHT) || night.isAfter(LAST_NIGHT)) {
+            throw new IllegalArgumentException("night " + night + " is outside " + FIRST_NIGHT + " to " + LAST_NIGHT);
+        }
+        return night;
     }
 
     private static String aim(String text) {
@@ -110,7 +102,8 @@ public enum ShootField implements Field {
         }
         String[] parts = text.trim().split("\\s+");
         if (parts.length != 3) {
-            throw new IllegalArgumentException("aim “" + text + "” is not azimuth, altitude and roll");
+            throw new IllegalArgumentException("aim “" + TypedNumber.shown(text)
+                    + "” is not azimuth, altitude and roll; three numbers are allowed");
         }
         return FieldText.decimal("azimuth", parts[0], 0, 360, "°") + " "
                 + FieldText.decimal("altitude", parts[1], -30, 90, "°") + " "
@@ -118,32 +111,27 @@ public enum ShootField implements Field {
     }
 
     private static String school(String text) {
-        for (IsoSchool s : IsoSchool.values()) {
-            if (s.name().equals(text)) {
-                return text;
-            }
+        if (text.isEmpty()) {
+            throw new IllegalArgumentException("sky placement is not chosen; allowed are "
+                    + Arrays.stream(IsoSchool.values()).map(Enum::name).collect(Collectors.joining(", ")));
         }
-        throw new IllegalArgumentException("sky placement \u201c" + text + "\u201d is not known");
+        return FieldText.oneOf(
+                "sky placement",
+                text,
+                Arrays.stream(IsoSchool.values()).map(Enum::name).toArray(String[]::new));
     }
 
     private static long number(String what, String text) {
         try {
-            return Long.parseLong(text);
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(what + " \u201c" + text + "\u201d is not known", e);
+            return TypedNumber.whole(what, text, 1, Long.MAX_VALUE, "");
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(
+                    what + " number \u201c" + TypedNumber.shown(text) + "\u201d is not known; choose one of the list",
+                    e);
         }
     }
 
     private static long iso(String text) {
-        String allowed = "; a whole number from 6 to 3276800 is allowed";
-        try {
-            long iso = Long.parseLong(text);
-            if (iso < 6 || iso > 3_276_800) {
-                throw new IllegalArgumentException("ISO " + text + " is outside 6 to 3276800");
-            }
-            return iso;
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("ISO \u201c" + text + "\u201d is not a number" + allowed, e);
-        }
+        return TypedNumber.whole("ISO", text, 6, 3_276_800, "");
     }
 }

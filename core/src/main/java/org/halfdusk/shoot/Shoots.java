@@ -1,20 +1,64 @@
 package org.halfdusk.shoot;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
-/** Where shoots are kept. Every call is a transaction of its own. */
+/** Where shoots are kept. Every call is a transaction of its own, unless it is made within {@link AllOrNothing}. */
 public interface Shoots {
-    /** Shoots that are not deleted, the latest night first, whose title or place holds the text (any case). */
-    List<Kept<Shoot>> list(String search);
+    /**
+     * A part of a list.
+     *
+     * @param search what title or place holds, in any case; all where it is empty
+     * @param first how many to leave out before it
+     * @param most how many at the most
+     */
+    record Part(String search, int first, int most) {
+        public static final Part ALL = new Part("", 0, Integer.MAX_VALUE);
+
+        /** @throws IllegalArgumentException where a number is negative */
+        public Part {
+            if (first < 0 || most < 1) {
+                throw new IllegalArgumentException("part from " + first + " of " + most + " is no part of a list");
+            }
+        }
+    }
+
+    /**
+     * What a part of the list holds.
+     *
+     * @param shoots with their first rigs
+     * @param unread those of the part that cannot be read
+     * @param of how many the whole list has
+     */
+    record Listed(List<Kept<Shoot>> shoots, List<Unread> unread, int of) {}
+
+    /** Shoots that are not deleted, the latest night first. */
+    Listed list(Part part);
+
+    /** All of them that hold a text and can be read. */
+    default List<Kept<Shoot>> list(String search) {
+        return list(new Part(search, 0, Integer.MAX_VALUE)).shoots();
+    }
+
+    /** Where a subject was last planned: the place of its shoot that was saved last. */
+    Optional<Long> lastPlace(Subject subject);
+
+    /** Nights on which a subject is planned at a place. */
+    Set<LocalDate> nights(Subject subject, long placeId);
 
     /** With its first rig. */
     default Optional<Kept<Shoot>> find(long id) {
         return find(id, FIRST_RIG);
     }
 
-    /** As it is with one of its rigs; nothing where it has no such rig. */
+    /**
+     * As it is with one of its rigs; nothing where it has no such rig.
+     *
+     * @throws Unreadable where it is kept and cannot be read
+     */
     Optional<Kept<Shoot>> find(long id, int rig);
 
     int FIRST_RIG = 0;
@@ -38,6 +82,9 @@ public interface Shoots {
     boolean restoreRig(long id, int rig);
 
     long add(Shoot shoot);
+
+    /** Further rigs of some shoots at once, by the shoot's number: all but the first of each. */
+    Map<Long, List<Kept<Shoot.ShootRig>>> furtherRigs();
 
     /** A wish to change one field, with what the person saw in it before. */
     record Edit(String was, String value) {}

@@ -1,6 +1,7 @@
 package org.halfdusk.shoot;
 
 import java.util.Optional;
+import org.halfdusk.typed.PlainText;
 
 /**
  * Kit that a person uses together, by the numbers under which it is kept.
@@ -17,10 +18,11 @@ public record StandingRig(
         Optional<Long> supportId,
         Optional<Long> cardId,
         Optional<Long> batteryId) {
+    public static final int LONGEST_NAME = 80;
+
+    /** @throws IllegalArgumentException naming what is outside of what is allowed */
     public StandingRig {
-        if (name.isBlank() || name.length() > 80) {
-            throw new IllegalArgumentException("name of a rig must have 1 to 80 characters");
-        }
+        name = PlainText.line("name of a rig", name, LONGEST_NAME);
         if (!(focalMm >= 1 && focalMm <= 5000)) {
             throw new IllegalArgumentException("focal length " + focalMm + " mm is outside 1 to 5000 mm");
         }

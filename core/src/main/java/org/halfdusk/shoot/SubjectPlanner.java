@@ -34,6 +34,18 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
     /** What a person can wish of this subject, beside the exposure. */
     List<WishField> wishFields();
 
+    /** The same by the subject's name, for who checks what was kept or brought in. */
+    static List<WishField> wishFields(Subject subject) {
+        return switch (subject) {
+            case MILKY_WAY -> MilkyWayPlanner.FIELDS;
+            case STAR_TRAILS -> TrailsPlanner.FIELDS;
+            case MOON -> MoonPlanner.FIELDS;
+            case LUNAR_ECLIPSE -> LunarEclipsePlanner.FIELDS;
+            case SOLAR_ECLIPSE -> SolarEclipsePlanner.FIELDS;
+            case FIREWORKS -> FireworksPlanner.FIELDS;
+        };
+    }
+
     /** What the night of a date offers. */
     N night(Site site, LocalDate date, SubjectWish wish);
 

@@ -3,6 +3,7 @@ package org.halfdusk.shoot;
 import java.time.LocalTime;
 import java.util.Map;
 import java.util.TreeMap;
+import org.halfdusk.typed.TypedNumber;
 
 /** What a person has wished of a subject, by field; what they left alone has the field's initial value. */
 public record SubjectWish(Map<String, String> texts) {
@@ -26,6 +27,26 @@ public record SubjectWish(Map<String, String> texts) {
 
     public boolean is(WishField field, String option) {
         return text(field).equals(option);
+    }
+
+    /**
+     * The same in its normal form, as a subject knows it.
+     *
+     * @throws IllegalArgumentException naming a wish that the subject does not know, or a value and what is allowed
+     */
+    SubjectWish checked(Subject subject) {
+        Map<String, WishField> known = new TreeMap<>();
+        SubjectPlanner.wishFields(subject).forEach(f -> known.put(f.name(), f));
+        Map<String, String> normal = new TreeMap<>();
+        texts.forEach((name, value) -> {
+            WishField field = known.get(name);
+            if (field == null) {
+                throw new IllegalArgumentException("wish “" + TypedNumber.shown(name) + "” is not known to " + subject
+                        + "; allowed are " + String.join(", ", known.keySet()));
+            }
+            normal.put(name, field.normal(value));
+        });
+        return new SubjectWish(normal);
     }
 
     /**

@@ -8,6 +8,9 @@ public interface Tracks {
     /** Tracks that are not deleted, by name. */
     List<Kept<Track>> list();
 
+    /** Those that are kept and cannot be read. */
+    List<Unread> unread();
+
     long add(Track track);
 
     boolean delete(long id);

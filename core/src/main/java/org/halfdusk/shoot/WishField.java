@@ -3,6 +3,7 @@ package org.halfdusk.shoot;
 import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.List;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * A wish of one subject, with what may stand in it.
@@ -63,13 +64,15 @@ public record WishField(
                     .toString();
         } catch (DateTimeParseException e) {
             throw new IllegalArgumentException(
-                    label + " “" + text + "” is not a time of day; write it as 22:30, 00:00 to 23:59", e);
+                    label + " “" + TypedNumber.shown(text)
+                            + "” is not a time of day; write it as 22:30, 00:00 to 23:59",
+                    e);
         }
     }
 
     private String choice(String text) {
         if (options.stream().noneMatch(o -> o.value().equals(text))) {
-            throw new IllegalArgumentException(label + " “" + text + "” is not known; allowed are "
+            throw new IllegalArgumentException(label + " “" + TypedNumber.shown(text) + "” is not known; allowed are "
                     + String.join(", ", options.stream().map(Option::words).toList()));
         }
         return text;

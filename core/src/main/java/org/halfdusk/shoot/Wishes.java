@@ -43,14 +43,25 @@ public record Wishes(
         return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other);
     }
 
+    private static void within(String what, double value, double least, double most, String unit) {
+        if (!(value >= least && value <= most)) {
+            throw new IllegalArgumentException(what + " " + FieldText.plain(value) + unit + " is outside "
+                    + FieldText.plain(least) + " to " + FieldText.plain(most) + unit);
+        }
+    }
+
     public Wishes withBudget(double px) {
         return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits);
     }
 
     public Wishes {
+        Objects.requireNonNull(isoSchool, "sky placement is missing");
         limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
         if (!(budgetPx >= 0.3 && budgetPx <= 50)) {
             throw new IllegalArgumentException("trail budget " + budgetPx + " px is outside 0.3 to 50 px");
         }
+        pinnedSeconds.ifPresent(s -> within("shutter time", s, 1.0 / 64_000, 3600, " s"));
+        pinnedAperture.ifPresent(n -> within("aperture f/", n, 0.5, 128, ""));
+        pinnedIso.ifPresent(i -> within("ISO", i, 6, 3_276_800, ""));
     }
 }

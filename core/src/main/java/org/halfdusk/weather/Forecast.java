@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.time.Interval;
+import org.halfdusk.typed.PlainText;
 
 /**
  * Hours of weather for a place.
@@ -25,7 +26,11 @@ public record Forecast(String source, boolean simulated, Instant issued, List<We
     /** A month of hours. */
     public static final int MOST_HOURS = 24 * 31;
 
+    /** Longest name of a source. */
+    public static final int LONGEST_SOURCE = 200;
+
     public Forecast {
+        source = PlainText.shortened(source, LONGEST_SOURCE, "a file");
         hours = hours.stream().sorted(Comparator.comparing(WeatherHour::at)).toList();
         if (hours.isEmpty() || hours.size() > MOST_HOURS) {
             throw new IllegalArgumentException(

@@ -27,7 +27,13 @@ public record WeatherHour(
         OptionalDouble visibilityKm,
         OptionalDouble turbulenceArcsec,
         double precipitationMm) {
+    private static final Instant FIRST = Instant.parse("1950-01-01T00:00:00Z");
+    private static final Instant END = Instant.parse("2101-01-01T00:00:00Z");
+
     public WeatherHour {
+        if (at.isBefore(FIRST) || !at.isBefore(END)) {
+            throw new IllegalArgumentException("time " + at + " is outside the years 1950 to 2100");
+        }
         within("low cloud", lowCloud, 0, 1, "of the sky");
         within("middle cloud", midCloud, 0, 1, "of the sky");
         within("high cloud", highCloud, 0, 1, "of the sky");

@@ -19,9 +19,11 @@ import org.jspecify.annotations.Nullable;
 
 /** Forecasts in the file. */
 public final class StoredForecasts implements Forecasts {
+    private final Database database;
     private final DSLContext dsl;
 
     public StoredForecasts(Database database) {
+        this.database = database;
         this.dsl = database.dsl();
     }
 
@@ -44,24 +46,24 @@ public final class StoredForecasts implements Forecasts {
 
     @Override
     public void keep(Observer where, Forecast forecast) {
-        dsl.transaction(tx -> {
-            drop(tx.dsl(), where);
-            ForecastRecord r = tx.dsl().newRecord(FORECAST);
+        database.whole(() -> {
+            drop(dsl, where);
+            ForecastRecord r = dsl.newRecord(FORECAST);
             r.setSource(forecast.source());
             r.setLatitude(where.latitudeDegrees());
             r.setLongitude(where.longitudeDegrees());
             r.setIssuedAt(forecast.issued().toString());
             r.insert();
             long id = r.getId();
-            tx.dsl()
-                    .batchInsert(forecast.hours().stream().map(h -> row(id, h)).toList())
+            dsl.batchInsert(forecast.hours().stream().map(h -> row(id, h)).toList())
                     .execute();
+            return true;
         });
     }
 
     @Override
     public boolean forget(Observer where) {
-        return dsl.transactionResult(tx -> drop(tx.dsl(), where));
+        return database.whole(() -> drop(dsl, where));
     }
 
     private static boolean drop(DSLContext tx, Observer where) {
@@ -97,7 +99,8 @@ public final class StoredForecasts implements Forecasts {
         List<WeatherHour> hours = dsl.selectFrom(FORECAST_HOUR)
                 .where(FORECAST_HOUR.FORECAST_ID.eq(r.getId()))
                 .orderBy(FORECAST_HOUR.AT)
-                .fetch(StoredForecasts::hour);
+                .fetch()
+                .map(StoredForecasts::hour);
         return new Forecast(r.getSource(), false, Instant.parse(r.getIssuedAt()), hours);
     }
 

@@ -18,6 +18,7 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
+import org.halfdusk.shoot.Unread;
 import org.halfdusk.store.jooq.tables.records.CameraRecord;
 import org.halfdusk.store.jooq.tables.records.ConverterRecord;
 import org.halfdusk.store.jooq.tables.records.LensRecord;
@@ -40,44 +41,89 @@ public final class StoredKits implements Kits {
 
     @Override
     public List<Kept<Camera>> cameras() {
-        return dsl.selectFrom(CAMERA)
-                .where(CAMERA.DELETED_AT.isNull())
-                .orderBy(CAMERA.NAME.collate("NOCASE"), CAMERA.ID)
-                .fetch(StoredKits::camera);
+        return readCameras().kept();
     }
 
     @Override
     public List<Kept<Lens>> lenses() {
-        return dsl.selectFrom(LENS)
-                .where(LENS.DELETED_AT.isNull())
-                .orderBy(LENS.SHORTEST_MM, LENS.LONGEST_MM, LENS.ID)
-                .fetch(StoredKits::lens);
+        return readLenses().kept();
     }
 
     @Override
     public List<Kept<Converter>> converters() {
-        return dsl.selectFrom(CONVERTER)
-                .where(CONVERTER.DELETED_AT.isNull())
-                .orderBy(CONVERTER.FACTOR, CONVERTER.ID)
-                .fetch(StoredKits::converter);
+        return readConverters().kept();
+    }
+
+    @Override
+    public List<Unread> unread(Kind kind) {
+        return switch (kind) {
+            case CAMERA -> readCameras().unread();
+            case LENS -> readLenses().unread();
+            case CONVERTER -> readConverters().unread();
+        };
+    }
+
+    private Readings<Camera> readCameras() {
+        return Readings.of(
+                dsl.selectFrom(CAMERA)
+                        .where(CAMERA.DELETED_AT.isNull())
+                        .orderBy(CAMERA.NAME.collate("NOCASE"), CAMERA.ID)
+                        .fetch(),
+                CameraRecord::getId,
+                CameraRecord::getName,
+                StoredKits::camera);
+    }
+
+    private Readings<Lens> readLenses() {
+        return Readings.of(
+                dsl.selectFrom(LENS)
+                        .where(LENS.DELETED_AT.isNull())
+                        .orderBy(LENS.SHORTEST_MM, LENS.LONGEST_MM, LENS.ID)
+                        .fetch(),
+                LensRecord::getId,
+                LensRecord::getName,
+                StoredKits::lens);
+    }
+
+    private Readings<Converter> readConverters() {
+        return Readings.of(
+                dsl.selectFrom(CONVERTER)
+                        .where(CONVERTER.DELETED_AT.isNull())
+                        .orderBy(CONVERTER.FACTOR, CONVERTER.ID)
+                        .fetch(),
+                ConverterRecord::getId,
+                ConverterRecord::getName,
+                StoredKits::converter);
     }
 
     @Override
     public Optional<Kept<Camera>> camera(long id) {
-        return dsl.selectFrom(CAMERA).where(CAMERA.ID.eq(id)).fetchOptional().map(StoredKits::camera);
+        return Readings.one(
+                "camera",
+                dsl.selectFrom(CAMERA).where(CAMERA.ID.eq(id)).fetchOptional(),
+                CameraRecord::getId,
+                CameraRecord::getName,
+                StoredKits::camera);
     }
 
     @Override
     public Optional<Kept<Lens>> lens(long id) {
-        return dsl.selectFrom(LENS).where(LENS.ID.eq(id)).fetchOptional().map(StoredKits::lens);
+        return Readings.one(
+                "lens",
+                dsl.selectFrom(LENS).where(LENS.ID.eq(id)).fetchOptional(),
+                LensRecord::getId,
+                LensRecord::getName,
+                StoredKits::lens);
     }
 
     @Override
     public Optional<Kept<Converter>> converter(long id) {
-        return dsl.selectFrom(CONVERTER)
-                .where(CONVERTER.ID.eq(id))
-                .fetchOptional()
-                .map(StoredKits::converter);
+        return Readings.one(
+                "converter",
+                dsl.selectFrom(CONVERTER).where(CONVERTER.ID.eq(id)).fetchOptional(),
+                ConverterRecord::getId,
+                ConverterRecord::getName,
+                StoredKits::converter);
     }
 
     @Override
@@ -145,7 +191,8 @@ public final class StoredKits implements Kits {
                 .from(RIG)
                 .where(inRig, RIG.DELETED_AT.isNull())
                 .orderBy(RIG.NAME)
-                .fetch(r -> "the rig " + r.value1()));
+                .fetch()
+                .map(r -> "the rig " + r.value1()));
         users.addAll(dsl.selectDistinct(SHOOT.TITLE)
                 .from(SHOOT)
                 .join(SHOOT_RIG)

@@ -9,16 +9,27 @@ import java.util.Set;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.PackLists;
 import org.halfdusk.store.jooq.tables.records.PackOwnRecord;
+import org.halfdusk.typed.PlainText;
 import org.jooq.DSLContext;
 
 /** Packing in the file. */
 public final class StoredPackLists implements PackLists {
+    private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
 
     public StoredPackLists(Database database, Clock clock) {
+        this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
+    }
+
+    @Override
+    public Set<Long> packed() {
+        return dsl.select(PACK_TICK.SHOOT_ID)
+                .from(PACK_TICK)
+                .union(dsl.select(PACK_OWN.SHOOT_ID).from(PACK_OWN).where(PACK_OWN.DELETED_AT.isNull()))
+                .fetchSet(0, Long.class);
     }
 
     @Override
@@ -45,25 +56,22 @@ public final class StoredPackLists implements PackLists {
         return dsl.selectFrom(PACK_OWN)
                 .where(PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNull())
                 .orderBy(PACK_OWN.ID)
-                .fetch(r -> new Kept<>(r.getId(), r.getName()));
+                .fetch()
+                .map(r -> new Kept<>(r.getId(), PlainText.shortened(r.getName(), LONGEST_NAME, "without a name")));
     }
 
     @Override
     public long add(long shootId, String name) {
-        if (name.isBlank() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("name of a thing to pack has "
-                    + name.strip().length() + " characters; 1 to " + LONGEST_NAME + " are allowed");
-        }
-        return dsl.transactionResult(tx -> {
-            int there =
-                    tx.dsl().fetchCount(PACK_OWN, PACK_OWN.SHOOT_ID.eq(shootId).and(PACK_OWN.DELETED_AT.isNull()));
+        String plain = PlainText.line("name of a thing to pack", name, LONGEST_NAME);
+        return database.whole(() -> {
+            int there = dsl.fetchCount(PACK_OWN, PACK_OWN.SHOOT_ID.eq(shootId).and(PACK_OWN.DELETED_AT.isNull()));
             if (there >= MOST_OWN) {
                 throw new IllegalArgumentException(
                         there + " things of your own are on the list; at most " + MOST_OWN + " are allowed");
             }
-            PackOwnRecord r = tx.dsl().newRecord(PACK_OWN);
+            PackOwnRecord r = dsl.newRecord(PACK_OWN);
             r.setShootId(shootId);
-            r.setName(name.strip());
+            r.setName(plain);
             r.insert();
             return r.getId();
         });

@@ -7,6 +7,7 @@ import static org.halfdusk.store.jooq.Tables.SKYLINE_POINT;
 
 import java.time.Clock;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Unread;
 import org.halfdusk.store.jooq.tables.records.ForegroundObjectRecord;
 import org.halfdusk.store.jooq.tables.records.PlaceRecord;
 import org.halfdusk.store.jooq.tables.records.SkylinePointRecord;
@@ -28,22 +30,37 @@ import org.jspecify.annotations.Nullable;
 
 /** Places in the file. */
 public final class StoredPlaces implements Places {
+    private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
 
     /** The list as it was last read: pages ask for it several times, and skylines make it long. Writing forgets it. */
-    private @Nullable List<Kept<Place>> listed;
+    private @Nullable Readings<Place> listed;
 
     private long writes;
 
     public StoredPlaces(Database database, Clock clock) {
+        this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
     }
 
     @Override
     public List<Kept<Place>> list() {
-        List<Kept<Place>> known;
+        return all().kept();
+    }
+
+    @Override
+    public List<Unread> unread() {
+        return all().unread();
+    }
+
+    private Readings<Place> all() {
+        if (database.within()) {
+            // What a transaction sees may never come to be.
+            return read();
+        }
+        Readings<Place> known;
         long before;
         synchronized (this) {
             known = listed;
@@ -52,7 +69,7 @@ public final class StoredPlaces implements Places {
         if (known != null) {
             return known;
         }
-        List<Kept<Place>> fresh = List.copyOf(read());
+        Readings<Place> fresh = read();
         synchronized (this) {
             // What was written while it was read may be missing from it.
             if (writes == before) {
@@ -62,16 +79,20 @@ public final class StoredPlaces implements Places {
         return fresh;
     }
 
-    private List<Kept<Place>> read() {
+    private Readings<Place> read() {
         Map<Long, Result<ForegroundObjectRecord>> objects = dsl.selectFrom(FOREGROUND_OBJECT)
                 .orderBy(FOREGROUND_OBJECT.PLACE_ID, FOREGROUND_OBJECT.POSITION)
                 .fetchGroups(FOREGROUND_OBJECT.PLACE_ID);
         Map<Long, Result<SkylinePointRecord>> points =
                 dsl.selectFrom(SKYLINE_POINT).fetchGroups(SKYLINE_POINT.PLACE_ID);
-        return dsl.selectFrom(PLACE)
-                .where(PLACE.DELETED_AT.isNull())
-                .orderBy(PLACE.NAME.collate("NOCASE"), PLACE.ID)
-                .fetch(r -> kept(r, of(objects, r.getId()), of(points, r.getId())));
+        return Readings.of(
+                dsl.selectFrom(PLACE)
+                        .where(PLACE.DELETED_AT.isNull())
+                        .orderBy(PLACE.NAME.collate("NOCASE"), PLACE.ID)
+                        .fetch(),
+                PlaceRecord::getId,
+                PlaceRecord::getName,
+                r -> kept(r, of(objects, r.getId()), of(points, r.getId())));
     }
 
     private static <T extends org.jooq.Record> List<T> of(Map<Long, Result<T>> groups, long id) {
@@ -80,55 +101,50 @@ public final class StoredPlaces implements Places {
 
     @Override
     public Optional<Kept<Place>> find(long id) {
-        return list().stream().filter(p -> p.id() == id).findFirst().or(() -> stored(id));
+        return database.within()
+                ? stored(id)
+                : list().stream().filter(p -> p.id() == id).findFirst().or(() -> stored(id));
     }
 
     private Optional<Kept<Place>> stored(long id) {
-        return dsl.selectFrom(PLACE)
-                .where(PLACE.ID.eq(id))
-                .fetchOptional()
-                .map(r -> kept(
-                        r,
-                        dsl.selectFrom(FOREGROUND_OBJECT)
-                                .where(FOREGROUND_OBJECT.PLACE_ID.eq(id))
-                                .orderBy(FOREGROUND_OBJECT.POSITION)
-                                .fetch(),
-                        dsl.selectFrom(SKYLINE_POINT)
-                                .where(SKYLINE_POINT.PLACE_ID.eq(id))
-                                .fetch()));
+        Optional<PlaceRecord> row = dsl.selectFrom(PLACE).where(PLACE.ID.eq(id)).fetchOptional();
+        List<ForegroundObjectRecord> objects = dsl.selectFrom(FOREGROUND_OBJECT)
+                .where(FOREGROUND_OBJECT.PLACE_ID.eq(id))
+                .orderBy(FOREGROUND_OBJECT.POSITION)
+                .fetch();
+        List<SkylinePointRecord> points = dsl.selectFrom(SKYLINE_POINT)
+                .where(SKYLINE_POINT.PLACE_ID.eq(id))
+                .fetch();
+        return Readings.one("place", row, PlaceRecord::getId, PlaceRecord::getName, r -> kept(r, objects, points));
     }
 
     @Override
     public long add(Place place) {
-        return written(() -> dsl.transactionResult(tx -> {
-            PlaceRecord r = tx.dsl().newRecord(PLACE);
+        return written(() -> database.whole(() -> {
+            PlaceRecord r = dsl.newRecord(PLACE);
             fill(r, place);
             r.insert();
-            addObjects(tx.dsl(), r.getId(), place.objects());
-            addSkyline(tx.dsl(), r.getId(), place.skyline());
+            addObjects(dsl, r.getId(), place.objects());
+            addSkyline(dsl, r.getId(), place.skyline());
             return r.getId();
         }));
     }
 
     @Override
     public boolean update(long id, Place place) {
-        return written(() -> dsl.transactionResult(tx -> {
-            PlaceRecord r = tx.dsl().fetchOne(PLACE, PLACE.ID.eq(id));
+        return written(() -> database.whole(() -> {
+            PlaceRecord r = dsl.fetchOne(PLACE, PLACE.ID.eq(id));
             if (r == null) {
                 return false;
             }
             fill(r, place);
             r.update();
-            tx.dsl()
-                    .deleteFrom(FOREGROUND_OBJECT)
+            dsl.deleteFrom(FOREGROUND_OBJECT)
                     .where(FOREGROUND_OBJECT.PLACE_ID.eq(id))
                     .execute();
-            addObjects(tx.dsl(), id, place.objects());
-            tx.dsl()
-                    .deleteFrom(SKYLINE_POINT)
-                    .where(SKYLINE_POINT.PLACE_ID.eq(id))
-                    .execute();
-            addSkyline(tx.dsl(), id, place.skyline());
+            addObjects(dsl, id, place.objects());
+            dsl.deleteFrom(SKYLINE_POINT).where(SKYLINE_POINT.PLACE_ID.eq(id)).execute();
+            addSkyline(dsl, id, place.skyline());
             return true;
         }));
     }
@@ -152,16 +168,18 @@ public final class StoredPlaces implements Places {
         return written(() -> Hiding.show(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id)));
     }
 
-    /** Forgets the list once a write is through, and also where it failed. */
+    /** Forgets the list once a write is through, and also where it failed or was taken back. */
     private <T> T written(Supplier<T> write) {
         try {
             return write.get();
         } finally {
-            synchronized (this) {
-                writes++;
-                listed = null;
-            }
+            database.afterwards(this::forget);
         }
+    }
+
+    private synchronized void forget() {
+        writes++;
+        listed = null;
     }
 
     private static void fill(PlaceRecord r, Place place) {
@@ -180,6 +198,7 @@ public final class StoredPlaces implements Places {
     }
 
     private static void addObjects(DSLContext tx, long placeId, List<ForegroundObject> objects) {
+        List<ForegroundObjectRecord> rows = new ArrayList<>();
         for (int i = 0; i < objects.size(); i++) {
             ForegroundObject o = objects.get(i);
             ForegroundObjectRecord r = tx.newRecord(FOREGROUND_OBJECT);
@@ -194,8 +213,9 @@ public final class StoredPlaces implements Places {
             r.setLatitude(o.position().map(Observer::latitudeDegrees).orElse(null));
             r.setLongitude(o.position().map(Observer::longitudeDegrees).orElse(null));
             r.setElevationM(o.position().map(Observer::elevationMetres).orElse(null));
-            r.insert();
+            rows.add(r);
         }
+        tx.batchInsert(rows).execute();
     }
 
     private static void addSkyline(DSLContext tx, long placeId, Skyline skyline) {

@@ -17,31 +17,52 @@ import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.StandingRig;
+import org.halfdusk.shoot.Unread;
 import org.halfdusk.store.jooq.tables.records.AccessoryRecord;
 import org.halfdusk.store.jooq.tables.records.RigRecord;
 import org.jooq.DSLContext;
 
 /** Standing rigs and accessories in the file. */
 public final class StoredRigs implements Rigs {
+    private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
 
     public StoredRigs(Database database, Clock clock) {
+        this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
     }
 
     @Override
     public List<Kept<StandingRig>> rigs() {
-        return dsl.selectFrom(RIG)
-                .where(RIG.DELETED_AT.isNull())
-                .orderBy(RIG.NAME.collate("NOCASE"), RIG.ID)
-                .fetch(StoredRigs::rig);
+        return listed().kept();
+    }
+
+    @Override
+    public List<Unread> unreadRigs() {
+        return listed().unread();
+    }
+
+    private Readings<StandingRig> listed() {
+        return Readings.of(
+                dsl.selectFrom(RIG)
+                        .where(RIG.DELETED_AT.isNull())
+                        .orderBy(RIG.NAME.collate("NOCASE"), RIG.ID)
+                        .fetch(),
+                RigRecord::getId,
+                RigRecord::getName,
+                StoredRigs::rig);
     }
 
     @Override
     public Optional<Kept<StandingRig>> rig(long id) {
-        return dsl.selectFrom(RIG).where(RIG.ID.eq(id)).fetchOptional().map(StoredRigs::rig);
+        return Readings.one(
+                "rig",
+                dsl.selectFrom(RIG).where(RIG.ID.eq(id)).fetchOptional(),
+                RigRecord::getId,
+                RigRecord::getName,
+                StoredRigs::rig);
     }
 
     @Override
@@ -54,8 +75,8 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public boolean update(long id, StandingRig rig) {
-        return dsl.transactionResult(tx -> {
-            RigRecord r = tx.dsl().fetchOne(RIG, RIG.ID.eq(id));
+        return database.whole(() -> {
+            RigRecord r = dsl.fetchOne(RIG, RIG.ID.eq(id));
             if (r == null) {
                 return false;
             }
@@ -104,18 +125,33 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public List<Kept<Accessory>> accessories() {
-        return dsl.selectFrom(ACCESSORY)
-                .where(ACCESSORY.DELETED_AT.isNull())
-                .orderBy(ACCESSORY.KIND, ACCESSORY.NAME.collate("NOCASE"), ACCESSORY.ID)
-                .fetch(StoredRigs::accessory);
+        return readAccessories().kept();
+    }
+
+    @Override
+    public List<Unread> unreadAccessories() {
+        return readAccessories().unread();
+    }
+
+    private Readings<Accessory> readAccessories() {
+        return Readings.of(
+                dsl.selectFrom(ACCESSORY)
+                        .where(ACCESSORY.DELETED_AT.isNull())
+                        .orderBy(ACCESSORY.KIND, ACCESSORY.NAME.collate("NOCASE"), ACCESSORY.ID)
+                        .fetch(),
+                AccessoryRecord::getId,
+                AccessoryRecord::getName,
+                StoredRigs::accessory);
     }
 
     @Override
     public Optional<Kept<Accessory>> accessory(long id) {
-        return dsl.selectFrom(ACCESSORY)
-                .where(ACCESSORY.ID.eq(id))
-                .fetchOptional()
-                .map(StoredRigs::accessory);
+        return Readings.one(
+                "accessory",
+                dsl.selectFrom(ACCESSORY).where(ACCESSORY.ID.eq(id)).fetchOptional(),
+                AccessoryRecord::getId,
+                AccessoryRecord::getName,
+                StoredRigs::accessory);
     }
 
     @Override
@@ -128,8 +164,8 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public boolean update(long id, Accessory accessory) {
-        return dsl.transactionResult(tx -> {
-            AccessoryRecord r = tx.dsl().fetchOne(ACCESSORY, ACCESSORY.ID.eq(id));
+        return database.whole(() -> {
+            AccessoryRecord r = dsl.fetchOne(ACCESSORY, ACCESSORY.ID.eq(id));
             if (r == null) {
                 return false;
             }

@@ -8,9 +8,11 @@ import org.jooq.DSLContext;
 
 /** Settings in the file, by name. */
 public final class StoredSettings implements KeptSettings {
+    private final Database database;
     private final DSLContext dsl;
 
     public StoredSettings(Database database) {
+        this.database = database;
         this.dsl = database.dsl();
     }
 
@@ -21,12 +23,12 @@ public final class StoredSettings implements KeptSettings {
 
     @Override
     public void replace(Map<String, String> values) {
-        dsl.transaction(tx -> {
-            tx.dsl().deleteFrom(SETTING).execute();
-            values.forEach((name, value) -> tx.dsl()
-                    .insertInto(SETTING, SETTING.NAME, SETTING.VALUE)
+        database.whole(() -> {
+            dsl.deleteFrom(SETTING).execute();
+            values.forEach((name, value) -> dsl.insertInto(SETTING, SETTING.NAME, SETTING.VALUE)
                     .values(name, value)
                     .execute());
+            return true;
         });
     }
 }

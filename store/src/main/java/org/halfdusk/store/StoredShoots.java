@@ -10,6 +10,7 @@ import static org.halfdusk.store.jooq.Tables.SHOOT_WISH;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -19,6 +20,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
@@ -32,13 +35,18 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Unreadable;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.store.jooq.tables.records.ShootChangeRecord;
 import org.halfdusk.store.jooq.tables.records.ShootRecord;
+import org.halfdusk.store.jooq.tables.records.ShootRigChoiceRecord;
 import org.halfdusk.store.jooq.tables.records.ShootRigRecord;
+import org.halfdusk.store.jooq.tables.records.ShootWishRecord;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.Result;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
@@ -46,67 +54,186 @@ import org.jspecify.annotations.Nullable;
 public final class StoredShoots implements Shoots {
     private static final int UNDOABLE = 50;
 
+    /** More shoots than this are not named one by one in a query. */
+    private static final int NAMED = 200;
+
+    private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
 
     public StoredShoots(Database database, Clock clock) {
+        this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
     }
 
-    @Override
-    public List<Kept<Shoot>> list(String search) {
+    /** Shoot, its first rig and its place, that are to be seen and hold a text. */
+    private static Condition seen(String search) {
         String like = "%" + search.trim().replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%";
-        return dsl.select()
+        Condition there = SHOOT.DELETED_AT.isNull();
+        return search.isBlank()
+                ? there
+                : there.and(SHOOT.TITLE.likeIgnoreCase(like, '!').or(PLACE.NAME.likeIgnoreCase(like, '!')));
+    }
+
+    @Override
+    public Listed list(Part part) {
+        List<Record> rows = dsl.select(SHOOT.fields())
+                .select(SHOOT_RIG.fields())
+                .select(DSL.count().over().as("of"))
                 .from(SHOOT)
                 .join(SHOOT_RIG)
-                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq(0L))
+                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq((long) FIRST_RIG))
                 .join(PLACE)
                 .on(PLACE.ID.eq(SHOOT.PLACE_ID))
-                .where(SHOOT.DELETED_AT.isNull())
-                .and(SHOOT.TITLE.likeIgnoreCase(like, '!').or(PLACE.NAME.likeIgnoreCase(like, '!')))
+                .where(seen(part.search()))
                 .orderBy(SHOOT.NIGHT.desc(), SHOOT.ID.desc())
-                .fetch(row -> kept(dsl, row));
+                .limit(part.most())
+                .offset(part.first())
+                .fetch()
+                .map(r -> r);
+        Readings<Shoot> read = read(rows);
+        int of = rows.isEmpty() ? count(part.search()) : rows.get(0).get("of", Integer.class);
+        return new Listed(read.kept(), read.unread(), of);
+    }
+
+    private int count(String search) {
+        return dsl.fetchCount(dsl.select(SHOOT.ID)
+                .from(SHOOT)
+                .join(PLACE)
+                .on(PLACE.ID.eq(SHOOT.PLACE_ID))
+                .where(seen(search)));
+    }
+
+    /** Rows of shoot and rig with their wishes and choices, read in one query each for all of them. */
+    private Readings<Shoot> read(List<Record> rows) {
+        List<Long> ids = rows.stream().map(r -> r.get(SHOOT.ID)).toList();
+        Map<Long, Result<ShootWishRecord>> wishes = among(
+                ids,
+                few -> dsl.selectFrom(SHOOT_WISH)
+                        .where(few == null ? DSL.noCondition() : SHOOT_WISH.SHOOT_ID.in(few))
+                        .fetchGroups(SHOOT_WISH.SHOOT_ID));
+        Map<Long, Result<ShootRigChoiceRecord>> choices = among(
+                ids,
+                few -> dsl.selectFrom(SHOOT_RIG_CHOICE)
+                        .where(few == null ? DSL.noCondition() : SHOOT_RIG_CHOICE.SHOOT_ID.in(few))
+                        .fetchGroups(SHOOT_RIG_CHOICE.SHOOT_ID));
+        return Readings.of(
+                rows,
+                r -> r.get(SHOOT.ID),
+                r -> r.get(SHOOT.TITLE),
+                r -> kept(r, of(wishes, r.get(SHOOT.ID)), of(choices, r.get(SHOOT.ID))));
+    }
+
+    /** A query for some shoots by their numbers, or for all where naming them would take longer. */
+    private static <T> T among(List<Long> ids, Function<@Nullable List<Long>, T> query) {
+        return query.apply(ids.size() > NAMED ? null : ids);
+    }
+
+    private static <T extends Record> List<T> of(Map<Long, Result<T>> groups, long id) {
+        return Optional.<List<T>>ofNullable(groups.get(id)).orElse(List.of());
+    }
+
+    @Override
+    public Optional<Long> lastPlace(Subject subject) {
+        return dsl.select(SHOOT.PLACE_ID)
+                .from(SHOOT)
+                .where(SHOOT.SUBJECT.eq(subject.name()), SHOOT.DELETED_AT.isNull())
+                .orderBy(SHOOT.SAVED_AT.desc(), SHOOT.ID.desc())
+                .limit(1)
+                .fetchOptional(SHOOT.PLACE_ID);
+    }
+
+    @Override
+    public Set<LocalDate> nights(Subject subject, long placeId) {
+        return dsl
+                .selectDistinct(SHOOT.NIGHT)
+                .from(SHOOT)
+                .where(SHOOT.SUBJECT.eq(subject.name()), SHOOT.PLACE_ID.eq(placeId), SHOOT.DELETED_AT.isNull())
+                .fetch(SHOOT.NIGHT)
+                .stream()
+                .flatMap(n -> date(n).stream())
+                .collect(Collectors.toSet());
+    }
+
+    private static Optional<LocalDate> date(String text) {
+        try {
+            return Optional.of(LocalDate.parse(text));
+        } catch (DateTimeParseException e) {
+            return Optional.empty();
+        }
     }
 
     @Override
     public Optional<Kept<Shoot>> find(long id, int rig) {
-        return dsl.select()
+        List<Record> rows = dsl.select(SHOOT.fields())
+                .select(SHOOT_RIG.fields())
                 .from(SHOOT)
                 .join(SHOOT_RIG)
                 .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq((long) rig), SHOOT_RIG.REMOVED_AT.isNull())
                 .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
-                .fetchOptional(row -> kept(dsl, row));
+                .fetch()
+                .map(r -> r);
+        Readings<Shoot> read = read(rows);
+        if (!read.unread().isEmpty()) {
+            throw new Unreadable("shoot", read.unread().get(0));
+        }
+        return read.kept().stream().findFirst();
     }
 
     @Override
     public long add(Shoot shoot) {
-        return dsl.transactionResult(tx -> insert(tx.dsl(), shoot));
+        return database.whole(() -> insert(dsl, shoot));
     }
 
     @Override
     public List<Kept<Shoot.ShootRig>> rigs(long id) {
-        return dsl.selectFrom(SHOOT_RIG)
+        List<ShootRigRecord> rows = dsl.selectFrom(SHOOT_RIG)
                 .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.REMOVED_AT.isNull())
                 .orderBy(SHOOT_RIG.POSITION)
-                .fetch(r -> new Kept<>(r.getPosition(), rig(dsl, r)));
+                .fetch();
+        List<ShootRigChoiceRecord> choices = dsl.selectFrom(SHOOT_RIG_CHOICE)
+                .where(SHOOT_RIG_CHOICE.SHOOT_ID.eq(id))
+                .fetch();
+        return rigs(rows, choices).kept();
+    }
+
+    @Override
+    public Map<Long, List<Kept<Shoot.ShootRig>>> furtherRigs() {
+        List<ShootRigRecord> rows = dsl.selectFrom(SHOOT_RIG)
+                .where(SHOOT_RIG.POSITION.ne((long) FIRST_RIG), SHOOT_RIG.REMOVED_AT.isNull())
+                .orderBy(SHOOT_RIG.SHOOT_ID, SHOOT_RIG.POSITION)
+                .fetch();
+        Map<Long, Result<ShootRigChoiceRecord>> choices =
+                dsl.selectFrom(SHOOT_RIG_CHOICE).fetchGroups(SHOOT_RIG_CHOICE.SHOOT_ID);
+        return rows.stream()
+                .collect(Collectors.groupingBy(
+                        ShootRigRecord::getShootId,
+                        Collectors.collectingAndThen(
+                                Collectors.toList(),
+                                of -> rigs(of, of(choices, of.get(0).getShootId()))
+                                        .kept())));
+    }
+
+    private static Readings<Shoot.ShootRig> rigs(List<ShootRigRecord> rows, List<ShootRigChoiceRecord> choices) {
+        return Readings.of(
+                rows, ShootRigRecord::getPosition, r -> "", r -> new Kept<>(r.getPosition(), rig(r, choices)));
     }
 
     @Override
     public int addRig(long id, Shoot.ShootRig rig) {
-        return dsl.transactionResult(tx -> {
-            int there = tx.dsl().fetchCount(SHOOT_RIG, SHOOT_RIG.SHOOT_ID.eq(id).and(SHOOT_RIG.REMOVED_AT.isNull()));
+        return database.whole(() -> {
+            int there = dsl.fetchCount(SHOOT_RIG, SHOOT_RIG.SHOOT_ID.eq(id).and(SHOOT_RIG.REMOVED_AT.isNull()));
             if (there >= MOST_RIGS) {
                 throw new IllegalArgumentException(
                         "a shoot with " + there + " rigs; at most " + MOST_RIGS + " are allowed");
             }
-            Long last = tx.dsl()
-                    .select(DSL.max(SHOOT_RIG.POSITION))
+            Long last = dsl.select(DSL.max(SHOOT_RIG.POSITION))
                     .from(SHOOT_RIG)
                     .where(SHOOT_RIG.SHOOT_ID.eq(id))
                     .fetchOne(0, Long.class);
             long position = last == null ? 0 : last + 1;
-            insertRig(tx.dsl(), id, position, rig);
+            insertRig(dsl, id, position, rig);
             return (int) position;
         });
     }
@@ -174,11 +301,13 @@ public final class StoredShoots implements Shoots {
                 .execute();
     }
 
-    private static Map<ShootField, String> choices(DSLContext dsl, long shootId, long position) {
+    private static Map<ShootField, String> choices(List<ShootRigChoiceRecord> rows, long position) {
         Map<ShootField, String> choices = new EnumMap<>(ShootField.class);
-        dsl.selectFrom(SHOOT_RIG_CHOICE)
-                .where(SHOOT_RIG_CHOICE.SHOOT_ID.eq(shootId), SHOOT_RIG_CHOICE.POSITION.eq(position))
-                .forEach(r -> choices.put(ShootField.valueOf(r.getName()), r.getValue()));
+        for (ShootRigChoiceRecord r : rows) {
+            if (r.getPosition() == position) {
+                choices.put(ShootField.valueOf(r.getName()), r.getValue());
+            }
+        }
         return choices;
     }
 
@@ -206,23 +335,24 @@ public final class StoredShoots implements Shoots {
         r.setPinnedIso(w.pinnedIso().isPresent() ? (long) w.pinnedIso().getAsInt() : null);
     }
 
-    private static Kept<Shoot> kept(DSLContext dsl, Record row) {
+    private static Kept<Shoot> kept(Record row, List<ShootWishRecord> wishes, List<ShootRigChoiceRecord> choices) {
         ShootRecord s = row.into(SHOOT);
-        Shoot.ShootRig rig = rig(dsl, row.into(SHOOT_RIG));
+        Subject subject = Subject.valueOf(s.getSubject());
         return new Kept<>(
                 s.getId(),
                 new Shoot(
-                        Subject.valueOf(s.getSubject()),
+                        subject,
                         s.getPlaceId(),
                         LocalDate.parse(s.getNight()),
                         s.getTitle(),
-                        rig,
-                        new SubjectWish(wishes(dsl, s.getId())),
+                        rig(row.into(SHOOT_RIG), choices),
+                        new SubjectWish(wishes.stream()
+                                .collect(Collectors.toMap(ShootWishRecord::getName, ShootWishRecord::getValue))),
                         s.getNotes(),
                         Instant.parse(s.getSavedAt())));
     }
 
-    private static Shoot.ShootRig rig(DSLContext dsl, ShootRigRecord r) {
+    private static Shoot.ShootRig rig(ShootRigRecord r, List<ShootRigChoiceRecord> choices) {
         Optional<Framing> framing = Optional.ofNullable(r.getAimAzimuth())
                 .map(azimuth ->
                         new Framing(Azimuth.ofDegrees(azimuth), Altitude.ofDegrees(r.getAimAltitude()), r.getRoll()));
@@ -241,7 +371,7 @@ public final class StoredShoots implements Shoots {
                 r.getFocalMm(),
                 framing,
                 wishes,
-                new RigChoices(choices(dsl, r.getShootId(), r.getPosition())));
+                new RigChoices(choices(choices, r.getPosition())));
     }
 
     private static OptionalDouble optional(@Nullable Double value) {
@@ -255,8 +385,8 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Outcome change(long id, int rig, Map<Field, Edit> edits) {
-        return dsl.transactionResult(tx -> {
-            Optional<Rows> found = Rows.read(tx.dsl(), id, rig);
+        return database.whole(() -> {
+            Optional<Rows> found = Rows.read(dsl, id, rig);
             if (found.isEmpty()) {
                 return new Outcome.Unknown();
             }
@@ -273,7 +403,7 @@ public final class StoredShoots implements Shoots {
                 }
                 wanted.put(e.getKey(), yours);
             }
-            write(tx.dsl(), id, now, wanted);
+            write(dsl, id, now, wanted);
             return new Outcome.Saved();
         });
     }
@@ -307,15 +437,14 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public boolean undo(long id) {
-        return dsl.transactionResult(tx -> {
-            List<ShootChangeRecord> last = tx.dsl()
-                    .selectFrom(SHOOT_CHANGE)
+        return database.whole(() -> {
+            List<ShootChangeRecord> last = dsl.selectFrom(SHOOT_CHANGE)
                     .where(SHOOT_CHANGE.SHOOT_ID.eq(id))
                     .and(SHOOT_CHANGE.BATCH.eq(DSL.select(DSL.max(SHOOT_CHANGE.BATCH))
                             .from(SHOOT_CHANGE)
                             .where(SHOOT_CHANGE.SHOOT_ID.eq(id))))
                     .fetch();
-            Optional<Rows> rows = last.stream().findFirst().flatMap(c -> Rows.read(tx.dsl(), id, rigOf(c.getField())));
+            Optional<Rows> rows = last.stream().findFirst().flatMap(c -> Rows.read(dsl, id, rigOf(c.getField())));
             if (rows.isEmpty()) {
                 return false;
             }
@@ -323,7 +452,7 @@ public final class StoredShoots implements Shoots {
                 rows.get().set(c.getField().substring(c.getField().indexOf(':') + 1), c.getBeforeValue());
                 c.delete();
             }
-            rows.get().save(tx.dsl(), clock.instant().toString());
+            rows.get().save(dsl, clock.instant().toString());
             return true;
         });
     }
@@ -342,7 +471,7 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Optional<Long> duplicate(long id) {
-        return find(id).map(kept -> {
+        return database.whole(() -> find(id).map(kept -> {
             Shoot s = kept.it();
             String copy = " (copy)";
             String title =
@@ -351,7 +480,7 @@ public final class StoredShoots implements Shoots {
                     new Shoot(s.subject(), s.placeId(), s.night(), title, s.rig(), s.wish(), s.notes(), s.savedAt()));
             rigs(id).stream().filter(r -> r.id() != FIRST_RIG).forEach(r -> addRig(twin, r.it()));
             return twin;
-        });
+        }));
     }
 
     @Override
@@ -378,7 +507,11 @@ public final class StoredShoots implements Shoots {
                                     s,
                                     r,
                                     new HashMap<>(StoredShoots.wishes(dsl, id)),
-                                    StoredShoots.choices(dsl, id, position))));
+                                    StoredShoots.choices(
+                                            dsl.selectFrom(SHOOT_RIG_CHOICE)
+                                                    .where(SHOOT_RIG_CHOICE.SHOOT_ID.eq(id))
+                                                    .fetch(),
+                                            position))));
         }
 
         /** Before the names of changed fields. */

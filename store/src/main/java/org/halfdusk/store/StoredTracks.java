@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.halfdusk.place.Track;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Tracks;
+import org.halfdusk.shoot.Unread;
 import org.halfdusk.store.jooq.tables.records.TrackLineRecord;
 import org.halfdusk.store.jooq.tables.records.TrackRecord;
 import org.jooq.DSLContext;
@@ -19,23 +20,39 @@ import org.jooq.Result;
 
 /** Tracks in the file. */
 public final class StoredTracks implements Tracks {
+    private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
 
     public StoredTracks(Database database, Clock clock) {
+        this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
     }
 
     @Override
     public List<Kept<Track>> list() {
+        return read().kept();
+    }
+
+    @Override
+    public List<Unread> unread() {
+        return read().unread();
+    }
+
+    private Readings<Track> read() {
         Map<Long, Result<TrackLineRecord>> lines = dsl.selectFrom(TRACK_LINE)
                 .orderBy(TRACK_LINE.TRACK_ID, TRACK_LINE.POSITION)
                 .fetchGroups(TRACK_LINE.TRACK_ID);
-        return dsl.selectFrom(TRACK)
+        List<TrackRecord> rows = dsl.selectFrom(TRACK)
                 .where(TRACK.DELETED_AT.isNull())
                 .orderBy(TRACK.NAME.collate("NOCASE"), TRACK.ID)
-                .fetch(r -> new Kept<>(
+                .fetch();
+        return Readings.of(
+                rows,
+                TrackRecord::getId,
+                TrackRecord::getName,
+                r -> new Kept<>(
                         r.getId(),
                         new Track(
                                 r.getName(),
@@ -48,8 +65,8 @@ public final class StoredTracks implements Tracks {
 
     @Override
     public long add(Track track) {
-        return dsl.transactionResult(tx -> {
-            TrackRecord r = tx.dsl().newRecord(TRACK);
+        return database.whole(() -> {
+            TrackRecord r = dsl.newRecord(TRACK);
             r.setName(track.name());
             r.insert();
             List<TrackLineRecord> lines = new ArrayList<>();
@@ -57,7 +74,7 @@ public final class StoredTracks implements Tracks {
                 lines.add(new TrackLineRecord(
                         r.getId(), (long) i, text(track.lines().get(i))));
             }
-            tx.dsl().batchInsert(lines).execute();
+            dsl.batchInsert(lines).execute();
             return r.getId();
         });
     }

@@ -6,9 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.DriverManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,7 +20,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
-import org.flywaydb.core.Flyway;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
@@ -152,62 +149,24 @@ class StoreTest {
         assertInstanceOf(Shoots.Outcome.Saved.class, change(id, ShootField.TITLE, "First", "Second"));
     }
 
-    private static final WishField LENGTH = WishField.number("TRAILS_MINUTES", "length", "min", 1, 960, 120);
+    private static final WishField LENGTH = WishField.number("CORE_LOWEST", "lowest", "°", 0, 60, 10);
 
     /** A wish of the subject is kept, noticed in a conflict and taken back like any other field. */
     @Test
     void wishesOfASubjectAreFieldsToo() {
         long id = shoot();
-        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, LENGTH, "120", "90"));
-        assertEquals("90", shoots.find(id).orElseThrow().it().wish().text(LENGTH));
-        Shoots.Outcome.Conflict c = assertInstanceOf(Shoots.Outcome.Conflict.class, change(id, LENGTH, "120", "60"));
-        assertEquals("90", c.theirs());
+        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, LENGTH, "10", "20"));
+        assertEquals("20", shoots.find(id).orElseThrow().it().wish().text(LENGTH));
+        Shoots.Outcome.Conflict c = assertInstanceOf(Shoots.Outcome.Conflict.class, change(id, LENGTH, "10", "30"));
+        assertEquals("20", c.theirs());
         close();
         open();
-        assertEquals(90, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(20, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
         long copy = shoots.duplicate(id).orElseThrow();
-        assertEquals(90, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(20, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
         assertTrue(shoots.undo(id));
-        assertEquals(120, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
-        assertEquals(90, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
-    }
-
-    /** A file of the first version is brought up to date and loses nothing. */
-    @Test
-    void aFileOfTheFirstVersionIsUpgraded() throws Exception {
-        close();
-        Path old = folder.resolve("old");
-        Files.createDirectories(old);
-        String url = "jdbc:sqlite:" + old.resolve("half-dusk.db");
-        Flyway.configure()
-                .dataSource(url, null, null)
-                .locations("classpath:db/migration")
-                .target("1")
-                .load()
-                .migrate();
-        try (var c = DriverManager.getConnection(url);
-                var s = c.createStatement()) {
-            s.execute("INSERT INTO place VALUES (7, 'Old Watchtower', 35.952, -3.048, 62, 'Europe/Madrid', 21.4,"
-                    + " 'south car park', NULL)");
-            s.execute("INSERT INTO foreground_object VALUES (1, 7, 0, 'Watchtower', 18, 7, 171.2, 64, 1)");
-            s.execute("INSERT INTO camera VALUES (3, 'full frame', 35.9, 23.9, 7008, 4672, 100, 25600, 0.000125, 30, 1,"
-                    + " 34, 11, 90, 160, 530, 190, NULL)");
-            s.execute("INSERT INTO lens VALUES (4, '18 mm f/2', 18, 18, 2, 2, 16, 2.8, NULL)");
-            s.execute("INSERT INTO shoot VALUES (9, 'MILKY_WAY', 7, '2027-06-04', 'Core over the tower', 'a note',"
-                    + " '2027-05-24T18:00:00Z', '2027-05-24T18:00:00Z', NULL)");
-            s.execute("INSERT INTO shoot_rig VALUES (1, 9, 0, 3, 4, NULL, 18, NULL, NULL, NULL, 2.6, 'PROTECT_COLOURS',"
-                    + " NULL, NULL, NULL)");
-        }
-        database = Database.open(old, CLOCK);
-        Shoot shoot = new StoredShoots(database, CLOCK).find(9).orElseThrow().it();
-        assertEquals("a note", shoot.notes());
-        assertEquals(SubjectWish.NONE, shoot.wish());
-        assertEquals(
-                TOWER, new StoredPlaces(database, CLOCK).find(7).orElseThrow().it());
-        assertEquals(LENS, new StoredKits(database, CLOCK).lens(4).orElseThrow().it());
-        assertEquals(
-                "full frame",
-                new StoredKits(database, CLOCK).camera(3).orElseThrow().it().name());
+        assertEquals(10, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(20, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
     }
 
     @Test

@@ -7,6 +7,11 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 @SpringBootApplication(proxyBeanMethods = false)
 public class HalfDusk {
     public static void main(String[] args) {
-        SpringApplication.run(HalfDusk.class, args);
+        try {
+            SpringApplication.run(HalfDusk.class, args);
+        } catch (RuntimeException e) {
+            // Said already, in a sentence, by StartReport; whatever else it was, Spring has logged.
+            System.exit(StartReport.refusal(e).map(StartRefused::getExitCode).orElse(StartRefused.OTHER));
+        }
     }
 }

@@ -1,5 +1,6 @@
 package org.halfdusk.web;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -9,6 +10,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -38,9 +41,31 @@ public final class App implements AutoCloseable {
     }
 
     private static App start(Path data, String... profiles) {
+        return with(data, List.of(profiles));
+    }
+
+    /** With further options, as on the command line. */
+    public static App with(Path data, List<String> profiles, String... options) {
+        List<String> all = new ArrayList<>(List.of(options));
+        for (String usual :
+                List.of("--server.port=0", "--halfdusk.data=" + data, "--spring.main.register-shutdown-hook=false")) {
+            String name = usual.substring(0, usual.indexOf('=') + 1);
+            if (all.stream().noneMatch(o -> o.startsWith(name))) {
+                all.add(usual);
+            }
+        }
         return new App(new SpringApplicationBuilder(HalfDusk.class)
-                .profiles(profiles)
-                .run("--server.port=0", "--halfdusk.data=" + data, "--spring.main.register-shutdown-hook=false"));
+                .profiles(profiles.toArray(String[]::new))
+                .run(all.toArray(String[]::new)));
+    }
+
+    public int port() {
+        return Integer.parseInt(String.valueOf(context.getEnvironment().getProperty("local.server.port")));
+    }
+
+    /** Sends what nobody's page would send. */
+    public HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
+        return http.send(request, HttpResponse.BodyHandlers.ofString());
     }
 
     public String url(String path) {
@@ -60,7 +85,7 @@ public final class App implements AutoCloseable {
         return send(path, form, token());
     }
 
-    private String token() throws IOException, InterruptedException {
+    public String token() throws IOException, InterruptedException {
         Matcher token = TOKEN.matcher(get("/keys").body());
         return token.find() ? token.group(1) : "";
     }
@@ -68,13 +93,23 @@ public final class App implements AutoCloseable {
     /** Sends one file as a page's form would. */
     public HttpResponse<String> upload(String path, String field, String name, String content)
             throws IOException, InterruptedException {
+        return upload(path, field, name, content.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same of any bytes. */
+    public HttpResponse<String> upload(String path, String field, String name, byte[] content)
+            throws IOException, InterruptedException {
         String edge = "----edge-of-a-part";
-        String body = "--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token() + "\r\n--"
+        String head = "--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token() + "\r\n--"
                 + edge + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + name
-                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n" + content + "\r\n--" + edge + "--\r\n";
+                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        body.writeBytes(head.getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(content);
+        body.writeBytes(("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8));
         HttpRequest request = HttpRequest.newBuilder(URI.create(url(path)))
                 .header("Content-Type", "multipart/form-data; boundary=" + edge)
-                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
                 .build();
         return http.send(request, HttpResponse.BodyHandlers.ofString());
     }

@@ -25,6 +25,11 @@ public abstract class DemoPages {
         app.close();
     }
 
+    /** Where the application keeps its file. */
+    protected static Path data() {
+        return data;
+    }
+
     protected static void assertHas(String page, String text) {
         assertTrue(page.contains(text), () -> "no “" + text + "” in:\n" + page);
     }

@@ -15,12 +15,16 @@ class HouseTest {
             .importPackages("org.halfdusk.web", "org.halfdusk.store");
 
     @Test
-    void onlyTheWiringAndTheDemoKnowTheStore() {
+    void onlyTheWiringTheDoorAndTheDemoKnowTheStore() {
         noClasses()
                 .that()
                 .resideInAPackage("org.halfdusk.web..")
                 .and()
-                .resideOutsideOfPackages("org.halfdusk.web.layout", "org.halfdusk.web.standin")
+                .resideOutsideOfPackages(
+                        "org.halfdusk.web",
+                        "org.halfdusk.web.layout",
+                        "org.halfdusk.web.door",
+                        "org.halfdusk.web.standin")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.halfdusk.store..", "org.jooq..")

@@ -261,7 +261,7 @@ class PagesTest {
     void linksInsteadOfFormsAreExplained() throws Exception {
         HttpResponse<String> r = app.get("/shoots/1/delete");
         assertEquals(405, r.statusCode());
-        assertHas(r, "This address takes a form");
+        assertHas(r, "does not take GET; allowed: POST");
     }
 
     @Test

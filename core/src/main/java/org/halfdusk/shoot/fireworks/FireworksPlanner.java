@@ -43,6 +43,10 @@ public record FireworksPlanner() implements SubjectPlanner<FireworksNight> {
     public static final WishField CELSIUS =
             WishField.number("FIREWORKS_CELSIUS", "temperature expected", "°C", -50, 50, 20);
 
+    /** What can be wished of this subject. */
+    public static final List<WishField> FIELDS =
+            List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, SHELLS, CALIBRE, CELSIUS);
+
     @Override
     public Subject subject() {
         return Subject.FIREWORKS;
@@ -55,7 +59,7 @@ public record FireworksPlanner() implements SubjectPlanner<FireworksNight> {
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, SHELLS, CALIBRE, CELSIUS);
+        return FIELDS;
     }
 
     @Override

@@ -42,6 +42,9 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
     public static final WishField MINUTES =
             WishField.number("LUNAR_MINUTES", "minutes between frames", "min", 0.5, 60, 5);
 
+    /** What can be wished of this subject. */
+    public static final List<WishField> FIELDS = List.of(DANJON, MOUNT, MINUTES);
+
     /** Years searched at a time; each has two or three eclipses. */
     private static final int YEARS = 5;
 
@@ -57,7 +60,7 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(DANJON, MOUNT, MINUTES);
+        return FIELDS;
     }
 
     @Override

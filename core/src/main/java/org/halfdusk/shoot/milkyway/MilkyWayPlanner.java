@@ -20,6 +20,9 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
     public static final WishField LOWEST_CORE = WishField.number(
             "CORE_LOWEST", "lowest core altitude", "°", 0, 60, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
 
+    /** What can be wished of this subject. */
+    public static final List<WishField> FIELDS = List.of(LOWEST_CORE);
+
     @Override
     public Subject subject() {
         return Subject.MILKY_WAY;
@@ -32,7 +35,7 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(LOWEST_CORE);
+        return FIELDS;
     }
 
     @Override

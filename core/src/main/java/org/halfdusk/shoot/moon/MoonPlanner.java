@@ -27,6 +27,9 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
     public static final WishField MINUTES =
             WishField.number("MOON_MINUTES", "minutes between brackets", "min", 0.2, 60, 2);
 
+    /** What can be wished of this subject. */
+    public static final List<WishField> FIELDS = List.of(LOWEST, HIGHEST, SUPPORT, MINUTES);
+
     @Override
     public Subject subject() {
         return Subject.MOON;
@@ -39,7 +42,7 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(LOWEST, HIGHEST, SUPPORT, MINUTES);
+        return FIELDS;
     }
 
     @Override

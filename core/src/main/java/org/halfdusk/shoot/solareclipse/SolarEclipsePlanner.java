@@ -34,6 +34,9 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
     public static final WishField MINUTES =
             WishField.number("SOLAR_MINUTES", "minutes between partial frames", "min", 0.5, 30, 5);
 
+    /** What can be wished of this subject. */
+    public static final List<WishField> FIELDS = List.of(FILTER, MOUNT, MINUTES);
+
     /** Years searched at a time; a place sees about two eclipses in five years. */
     private static final int YEARS = 10;
 
@@ -49,7 +52,7 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(FILTER, MOUNT, MINUTES);
+        return FIELDS;
     }
 
     @Override

@@ -25,6 +25,9 @@ public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
     public static final WishField CELSIUS =
             WishField.number("TRAILS_CELSIUS", "temperature expected", "°C", -50, 50, 10);
 
+    /** What can be wished of this subject. */
+    public static final List<WishField> FIELDS = List.of(MINUTES, GAP, MOONLIGHT, CELSIUS);
+
     @Override
     public Subject subject() {
         return Subject.STAR_TRAILS;
@@ -37,7 +40,7 @@ public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
 
     @Override
     public List<WishField> wishFields() {
-        return List.of(MINUTES, GAP, MOONLIGHT, CELSIUS);
+        return FIELDS;
     }
 
     @Override

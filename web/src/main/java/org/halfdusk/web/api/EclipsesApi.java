@@ -15,6 +15,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 import org.jspecify.annotations.Nullable;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -67,7 +68,7 @@ class EclipsesApi {
     }
 
     @GetMapping("/lunar")
-    Map<String, List<Lunar>> lunar(@RequestParam Map<String, String> parameters) {
+    Map<String, List<Lunar>> lunar(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         boolean placed = query.has("lat") || query.has("lon");
         Optional<Observer> observer = placed ? query.observer() : Optional.empty();
@@ -113,7 +114,7 @@ class EclipsesApi {
     }
 
     @GetMapping("/solar")
-    Map<String, List<Solar>> solar(@RequestParam Map<String, String> parameters) {
+    Map<String, List<Solar>> solar(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         Optional<Observer> observer = query.observer();
         DeltaT deltaT = query.deltaT();

@@ -7,6 +7,7 @@ import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.Trailing;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -31,7 +32,7 @@ class ExposureApi {
     record ExposureAnswer(double stopsUnderClipping, double histogramPosition) {}
 
     @GetMapping("/sharpness")
-    Map<String, List<SchoolAnswer>> sharpness(@RequestParam Map<String, String> parameters) {
+    Map<String, List<SchoolAnswer>> sharpness(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         double focal = query.number("focalLength", 1, 5000);
         double aperture = query.number("aperture", 0.5, 128);
@@ -65,7 +66,7 @@ class ExposureApi {
     }
 
     @GetMapping("/exposure/sky")
-    ExposureAnswer sky(@RequestParam Map<String, String> parameters) {
+    ExposureAnswer sky(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         double brightness = query.number("skyBrightness", -5, 25);
         double aperture = query.number("aperture", 0.5, 128);

@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
@@ -29,6 +28,7 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.jspecify.annotations.Nullable;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -95,7 +95,7 @@ class NightsApi {
     record Answer(String zone, Subject subject, List<Row> nights) {}
 
     @GetMapping("/nights")
-    Answer nights(@RequestParam Map<String, String> parameters) {
+    Answer nights(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         Optional<Observer> observer = query.observer();
         LocalDate from = query.date("from");

@@ -5,33 +5,47 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.place.Observer;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Words;
+import org.springframework.util.MultiValueMap;
 
 /** Reads parameters of a request, notes all that are wrong, and refuses once for all of them. */
 final class Query {
     private static final Instant FIRST = Instant.parse("1950-01-01T00:00:00Z");
     private static final Instant END = Instant.parse("2101-01-01T00:00:00Z");
 
-    private final Map<String, String> parameters;
+    private final MultiValueMap<String, String> parameters;
     private final List<BadQuery.Wrong> wrong = new ArrayList<>();
 
-    Query(Map<String, String> parameters) {
+    /** Lists may be given in parts. */
+    private final Set<String> repeatable = new HashSet<>();
+
+    Query(MultiValueMap<String, String> parameters) {
         this.parameters = parameters;
     }
 
     private Optional<String> text(String name) {
-        return Optional.ofNullable(parameters.get(name)).map(String::trim).filter(s -> !s.isEmpty());
+        List<String> given = parameters.getOrDefault(name, List.of());
+        if (given.size() > 1 && !repeatable.contains(name)) {
+            refuse(name, "one value, not " + given.size());
+        }
+        return Optional.of(String.join(",", given)).map(String::trim).filter(s -> !s.isEmpty());
     }
 
     private void refuse(String name, String allowed) {
-        wrong.add(new BadQuery.Wrong(name, parameters.getOrDefault(name, ""), allowed));
+        if (wrong.stream().anyMatch(w -> w.name().equals(name))) {
+            return;
+        }
+        wrong.add(new BadQuery.Wrong(
+                name, TypedNumber.shown(String.join(", ", parameters.getOrDefault(name, List.of()))), allowed));
     }
 
     /** Throws where anything was wrong. */
@@ -58,11 +72,11 @@ final class Query {
 
     private double parse(String name, String text, double least, double most) {
         try {
-            double value = Double.parseDouble(text);
+            double value = TypedNumber.written(name, text.contains(",") ? "" : text);
             if (value >= least && value <= most) {
                 return value;
             }
-        } catch (NumberFormatException e) {
+        } catch (IllegalArgumentException e) {
             // refused below, as a number outside the range is
         }
         refuse(name, range(least, most));
@@ -138,9 +152,10 @@ final class Query {
         }
     }
 
-    /** Values of an enum, separated by commas; all of them where the parameter is missing. */
+    /** Values of an enum, separated by commas or given several times; all of them where the parameter is missing. */
     <E extends Enum<E>> List<E> list(String name, Class<E> type) {
         List<E> all = List.of(type.getEnumConstants());
+        repeatable.add(name);
         if (!has(name)) {
             return all;
         }

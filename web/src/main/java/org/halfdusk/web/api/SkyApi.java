@@ -22,6 +22,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.SkyEvents;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -73,7 +74,7 @@ class SkyApi {
     record EventAnswer(EventType type, Instant at, double azimuth, double altitude) {}
 
     @GetMapping("/sky")
-    SkyAnswer sky(@RequestParam Map<String, String> parameters) {
+    SkyAnswer sky(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         var observer = query.observer();
         Instant at = query.instant("at");
@@ -131,7 +132,7 @@ class SkyApi {
     }
 
     @GetMapping("/moon/phases")
-    MoonAnswer phases(@RequestParam Map<String, String> parameters) {
+    MoonAnswer phases(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         Instant from = query.instant("from");
         Instant to = query.instant("to");
@@ -157,7 +158,7 @@ class SkyApi {
     }
 
     @GetMapping("/events")
-    Map<String, List<EventAnswer>> events(@RequestParam Map<String, String> parameters) {
+    Map<String, List<EventAnswer>> events(@RequestParam MultiValueMap<String, String> parameters) {
         Query query = new Query(parameters);
         var observer = query.observer();
         Instant from = query.instant("from");

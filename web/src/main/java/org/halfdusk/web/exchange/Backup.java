@@ -3,6 +3,7 @@ package org.halfdusk.web.exchange;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Camera;
@@ -13,6 +14,7 @@ import org.halfdusk.place.Track;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.StandingRig;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything a person keeps. Numbers are those of the file it was taken from and only tie its parts together.
@@ -35,12 +37,49 @@ public record Backup(
         List<Packed> packing,
         List<Kept<Track>> tracks,
         Map<String, String> settings) {
+    /** A section that a file leaves out, or has as null, is empty. */
+    public Backup {
+        places = all("places", places);
+        cameras = all("cameras", cameras);
+        lenses = all("lenses", lenses);
+        converters = all("converters", converters);
+        accessories = all("accessories", accessories);
+        rigs = all("rigs", rigs);
+        shoots = all("shoots", shoots);
+        furtherRigs = all("furtherRigs", furtherRigs);
+        packing = all("packing", packing);
+        tracks = all("tracks", tracks);
+        settings = Objects.requireNonNullElse(settings, Map.of());
+    }
+
+    private static <T> List<T> all(String section, @Nullable List<T> things) {
+        if (things == null) {
+            return List.of();
+        }
+        for (T thing : things) {
+            if (thing == null || thing instanceof Kept<?> k && k.it() == null) {
+                throw new IllegalArgumentException(
+                        "an entry of “" + section + "” is null; things with all their figures are allowed");
+            }
+        }
+        return List.copyOf(things);
+    }
+
     public static final String FORMAT = "half-dusk backup";
     public static final int VERSION = 1;
 
     /** A rig of a shoot beside its first. */
-    public record Further(long shootId, Shoot.ShootRig rig) {}
+    public record Further(long shootId, Shoot.ShootRig rig) {
+        public Further {
+            Objects.requireNonNull(rig, "rig is missing");
+        }
+    }
 
     /** @param own things that the person added, by their numbers */
-    public record Packed(long shootId, Set<String> ticked, List<Kept<String>> own) {}
+    public record Packed(long shootId, Set<String> ticked, List<Kept<String>> own) {
+        public Packed {
+            ticked = Objects.requireNonNullElse(ticked, Set.of());
+            own = all("packing", own);
+        }
+    }
 }

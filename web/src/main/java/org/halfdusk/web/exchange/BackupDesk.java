@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Kits;
@@ -33,6 +34,7 @@ public class BackupDesk {
     private final PackLists packing;
     private final Tracks tracks;
     private final KeptSettings settings;
+    private final AllOrNothing atOnce;
     private final Clock clock;
 
     BackupDesk(
@@ -43,7 +45,9 @@ public class BackupDesk {
             PackLists packing,
             Tracks tracks,
             KeptSettings settings,
+            AllOrNothing atOnce,
             Clock clock) {
+        this.atOnce = atOnce;
         this.places = places;
         this.kits = kits;
         this.rigs = rigs;
@@ -58,11 +62,12 @@ public class BackupDesk {
     public Backup take() {
         List<Kept<Shoot>> all = shoots.list("");
         List<Kept<StandingRig>> standing = rigs.rigs();
+        Map<Long, List<Kept<Shoot.ShootRig>>> more = shoots.furtherRigs();
         List<Backup.Further> further = all.stream()
-                .flatMap(s -> shoots.rigs(s.id()).stream()
-                        .filter(r -> r.id() != Shoots.FIRST_RIG)
-                        .map(r -> new Backup.Further(s.id(), r.it())))
+                .flatMap(
+                        s -> more.getOrDefault(s.id(), List.of()).stream().map(r -> new Backup.Further(s.id(), r.it())))
                 .toList();
+        Set<Long> packed = packing.packed();
         List<Shoot.ShootRig> inShoots = Stream.concat(
                         all.stream().map(s -> s.it().rig()), further.stream().map(Backup.Further::rig))
                 .toList();
@@ -88,6 +93,7 @@ public class BackupDesk {
                 all,
                 further,
                 all.stream()
+                        .filter(s -> packed.contains(s.id()))
                         .map(s -> new Backup.Packed(s.id(), packing.ticked(s.id()), packing.own(s.id())))
                         .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
                         .toList(),
@@ -152,12 +158,16 @@ public class BackupDesk {
     public record Report(int added, int there) {}
 
     /**
-     * Brings a backup in. All is checked before anything is written.
+     * Brings a backup in, whole or not at all.
      *
      * @throws IllegalArgumentException where its parts do not fit together
      */
     public Report bringIn(Backup b) {
         check(b);
+        return atOnce.of(() -> keep(b));
+    }
+
+    private Report keep(Backup b) {
         Counter counter = new Counter();
         Map<Long, Long> place = merge(b.places(), places.list(), places::add, counter);
         Map<Long, Long> camera = merge(b.cameras(), kits.cameras(), kits::add, counter);
@@ -176,16 +186,15 @@ public class BackupDesk {
         for (Backup.Further f : b.furtherRigs()) {
             long id = of(shoot, f.shootId());
             Shoot.ShootRig rig = moved(f.rig(), camera, lens, converter);
-            if (shoots.rigs(id).stream().noneMatch(r -> r.it().equals(rig))) {
+            // A twin of the first rig is one, and must come back as one.
+            boolean there = shoots.rigs(id).stream().anyMatch(r -> r.id() != Shoots.FIRST_RIG && r.it().equals(rig));
+            if (!there) {
                 shoots.addRig(id, rig);
             }
         }
         b.packing().forEach(p -> pack(p, of(shoot, p.shootId())));
         if (settings.all().isEmpty()) {
-            Map<String, String> own = new HashMap<>(b.settings());
-            own.remove("place");
-            own.remove("rig");
-            settings.replace(own);
+            settings.replace(SettingTexts.withoutThings(b.settings()));
         }
         return new Report(counter.added, counter.there);
     }
@@ -334,6 +343,7 @@ public class BackupDesk {
             has(lens, Optional.of(f.rig().lensId()), "lens of a further rig");
             has(converter, f.rig().converterId(), "converter of a further rig");
         });
+        SettingTexts.check(b.settings());
         b.packing().forEach(p -> has(shoot, Optional.of(p.shootId()), "shoot of a packing list"));
     }
 

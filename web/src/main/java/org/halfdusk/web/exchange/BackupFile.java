@@ -8,6 +8,7 @@ import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Support;
+import org.halfdusk.typed.TypedNumber;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -21,6 +22,11 @@ public final class BackupFile {
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();
+
+    /** Far more than a person keeps in a life. */
+    private static final int MOST_VALUES = 3_000_000;
+
+    private static final int MOST_SAID = 300;
 
     private BackupFile() {}
 
@@ -56,24 +62,29 @@ public final class BackupFile {
     /** @throws IllegalArgumentException saying where the text is no backup */
     public static Backup read(String text) {
         try {
+            LongJson.check(text, MOST_VALUES);
             JsonNode root = JSON.readTree(text);
             if (!root.path("format").asString("").equals(Backup.FORMAT)) {
                 throw new IllegalArgumentException("the file is no backup of Half Dusk: its format is “"
-                        + root.path("format").asString("") + "”, “" + Backup.FORMAT + "” is allowed");
+                        + TypedNumber.shown(root.path("format").asString("")) + "”, “" + Backup.FORMAT
+                        + "” is allowed");
             }
-            if (root.path("version").asInt(0) != Backup.VERSION) {
-                throw new IllegalArgumentException("the backup has version "
-                        + root.path("version").asInt(0) + "; version " + Backup.VERSION + " is allowed");
+            JsonNode version = root.path("version");
+            if (!version.isInt() || version.intValue() != Backup.VERSION) {
+                throw new IllegalArgumentException("the backup has version " + TypedNumber.shown(version.toString())
+                        + "; version " + Backup.VERSION + " is allowed");
             }
             complete(root);
             return JSON.treeToValue(root, Backup.class);
         } catch (JacksonException e) {
             String why = Optional.ofNullable(e.getCause())
-                    .filter(IllegalArgumentException.class::isInstance)
+                    .filter(c -> c instanceof IllegalArgumentException || c instanceof NullPointerException)
                     .map(Throwable::getMessage)
                     .orElse(e.getOriginalMessage());
             throw new IllegalArgumentException(
-                    "the backup cannot be read: " + why.replaceAll("\\s*\\n.*", "") + " (at " + path(e) + ")", e);
+                    "the backup cannot be read: " + TypedNumber.shown(why.replaceAll("\\s*\\n.*", ""), MOST_SAID)
+                            + " (at " + path(e) + "); a backup as Half Dusk writes it is allowed",
+                    e);
         }
     }
 

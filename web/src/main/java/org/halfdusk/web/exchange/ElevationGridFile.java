@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.StringTokenizer;
 import org.halfdusk.place.ElevationGrid;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * An elevation grid as ASCII: heads {@code ncols}, {@code nrows}, {@code xllcorner} or {@code xllcenter}, {@code yllcorner}
@@ -87,10 +88,6 @@ public final class ElevationGridFile {
     }
 
     private static double number(String what, String text) {
-        try {
-            return Double.parseDouble(text);
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(what + " “" + text + "” in the grid is not a number", e);
-        }
+        return TypedNumber.written(what, text);
     }
 }

@@ -16,6 +16,7 @@ import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.weather.Dew;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.WeatherHour;
@@ -145,7 +146,7 @@ public final class ForecastFile {
                     : LocalDateTime.parse(iso).atZone(zone).toInstant();
         } catch (DateTimeException e) {
             throw new IllegalArgumentException(
-                    "time “" + text + "” is not a time; write 2027-06-04T22:00, or with its offset"
+                    "time “" + TypedNumber.shown(text) + "” is not a time; write 2027-06-04T22:00, or with its offset"
                             + " 2027-06-04T22:00+02:00",
                     e);
         }
@@ -160,10 +161,6 @@ public final class ForecastFile {
         if (text.isEmpty()) {
             return OptionalDouble.empty();
         }
-        try {
-            return OptionalDouble.of(Double.parseDouble(text.replace(',', '.')));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(name + " “" + text + "” is not a number", e);
-        }
+        return OptionalDouble.of(TypedNumber.written(name, text));
     }
 }

@@ -2,8 +2,8 @@ package org.halfdusk.web.exchange;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.place.Observer;
 import org.halfdusk.place.Track;
+import org.halfdusk.typed.TypedNumber;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -13,6 +13,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** GeoJSON (RFC 7946): points become places, lines and outlines become tracks. */
 public final class GeoJsonFile {
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** Numbers, names and brackets of a file; as many as its points could need. */
+    private static final int MOST_VALUES = 6 * (Gathered.MOST_POINTS + 10 * MapFile.MOST_WAYPOINTS);
 
     private GeoJsonFile() {}
 
@@ -49,17 +52,21 @@ public final class GeoJsonFile {
     static MapFile read(String text) {
         JsonNode root;
         try {
+            LongJson.check(text, MOST_VALUES);
             root = JSON.readTree(text);
         } catch (JacksonException e) {
-            throw new IllegalArgumentException("the file is no GeoJSON: " + e.getOriginalMessage(), e);
+            throw new IllegalArgumentException(
+                    "the file is no GeoJSON: "
+                            + TypedNumber.shown(e.getOriginalMessage().replaceAll("\\s+", " ")),
+                    e);
         }
-        Reader reader = new Reader(new ArrayList<>(), new ArrayList<>());
+        Reader reader = new Reader(new Gathered());
         reader.object(root, "", "");
-        return new MapFile(reader.waypoints, reader.tracks);
+        return reader.gathered.file();
     }
 
     /** Gathers what an object and those inside it hold. */
-    private record Reader(List<MapFile.Waypoint> waypoints, List<Track> tracks) {
+    private record Reader(Gathered gathered) {
         void object(JsonNode o, String name, String notes) {
             switch (o.path("type").asString("")) {
                 case "FeatureCollection" -> o.path("features").forEach(f -> object(f, "", ""));
@@ -79,7 +86,8 @@ public final class GeoJsonFile {
                 default -> {
                     if (o.isMissingNode() || !o.isNull()) {
                         throw new IllegalArgumentException(
-                                "type “" + o.path("type").asString("") + "” is not known to GeoJSON");
+                                "type “" + TypedNumber.shown(o.path("type").asString(""))
+                                        + "” is not known to GeoJSON; its types are allowed");
                     }
                 }
             }
@@ -92,33 +100,32 @@ public final class GeoJsonFile {
         }
 
         private void waypoint(JsonNode c, String name, String notes) {
-            Track.Point p = point(c);
-            double elevation = c.size() > 2 ? c.get(2).asDouble(0) : 0;
-            waypoints.add(new MapFile.Waypoint(
-                    MapFile.shortened(name, 120, "Point " + (waypoints.size() + 1)),
-                    Observer.of(p.latitudeDegrees(), p.longitudeDegrees(), MapFile.elevation(elevation)),
-                    notes));
+            double[] p = position(c);
+            gathered.waypoint(name, p[1], p[0], c.size() > 2 ? c.get(2).asDouble(0) : 0, notes);
         }
 
         private void track(String name, List<JsonNode> lines) {
-            List<List<Track.Point>> points = lines.stream()
-                    .map(l -> list(l).stream().map(Reader::point).toList())
-                    .filter(l -> l.size() > 1)
-                    .toList();
-            if (!points.isEmpty()) {
-                tracks.add(new Track(MapFile.shortened(name, 200, "Track " + (tracks.size() + 1)), points));
-            }
+            gathered.track(
+                    name,
+                    lines.stream()
+                            .map(l -> list(l).stream().map(this::point).toList())
+                            .toList());
         }
 
-        private static Track.Point point(JsonNode c) {
+        private Track.Point point(JsonNode c) {
+            double[] p = position(c);
+            return gathered.point(p[0], p[1]);
+        }
+
+        private static double[] position(JsonNode c) {
             if (!c.isArray()
                     || c.size() < 2
                     || !c.get(0).isNumber()
                     || !c.get(1).isNumber()) {
-                throw new IllegalArgumentException(
-                        "a position in the GeoJSON, " + c + ", is not longitude and latitude");
+                throw new IllegalArgumentException("a position in the GeoJSON, " + TypedNumber.shown(c.toString())
+                        + ", is not longitude and latitude; two numbers or three are allowed");
             }
-            return new Track.Point(c.get(0).asDouble(), c.get(1).asDouble());
+            return new double[] {c.get(0).asDouble(), c.get(1).asDouble()};
         }
     }
 }

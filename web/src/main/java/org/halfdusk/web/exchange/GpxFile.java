@@ -1,18 +1,16 @@
 package org.halfdusk.web.exchange;
 
 import io.jenetics.jpx.GPX;
-import io.jenetics.jpx.Length;
-import io.jenetics.jpx.TrackSegment;
 import io.jenetics.jpx.WayPoint;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.place.Observer;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
 import org.halfdusk.place.Track;
+import org.halfdusk.typed.TypedNumber;
 
 /** GPX 1.1: waypoints, tracks and routes. */
 public final class GpxFile {
@@ -48,44 +46,83 @@ public final class GpxFile {
     }
 
     static MapFile read(String text) {
-        GPX gpx;
-        try {
-            gpx = GPX.Reader.of(GPX.Reader.Mode.LENIENT)
-                    .read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (IOException | RuntimeException e) {
-            throw new IllegalArgumentException("the file is no GPX: " + e.getMessage(), e);
-        }
-        List<MapFile.Waypoint> waypoints = new ArrayList<>();
-        gpx.wayPoints()
-                .forEach(w -> waypoints.add(new MapFile.Waypoint(
-                        MapFile.shortened(w.getName().orElse(""), 120, "Point " + (waypoints.size() + 1)),
-                        Observer.of(
-                                w.getLatitude().doubleValue(),
-                                w.getLongitude().doubleValue(),
-                                MapFile.elevation(w.getElevation()
-                                        .map(Length::doubleValue)
-                                        .orElse(0.0))),
-                        w.getDescription().or(w::getComment).orElse(""))));
-        List<Track> tracks = new ArrayList<>();
-        gpx.tracks()
-                .forEach(t -> add(
-                        tracks,
-                        t.getName().orElse(""),
-                        t.segments().map(TrackSegment::getPoints).toList()));
-        gpx.routes().forEach(r -> add(tracks, r.getName().orElse(""), List.of(r.getPoints())));
-        return new MapFile(waypoints, tracks);
+        Reader reader = new Reader();
+        QuietXml.read("GPX", text, reader);
+        return reader.gathered.file();
     }
 
-    private static void add(List<Track> tracks, String name, List<List<WayPoint>> lines) {
-        List<List<Track.Point>> points = lines.stream()
-                .filter(l -> l.size() > 1)
-                .map(l -> l.stream()
-                        .map(p -> new Track.Point(
-                                p.getLongitude().doubleValue(), p.getLatitude().doubleValue()))
-                        .toList())
-                .toList();
-        if (!points.isEmpty()) {
-            tracks.add(new Track(MapFile.shortened(name, 200, "Track " + (tracks.size() + 1)), points));
+    /** GPX 1.0 and 1.1 alike: both put name, ele, desc and cmt beside the points. */
+    private static final class Reader implements QuietXml.Elements {
+        private final Gathered gathered = new Gathered();
+        private List<List<Track.Point>> lines = new ArrayList<>();
+        private List<Track.Point> line = new ArrayList<>();
+        private String name = "";
+        private String trackName = "";
+        private String description = "";
+        private String comment = "";
+        private double latitude;
+        private double longitude;
+        private double elevation;
+        private boolean inWaypoint;
+        private boolean inPoint;
+
+        @Override
+        public void begin(XMLStreamReader xml) throws XMLStreamException {
+            switch (xml.getLocalName()) {
+                case "wpt" -> {
+                    inWaypoint = true;
+                    name = "";
+                    description = "";
+                    comment = "";
+                    elevation = 0;
+                    latitude = coordinate(xml, "lat");
+                    longitude = coordinate(xml, "lon");
+                }
+                case "trk", "rte" -> {
+                    lines = new ArrayList<>();
+                    line = new ArrayList<>();
+                    trackName = "";
+                }
+                case "trkseg" -> line = new ArrayList<>();
+                case "trkpt", "rtept" -> {
+                    inPoint = true;
+                    line.add(gathered.point(coordinate(xml, "lon"), coordinate(xml, "lat")));
+                }
+                case "name" -> named(xml.getElementText());
+                case "desc" -> description = inWaypoint ? xml.getElementText() : description;
+                case "cmt" -> comment = inWaypoint ? xml.getElementText() : comment;
+                case "ele" ->
+                    elevation = inWaypoint ? TypedNumber.written("elevation", xml.getElementText()) : elevation;
+                default -> {}
+            }
+        }
+
+        private void named(String text) {
+            if (inWaypoint) {
+                name = text;
+            } else if (!inPoint) {
+                trackName = text;
+            }
+        }
+
+        private static double coordinate(XMLStreamReader xml, String attribute) {
+            return TypedNumber.written(attribute, QuietXml.attribute(xml, attribute));
+        }
+
+        @Override
+        public void end(String element) {
+            switch (element) {
+                case "wpt" -> {
+                    inWaypoint = false;
+                    gathered.waypoint(
+                            name, latitude, longitude, elevation, description.isBlank() ? comment : description);
+                }
+                case "trkpt", "rtept" -> inPoint = false;
+                case "trkseg" -> lines.add(line);
+                case "rte" -> gathered.track(trackName, List.of(line));
+                case "trk" -> gathered.track(trackName, lines);
+                default -> {}
+            }
         }
     }
 }

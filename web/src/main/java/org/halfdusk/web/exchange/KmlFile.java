@@ -1,19 +1,17 @@
 package org.halfdusk.web.exchange;
 
 import java.io.ByteArrayOutputStream;
-import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.StringTokenizer;
 import java.util.stream.Collectors;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
-import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
-import org.halfdusk.place.Observer;
 import org.halfdusk.place.Track;
+import org.halfdusk.typed.TypedNumber;
 
 /** KML 2.2: placemarks with points become places, those with lines or outlines tracks. Nothing outside the file is read. */
 public final class KmlFile {
@@ -75,42 +73,28 @@ public final class KmlFile {
     }
 
     static MapFile read(String text) {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        try {
-            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text));
-            Reader reader = new Reader();
-            while (xml.hasNext()) {
-                int event = xml.next();
-                if (event == XMLStreamConstants.START_ELEMENT) {
-                    reader.begin(xml);
-                } else if (event == XMLStreamConstants.END_ELEMENT) {
-                    reader.end(xml.getLocalName());
-                }
-            }
-            return new MapFile(reader.waypoints, reader.tracks);
-        } catch (XMLStreamException e) {
-            throw new IllegalArgumentException(
-                    "the file is no KML: " + String.valueOf(e.getMessage()).replaceAll("\\s+", " "), e);
-        }
+        Reader reader = new Reader();
+        QuietXml.read("KML", text, reader);
+        return reader.gathered.file();
     }
 
     /** What has been read so far, and the placemark that is being read. */
-    private static final class Reader {
-        private final List<MapFile.Waypoint> waypoints = new ArrayList<>();
-        private final List<Track> tracks = new ArrayList<>();
+    private static final class Reader implements QuietXml.Elements {
+        private final Gathered gathered = new Gathered();
         private final List<List<Track.Point>> lines = new ArrayList<>();
+        private final List<double[]> points = new ArrayList<>();
         private String name = "";
         private String notes = "";
         private String geometry = "";
 
-        void begin(XMLStreamReader xml) throws XMLStreamException {
+        @Override
+        public void begin(XMLStreamReader xml) throws XMLStreamException {
             switch (xml.getLocalName()) {
                 case "Placemark" -> {
                     name = "";
                     notes = "";
                     lines.clear();
+                    points.clear();
                 }
                 case "name" -> name = xml.getElementText();
                 case "description" -> notes = xml.getElementText();
@@ -122,43 +106,38 @@ public final class KmlFile {
 
         private void coordinates(String text) {
             if (geometry.equals("Point")) {
-                double[] c = numbers(text);
-                waypoints.add(new MapFile.Waypoint(
-                        MapFile.shortened(name, 120, "Point " + (waypoints.size() + 1)),
-                        Observer.of(c[1], c[0], MapFile.elevation(c.length > 2 ? c[2] : 0)),
-                        notes));
+                points.add(numbers(text));
                 return;
             }
             List<Track.Point> line = new ArrayList<>();
-            for (String part : text.split("\\s+")) {
-                double[] c = numbers(part);
-                line.add(new Track.Point(c[0], c[1]));
+            StringTokenizer parts = new StringTokenizer(text);
+            while (parts.hasMoreTokens()) {
+                double[] c = numbers(parts.nextToken());
+                line.add(gathered.point(c[0], c[1]));
             }
-            if (line.size() > 1) {
-                lines.add(line);
-            }
+            lines.add(line);
         }
 
         private static double[] numbers(String text) {
             String[] parts = text.split(",");
             if (parts.length < 2) {
-                throw new IllegalArgumentException("coordinates “" + text + "” in the KML are not longitude,latitude");
+                throw new IllegalArgumentException(
+                        "coordinates “" + TypedNumber.shown(text) + "” in the KML are not longitude,latitude");
             }
             double[] numbers = new double[parts.length];
             for (int i = 0; i < parts.length; i++) {
-                try {
-                    numbers[i] = Double.parseDouble(parts[i].strip());
-                } catch (NumberFormatException e) {
-                    throw new IllegalArgumentException("coordinate “" + parts[i] + "” in the KML is not a number", e);
-                }
+                numbers[i] = TypedNumber.written("coordinate", parts[i]);
             }
             return numbers;
         }
 
-        void end(String element) {
-            if (element.equals("Placemark") && !lines.isEmpty()) {
-                tracks.add(new Track(MapFile.shortened(name, 200, "Track " + (tracks.size() + 1)), List.copyOf(lines)));
+        @Override
+        public void end(String element) {
+            if (element.equals("Placemark")) {
+                points.forEach(c -> gathered.waypoint(name, c[1], c[0], c.length > 2 ? c[2] : 0, notes));
+                gathered.track(name, List.copyOf(lines));
                 lines.clear();
+                points.clear();
             }
         }
     }

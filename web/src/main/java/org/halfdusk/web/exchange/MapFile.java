@@ -1,6 +1,7 @@
 package org.halfdusk.web.exchange;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Track;
 
@@ -8,6 +9,12 @@ import org.halfdusk.place.Track;
 public record MapFile(List<Waypoint> waypoints, List<Track> tracks) {
     /** More than this is no list of places any more. */
     public static final int MOST_WAYPOINTS = 2000;
+
+    /** Within so many characters a file's first element stands, prefix or not. */
+    private static final int HEAD = 20_000;
+
+    private static final Pattern ROOT_GPX = Pattern.compile("<(?:[\\w.-]+:)?gpx[\\s>]");
+    private static final Pattern ROOT_KML = Pattern.compile("<(?:[\\w.-]+:)?kml[\\s>]");
 
     /** @param notes may be empty */
     public record Waypoint(String name, Observer position, String notes) {}
@@ -28,18 +35,14 @@ public record MapFile(List<Waypoint> waypoints, List<Track> tracks) {
         if (start.startsWith("{")) {
             return GeoJsonFile.read(text);
         }
-        if (start.startsWith("<") && start.contains("<gpx")) {
+        String head = start.substring(0, Math.min(start.length(), HEAD));
+        if (start.startsWith("<") && ROOT_GPX.matcher(head).find()) {
             return GpxFile.read(text);
         }
-        if (start.startsWith("<") && start.contains("<kml")) {
+        if (start.startsWith("<") && ROOT_KML.matcher(head).find()) {
             return KmlFile.read(text);
         }
-        throw new IllegalArgumentException("the file is none of GPX, KML or GeoJSON");
-    }
-
-    static String shortened(String name, int most, String otherwise) {
-        String plain = name.strip();
-        return plain.isEmpty() ? otherwise : plain.substring(0, Math.min(most, plain.length()));
+        throw new IllegalArgumentException("the file is none of GPX, KML or GeoJSON, which are allowed");
     }
 
     static double elevation(double metres) {

@@ -7,11 +7,15 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.StandingRig;
-import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.shoot.Unread;
+import org.halfdusk.typed.PlainText;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Line;
 import org.springframework.http.HttpStatus;
@@ -30,8 +34,10 @@ class KitController {
     private final KitFigures figures;
     private final Kits kits;
     private final Rigs rigs;
+    private final AllOrNothing atOnce;
 
-    KitController(Shelf shelf, KitForms forms, KitFigures figures, Kits kits, Rigs rigs) {
+    KitController(Shelf shelf, KitForms forms, KitFigures figures, Kits kits, Rigs rigs, AllOrNothing atOnce) {
+        this.atOnce = atOnce;
         this.shelf = shelf;
         this.forms = forms;
         this.figures = figures;
@@ -40,7 +46,7 @@ class KitController {
     }
 
     /** A kind of kit with what there is of it. */
-    record Part(KitKind kind, List<Item> items) {}
+    record Part(KitKind kind, List<Item> items, List<Unread> unread) {}
 
     record Item(long id, String name, String figures) {}
 
@@ -54,7 +60,8 @@ class KitController {
                         k,
                         shelf.list(k).stream()
                                 .map(i -> new Item(i.id(), KitForms.name(i.it()), figures.line(i.it())))
-                                .toList()))
+                                .toList(),
+                        shelf.unread(k)))
                 .toList();
         model.addAttribute("parts", parts);
         model.addAttribute(
@@ -72,21 +79,16 @@ class KitController {
         if (camera < 0 || camera >= Presets.CAMERAS.size() || lens < 0 || lens >= Presets.LENSES.size()) {
             throw new NotFound("There is no preset of these numbers.");
         }
-        Camera body = Presets.CAMERAS.get(camera);
-        Lens glass = Presets.LENSES.get(lens);
-        long cameraId = kits.cameras().stream()
-                .filter(k -> k.it().equals(body))
-                .map(Kept::id)
-                .findFirst()
-                .orElseGet(() -> kits.add(body));
-        long lensId = kits.lenses().stream()
-                .filter(k -> k.it().equals(glass))
-                .map(Kept::id)
-                .findFirst()
-                .orElseGet(() -> kits.add(glass));
-        String name = body.name() + ", " + glass.name();
-        rigs.add(new StandingRig(
-                name.substring(0, Math.min(80, name.length())),
+        atOnce.of(() -> keep(Presets.CAMERAS.get(camera), Presets.LENSES.get(lens)));
+        return "redirect:/kit";
+    }
+
+    /** @return the rig's number */
+    private long keep(Camera body, Lens glass) {
+        long cameraId = kept(kits.cameras(), body).orElseGet(() -> kits.add(body));
+        long lensId = kept(kits.lenses(), glass).orElseGet(() -> kits.add(glass));
+        StandingRig rig = new StandingRig(
+                PlainText.shortened(body.name() + ", " + glass.name(), StandingRig.LONGEST_NAME, "rig"),
                 cameraId,
                 lensId,
                 Optional.empty(),
@@ -94,8 +96,12 @@ class KitController {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                Optional.empty()));
-        return "redirect:/kit";
+                Optional.empty());
+        return kept(rigs.rigs(), rig).orElseGet(() -> rigs.add(rig));
+    }
+
+    private static <T> Optional<Long> kept(List<Kept<T>> all, T wanted) {
+        return all.stream().filter(k -> k.it().equals(wanted)).map(Kept::id).findFirst();
     }
 
     @GetMapping("/kit/{kind}/new")
@@ -130,28 +136,33 @@ class KitController {
             @RequestParam Map<String, String> typed,
             Model model,
             HttpServletResponse response) {
-        read(known(kind), id);
         return save(known(kind), id, typed, model, response);
     }
 
-    private String save(KitKind kind, long id, Map<String, String> typed, Model model, HttpServletResponse response) {
-        KitForm form = KitForm.of(kind, forms.fields(kind), typed);
-        Optional<Object> read = forms.read(form);
-        if (read.isPresent()) {
-            shelf.keep(id, read.get());
+    private String save(KitKind kind, long id, Map<String, String> sent, Model model, HttpServletResponse response) {
+        KitForm form = atOnce.of(() -> {
+            Meanwhile meanwhile =
+                    Meanwhile.of(sent, id == 0 ? Map.of() : read(kind, id).typed());
+            KitForm tried = KitForm.of(kind, forms.fields(kind), meanwhile);
+            if (meanwhile.clashes().isEmpty()) {
+                forms.read(tried).ifPresent(it -> shelf.keep(id, it));
+            }
+            return tried;
+        });
+        if (!form.errors().any() && form.meanwhile().clashes().isEmpty()) {
             return "redirect:/kit";
         }
-        response.setStatus(HttpStatus.BAD_REQUEST.value());
+        response.setStatus(form.errors().any() ? HttpStatus.BAD_REQUEST.value() : HttpStatus.CONFLICT.value());
         return form(model, form, id);
     }
 
     @PostMapping("/kit/{kind}/{id}/delete")
     String delete(@PathVariable String kind, @PathVariable long id, Model model, HttpServletResponse response) {
         KitKind k = known(kind);
-        KitForm form = read(k, id);
         List<String> users = shelf.usedBy(k, id);
         if (!users.isEmpty()) {
             response.setStatus(HttpStatus.CONFLICT.value());
+            KitForm form = read(k, id);
             form.errors()
                     .add(
                             "form",
@@ -159,7 +170,9 @@ class KitController {
                                     + ". Choose other kit there first");
             return form(model, form, id);
         }
-        shelf.delete(k, id);
+        if (!shelf.delete(k, id)) {
+            throw new NotFound("There is no " + k.what() + " number " + id + ".");
+        }
         return "redirect:/kit?deleted=" + kind + "&number=" + id;
     }
 

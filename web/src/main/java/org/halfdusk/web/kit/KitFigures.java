@@ -21,6 +21,7 @@ import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.StandingRig;
+import org.halfdusk.shoot.Unreadable;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Line;
 import org.springframework.stereotype.Component;
@@ -78,10 +79,19 @@ class KitFigures {
                 .map(r -> Words.plain(r.focalMm()) + " mm f/" + Words.plain(r.widestAperture()) + ", "
                         + Words.degrees(r.longFieldDegrees()) + " × " + Words.degrees(r.shortFieldDegrees()) + ", "
                         + Words.tenths(r.pixelScaleArcsec()) + " arcsec a pixel")
-                .orElse("");
+                .orElse("a part of it cannot be read");
     }
 
+    /** Nothing where a part of it is not there or cannot be read. */
     Optional<Rig> rig(StandingRig s) {
+        try {
+            return whole(s);
+        } catch (Unreadable e) {
+            return Optional.empty();
+        }
+    }
+
+    private Optional<Rig> whole(StandingRig s) {
         Optional<Camera> camera = kits.camera(s.cameraId()).map(Kept::it);
         Optional<Lens> lens = kits.lens(s.lensId()).map(Kept::it);
         Optional<Converter> converter = s.converterId().flatMap(kits::converter).map(Kept::it);

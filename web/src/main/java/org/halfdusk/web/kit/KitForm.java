@@ -3,9 +3,10 @@ package org.halfdusk.web.kit;
 import java.util.List;
 import java.util.Map;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Meanwhile;
 
 /** A piece of kit as it is typed. */
-record KitForm(KitKind kind, List<Field> fields, Map<String, String> typed, FormErrors errors) {
+record KitForm(KitKind kind, List<Field> fields, Meanwhile meanwhile, FormErrors errors) {
     /** One that can be chosen. */
     record Choice(String value, String name) {}
 
@@ -33,14 +34,22 @@ record KitForm(KitKind kind, List<Field> fields, Map<String, String> typed, Form
     }
 
     static KitForm of(KitKind kind, List<Field> fields, Map<String, String> typed) {
-        return new KitForm(kind, fields, typed, new FormErrors(typed));
+        return of(kind, fields, Meanwhile.none(typed));
+    }
+
+    static KitForm of(KitKind kind, List<Field> fields, Meanwhile meanwhile) {
+        return new KitForm(kind, fields, meanwhile, new FormErrors(meanwhile.typed()));
+    }
+
+    Map<String, String> typed() {
+        return meanwhile.typed();
     }
 
     public String text(String field) {
-        return typed.getOrDefault(field, "");
+        return typed().getOrDefault(field, "");
     }
 
     public boolean ticked(String field) {
-        return typed.containsKey(field);
+        return text(field).equals("on");
     }
 }

@@ -22,6 +22,8 @@ import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.StandingRig;
+import org.halfdusk.typed.PlainText;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.kit.KitForm.Choice;
 import org.halfdusk.web.kit.KitForm.Field;
 import org.halfdusk.web.layout.FormErrors;
@@ -238,8 +240,14 @@ class KitForms {
     Optional<Object> read(KitForm form) {
         FormErrors e = form.errors();
         String name = e.text("name");
-        if (name.isEmpty() || name.length() > 80) {
-            e.add("name", "name has " + name.length() + " characters; 1 to 80 are allowed");
+        e.check("name", () -> PlainText.line("name", name, StandingRig.LONGEST_NAME));
+        for (Field f : form.fields()) {
+            if (f.type().equals("check") && !form.text(f.name()).isEmpty() && !form.ticked(f.name())) {
+                e.add(
+                        f.name(),
+                        f.label() + " “" + TypedNumber.shown(form.text(f.name()))
+                                + "” is not known; “on” or nothing is allowed");
+            }
         }
         Optional<Object> read = switch (form.kind()) {
             case RIGS -> Optional.ofNullable(rig(name, e));
@@ -421,7 +429,7 @@ class KitForms {
                 .filter(i -> Long.toString(i).equals(text))
                 .findFirst();
         if (id.isEmpty()) {
-            e.add(field, field + " number “" + text + "” is not in the kit");
+            e.add(field, field + " number “" + TypedNumber.shown(text) + "” is not in the kit; choose one of the list");
         }
         return id;
     }

@@ -14,6 +14,7 @@ import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.StandingRig;
+import org.halfdusk.shoot.Unread;
 import org.springframework.stereotype.Component;
 
 /** All kit behind one door: each kind is listed, found, kept and put away alike. */
@@ -37,6 +38,18 @@ class Shelf {
             case SUPPORTS -> accessories(Support.class);
             case CARDS -> accessories(Card.class);
             case BATTERIES -> accessories(BatteryPack.class);
+        };
+    }
+
+    /** Those of a kind that are kept and cannot be read; accessories stand with the filters, since their kind may be what is wrong. */
+    List<Unread> unread(KitKind kind) {
+        return switch (kind) {
+            case RIGS -> rigs.unreadRigs();
+            case CAMERAS -> kits.unread(Kits.Kind.CAMERA);
+            case LENSES -> kits.unread(Kits.Kind.LENS);
+            case CONVERTERS -> kits.unread(Kits.Kind.CONVERTER);
+            case FILTERS -> rigs.unreadAccessories();
+            case SUPPORTS, CARDS, BATTERIES -> List.of();
         };
     }
 

@@ -6,6 +6,7 @@ import java.util.function.Supplier;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.Forecasts;
 import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Kits;
@@ -26,6 +27,7 @@ import org.halfdusk.store.StoredRigs;
 import org.halfdusk.store.StoredSettings;
 import org.halfdusk.store.StoredShoots;
 import org.halfdusk.store.StoredTracks;
+import org.halfdusk.store.Transactions;
 import org.halfdusk.web.standin.DemoClock;
 import org.halfdusk.web.standin.SimulatedForecasts;
 import org.springframework.beans.factory.annotation.Value;
@@ -56,10 +58,14 @@ class Composition {
     }
 
     @Bean(destroyMethod = "close")
-    Database database(@Value("${halfdusk.data:}") String folder, Environment environment, Clock clock) {
+    Database database(
+            @Value("${halfdusk.data:}") String folder,
+            @Value("${halfdusk.connections:0}") int connections,
+            Environment environment,
+            Clock clock) {
         boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
         Path data = folder.isBlank() ? DataFolder.usual(demo) : Path.of(folder);
-        return Database.open(data, clock);
+        return connections > 0 ? Database.open(data, clock, connections) : Database.open(data, clock);
     }
 
     @Bean
@@ -113,6 +119,11 @@ class Composition {
             Supplier<Preferences> preferences,
             Ephemeris ephemeris) {
         return new Planner(places, kits, rigs, forecasts, preferences, ephemeris);
+    }
+
+    @Bean
+    AllOrNothing allOrNothing(Database database) {
+        return new Transactions(database);
     }
 
     @Bean

@@ -3,6 +3,7 @@ package org.halfdusk.web.layout;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Supplier;
+import org.halfdusk.typed.TypedNumber;
 import org.jspecify.annotations.Nullable;
 
 /** A form as it was typed, and what is wrong by field. */
@@ -28,7 +29,7 @@ public final class FormErrors {
     }
 
     public void add(String field, String message) {
-        wrong.putIfAbsent(field, Problems.sentence(message));
+        wrong.putIfAbsent(field, Words.sentence(message));
     }
 
     /** Notes the core's refusal under the field's name; gives nothing then. */
@@ -45,43 +46,15 @@ public final class FormErrors {
         return typed.getOrDefault(field, "").trim();
     }
 
-    /** A number in a range; comma or point. NaN where it is wrong, with a message that names value and range. */
+    /** A number in a range, as {@link TypedNumber} reads it. NaN where it is wrong, with a message that names value and range. */
     public double number(String field, String name, double least, double most, String unit) {
-        String u = unit.isEmpty() ? "" : " " + unit;
-        String range = Words.plain(least) + " to " + Words.plain(most) + u;
-        String text = text(field);
-        if (text.isEmpty()) {
-            add(field, name + " is empty; " + range + " is allowed");
-            return Double.NaN;
-        }
-        try {
-            double value = Double.parseDouble(text.replace(',', '.').replace('−', '-'));
-            if (!(value >= least && value <= most)) {
-                add(field, name + " " + text + u + " is outside " + range);
-                return Double.NaN;
-            }
-            return value;
-        } catch (NumberFormatException e) {
-            add(field, name + " “" + text + "” is not a number; " + range + " is allowed");
-            return Double.NaN;
-        }
+        Double value = check(field, () -> TypedNumber.decimal(name, text(field), least, most, unit));
+        return value == null ? Double.NaN : value;
     }
 
-    /** A number as people write it, with comma or point and either minus. */
-    public static double plainNumber(String name, String text) {
-        try {
-            return Double.parseDouble(text.trim().replace(',', '.').replace('−', '-'));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(name + " “" + text.trim() + "” is not a number", e);
-        }
-    }
-
-    /** A whole number in a range. */
+    /** A whole number in a range; 0 where it is wrong, with a message. */
     public int whole(String field, String name, int least, int most, String unit) {
-        double value = number(field, name, least, most, unit);
-        if (value != Math.rint(value) && !Double.isNaN(value)) {
-            add(field, name + " " + text(field) + " is not a whole number");
-        }
-        return (int) value;
+        Long value = check(field, () -> TypedNumber.whole(name, text(field), least, most, unit));
+        return value == null ? 0 : value.intValue();
     }
 }

@@ -1,12 +1,14 @@
 package org.halfdusk.web.layout;
 
+import org.halfdusk.typed.TypedNumber;
+
 /** Numbers of drawings: short, without the cost of a format, since a picture has thousands of them. */
 public final class Numbers {
     private Numbers() {}
 
     /** As a person would type it back: all its digits, no point where it is whole. */
     public static String typed(double v) {
-        return v == Math.rint(v) ? Long.toString((long) v) : Double.toString(v);
+        return TypedNumber.plain(v);
     }
 
     public static String tenths(double v) {

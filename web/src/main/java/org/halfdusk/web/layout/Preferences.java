@@ -1,6 +1,8 @@
 package org.halfdusk.web.layout;
 
 import java.time.Duration;
+import java.util.regex.Pattern;
+import org.halfdusk.typed.TypedNumber;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseCookie;
@@ -20,12 +22,20 @@ class Preferences {
 
     @PostMapping("/theme")
     ResponseEntity<Void> theme(@RequestParam String theme, @RequestParam(defaultValue = "/nights") String back) {
-        return set("theme", "field".equals(theme) ? "field" : "desk", back);
+        return set("theme", oneOf("theme", theme, "desk", "field"), back);
     }
 
     @PostMapping("/keys")
     ResponseEntity<Void> shortcuts(@RequestParam String keys) {
-        return set("keys", "off".equals(keys) ? "off" : "on", "/keys");
+        return set("keys", oneOf("keys", keys, "on", "off"), "/keys");
+    }
+
+    private static String oneOf(String name, String value, String first, String second) {
+        if (!value.equals(first) && !value.equals(second)) {
+            throw new IllegalArgumentException(
+                    name + " “" + TypedNumber.shown(value) + "” is not known; allowed are " + first + " and " + second);
+        }
+        return value;
     }
 
     private static ResponseEntity<Void> set(String name, String value, String back) {
@@ -41,8 +51,12 @@ class Preferences {
                 .build();
     }
 
+    /** A path and perhaps a query as an address bar shows them: no second slash, nothing that is not encoded. */
+    private static final Pattern LOCAL = Pattern.compile(
+            "/(?!/)(?:[A-Za-z0-9/._~:,;+=@-]|%[0-9A-Fa-f]{2}){0,500}(?:\\?(?:[A-Za-z0-9/._~:,;+=@&?-]|%[0-9A-Fa-f]{2}){0,1500})?");
+
     /** Only paths of this application: never an address elsewhere. */
     static String local(String back) {
-        return back.startsWith("/") && !back.startsWith("//") && !back.contains("\\") ? back : "/nights";
+        return LOCAL.matcher(back).matches() ? back : "/nights";
     }
 }

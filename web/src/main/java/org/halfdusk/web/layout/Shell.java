@@ -1,5 +1,6 @@
 package org.halfdusk.web.layout;
 
+import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.ZoneId;
@@ -7,7 +8,6 @@ import org.halfdusk.web.standin.DemoClock;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.web.bind.annotation.ControllerAdvice;
-import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
 /** What every page's frame needs to know. */
@@ -29,10 +29,9 @@ public class Shell {
     public record Frame(Theme theme, String demoClock, boolean keys, String here) {}
 
     @ModelAttribute("frame")
-    Frame frame(
-            HttpServletRequest request,
-            @CookieValue(name = "theme", defaultValue = "desk") String theme,
-            @CookieValue(name = "keys", defaultValue = "on") String keys) {
+    public Frame frame(HttpServletRequest request) {
+        String theme = cookie(request, "theme");
+        String keys = cookie(request, "keys");
         ZoneId madrid = ZoneId.of("Europe/Madrid");
         String clockWords = "";
         if (demo) {
@@ -42,5 +41,16 @@ public class Shell {
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
         return new Frame(Theme.of(theme), clockWords, !"off".equals(keys), request.getRequestURI() + query);
+    }
+
+    private static String cookie(HttpServletRequest request, String name) {
+        if (request.getCookies() != null) {
+            for (Cookie c : request.getCookies()) {
+                if (c.getName().equals(name)) {
+                    return c.getValue();
+                }
+            }
+        }
+        return "";
     }
 }

@@ -270,4 +270,10 @@ public final class Words {
     private static String minus(String s) {
         return s.startsWith("-") ? "−" + s.substring(1) : s;
     }
+
+    /** A core message as a sentence: capital first, full stop last. */
+    public static String sentence(String message) {
+        String m = message.isBlank() || message.equals("null") ? "this value cannot be used" : message;
+        return Character.toUpperCase(m.charAt(0)) + m.substring(1) + (m.endsWith(".") ? "" : ".");
+    }
 }

@@ -8,7 +8,7 @@ import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.ShootField;
-import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.door.NotFound;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

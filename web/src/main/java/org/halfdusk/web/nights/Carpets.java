@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Carpet;
 import org.halfdusk.shoot.Kept;
@@ -98,9 +97,6 @@ class Carpets {
     }
 
     private Set<LocalDate> shows(long placeId) {
-        return shoots.list("").stream()
-                .filter(s -> s.it().subject() == Subject.FIREWORKS && s.it().placeId() == placeId)
-                .map(s -> s.it().night())
-                .collect(Collectors.toSet());
+        return shoots.nights(Subject.FIREWORKS, placeId);
     }
 }

@@ -13,8 +13,9 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.exchange.CalendarFile;
-import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
@@ -76,10 +77,10 @@ class NightAtController {
 
     private Kept<Place> place(String id) {
         try {
-            return places.find(Long.parseLong(id))
-                    .orElseThrow(() -> new NotFound("There is no place number " + id + "."));
-        } catch (NumberFormatException e) {
-            throw new NotFound("There is no place “" + id + "”.");
+            return NotFound.place(places, TypedNumber.whole("place", id, 1, Long.MAX_VALUE, ""));
+        } catch (IllegalArgumentException e) {
+            throw new NotFound(
+                    "There is no place “" + TypedNumber.shown(id) + "”; numbers of the list of places are allowed.");
         }
     }
 

@@ -2,7 +2,6 @@ package org.halfdusk.web.nights;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.place.Place;
@@ -13,7 +12,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.sky.Night;
-import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
@@ -105,11 +104,8 @@ class NightsController {
     }
 
     private Kept<Place> last(List<Kept<Place>> all, Subject subject) {
-        return shoots.list("").stream()
-                .filter(s -> s.it().subject() == subject)
-                .max(Comparator.comparing(s -> s.it().savedAt()))
-                .flatMap(s ->
-                        all.stream().filter(p -> p.id() == s.it().placeId()).findFirst())
+        return shoots.lastPlace(subject)
+                .flatMap(id -> all.stream().filter(p -> p.id() == id).findFirst())
                 .orElse(all.get(0));
     }
 

@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * Which nights are ranked: from a date on, perhaps to another ("I am there 3 to 12 June"), weekends only, so many hours.
@@ -29,16 +30,7 @@ record NightsFilter(LocalDate from, Optional<LocalDate> to, boolean weekends, do
     }
 
     private static double hours(String text) {
-        String allowed = "; 0 to 24 h is allowed";
-        try {
-            double h = Double.parseDouble(text.trim().replace(',', '.'));
-            if (!(h >= 0 && h <= MOST_HOURS)) {
-                throw new IllegalArgumentException("hours " + text + " is outside 0 to 24 h");
-            }
-            return h;
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("hours “" + text + "” is not a number" + allowed, e);
-        }
+        return TypedNumber.decimal("hours", text, 0, MOST_HOURS, "h");
     }
 
     /** A travel window: each night of it counts, and not one a moon. */

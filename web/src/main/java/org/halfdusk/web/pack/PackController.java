@@ -3,11 +3,14 @@ package org.halfdusk.web.pack;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.PackLists;
 import org.halfdusk.shoot.Shoots;
-import org.halfdusk.web.layout.NotFound;
-import org.halfdusk.web.layout.Problems;
+import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.springframework.http.HttpStatus;
@@ -25,8 +28,12 @@ class PackController {
     private final Shoots shoots;
     private final ShootDesk desk;
     private final PackPages pages;
+    private final AllOrNothing atOnce;
 
-    PackController(PackLists lists, Shoots shoots, ShootDesk desk, PackPages pages) {
+    private static final Pattern KEY = Pattern.compile("[A-Za-z0-9_. -]{1,60}");
+
+    PackController(PackLists lists, Shoots shoots, ShootDesk desk, PackPages pages, AllOrNothing atOnce) {
+        this.atOnce = atOnce;
         this.lists = lists;
         this.shoots = shoots;
         this.desk = desk;
@@ -40,8 +47,15 @@ class PackController {
             @RequestParam(defaultValue = "") List<String> was,
             @RequestParam(defaultValue = "") List<String> packed) {
         known(id);
-        packed.stream().filter(k -> !was.contains(k) && k.length() <= 60).forEach(k -> lists.tick(id, k, true));
-        was.stream().filter(k -> !packed.contains(k)).forEach(k -> lists.tick(id, k, false));
+        packed.stream().filter(k -> !KEY.matcher(k).matches()).findFirst().ifPresent(k -> {
+            throw new IllegalArgumentException("“" + TypedNumber.shown(k)
+                    + "” is no thing of this list; the keys that the page sends are allowed");
+        });
+        atOnce.of(() -> {
+            packed.stream().filter(k -> !was.contains(k)).forEach(k -> lists.tick(id, k, true));
+            was.stream().filter(k -> !packed.contains(k)).forEach(k -> lists.tick(id, k, false));
+            return true;
+        });
         return "redirect:/shoots/" + id + "/pack";
     }
 
@@ -63,7 +77,7 @@ class PackController {
             model.addAttribute("edit", ShootEditing.untouched());
             model.addAttribute(
                     "page",
-                    pages.page(open, frame.theme()).refused(name, Problems.sentence(String.valueOf(e.getMessage()))));
+                    pages.page(open, frame.theme()).refused(name, Words.sentence(String.valueOf(e.getMessage()))));
             return "pack/pack";
         }
     }
@@ -71,14 +85,18 @@ class PackController {
     @PostMapping("/shoots/{id}/pack/own/{item}/remove")
     String remove(@PathVariable long id, @PathVariable long item) {
         known(id);
-        lists.remove(id, item);
+        if (!lists.remove(id, item)) {
+            throw new NotFound("There is no thing number " + item + " on this list.");
+        }
         return "redirect:/shoots/" + id + "/pack?removed=" + item + "#own";
     }
 
     @PostMapping("/shoots/{id}/pack/own/{item}/restore")
     String restore(@PathVariable long id, @PathVariable long item) {
         known(id);
-        lists.restore(id, item);
+        if (!lists.restore(id, item)) {
+            throw new NotFound("There is no thing number " + item + " that was taken off this list.");
+        }
         return "redirect:/shoots/" + id + "/pack#own";
     }
 

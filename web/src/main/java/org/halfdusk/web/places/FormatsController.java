@@ -2,22 +2,23 @@ package org.halfdusk.web.places;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
-import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.place.Track;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Tracks;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.GeoJsonFile;
 import org.halfdusk.web.exchange.GpxFile;
 import org.halfdusk.web.exchange.KmlFile;
 import org.halfdusk.web.exchange.MapFile;
-import org.halfdusk.web.layout.NotFound;
-import org.halfdusk.web.layout.Problems;
-import org.halfdusk.web.layout.Upload;
 import org.halfdusk.web.layout.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -41,8 +42,10 @@ class FormatsController {
 
     private final Places places;
     private final Tracks tracks;
+    private final AllOrNothing atOnce;
 
-    FormatsController(Places places, Tracks tracks) {
+    FormatsController(Places places, Tracks tracks, AllOrNothing atOnce) {
+        this.atOnce = atOnce;
         this.places = places;
         this.tracks = tracks;
     }
@@ -57,6 +60,7 @@ class FormatsController {
     private String page(String wrong, long deleted, Model model) {
         model.addAttribute("wrong", wrong);
         model.addAttribute("deleted", deleted);
+        model.addAttribute("unread", tracks.unread());
         model.addAttribute(
                 "tracks",
                 tracks.list().stream()
@@ -97,24 +101,26 @@ class FormatsController {
         try {
             MapFile read = MapFile.read(Upload.text(file, MOST_BYTES, "GPX, KML or GeoJSON"));
             model.addAttribute("heading", "Brought in");
-            model.addAttribute("text", keep(read));
+            model.addAttribute("text", atOnce.of(() -> keep(read)));
             model.addAttribute("back", "/map");
             return "layout/said";
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
-            return page(Problems.sentence(String.valueOf(e.getMessage())) + " Nothing was changed.", 0, model);
+            return page(Words.sentence(String.valueOf(e.getMessage())) + " Nothing was changed.", 0, model);
         }
     }
 
-    /** All are made before the first is kept, so that a bad one changes nothing. */
+    /** In one transaction: all are kept, or none. */
     private String keep(MapFile read) {
-        List<Place> there = new ArrayList<>(places.list().stream().map(Kept::it).toList());
+        Map<String, List<Place>> there = new HashMap<>();
+        places.list().forEach(k -> named(there, k.it().name()).add(k.it()));
         List<Place> fresh = new ArrayList<>();
         for (MapFile.Waypoint w : read.waypoints()) {
-            Place p = place(w);
-            if (there.stream().noneMatch(t -> same(t, p))) {
+            List<Place> alike = named(there, w.name());
+            if (alike.stream().noneMatch(t -> near(t.observer(), w.position()))) {
+                Place p = place(w);
                 fresh.add(p);
-                there.add(p);
+                alike.add(p);
             }
         }
         List<Track> ways = tracks.list().stream().map(Kept::it).toList();
@@ -129,8 +135,6 @@ class FormatsController {
 
     private static Place place(MapFile.Waypoint w) {
         Observer o = w.position();
-        String notes =
-                w.notes().substring(0, Math.min(PlaceNotes.LONGEST, w.notes().length()));
         return new Place(
                 w.name(),
                 o,
@@ -139,16 +143,15 @@ class FormatsController {
                         .zone(),
                 Surroundings.estimatedSky(o),
                 List.of(),
-                notes);
+                w.notes());
     }
 
-    private static boolean same(Place a, Place b) {
-        return a.name().equals(b.name())
-                && a.observer()
-                                .distanceKm(
-                                        b.observer().latitudeDegrees(),
-                                        b.observer().longitudeDegrees())
-                        < SAME_KM;
+    private static List<Place> named(Map<String, List<Place>> there, String name) {
+        return there.computeIfAbsent(name, k -> new ArrayList<>());
+    }
+
+    private static boolean near(Observer a, Observer b) {
+        return a.distanceKm(b.latitudeDegrees(), b.longitudeDegrees()) < SAME_KM;
     }
 
     @PostMapping("/places/tracks/{id}/delete")

@@ -21,7 +21,9 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.place.Town;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 import org.jspecify.annotations.Nullable;
@@ -31,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>Objects are rows {@code object.0.name}, {@code object.0.height} …; an empty name leaves a row out.
  */
-record PlaceForm(Map<String, String> typed, FormErrors errors) {
+record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
     /** Rows for objects that a form shows at least beyond those in use. */
     private static final int SPARE = 1;
 
@@ -43,7 +45,7 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
         typed.put("elevation", "0");
         typed.put("compass", "0");
         typed.putAll(known);
-        return new PlaceForm(typed, new FormErrors(typed));
+        return new PlaceForm(Meanwhile.none(typed), new FormErrors(typed));
     }
 
     static PlaceForm of(Place p) {
@@ -72,7 +74,16 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
             typed.put(row + "base", Numbers.typed(tenths(o.baseMetres())));
             typed.put(row + "at", o.position().map(PlaceForm::position).orElse(""));
         }
-        return new PlaceForm(typed, new FormErrors(typed));
+        return new PlaceForm(Meanwhile.none(typed), new FormErrors(typed));
+    }
+
+    Map<String, String> typed() {
+        return meanwhile.typed();
+    }
+
+    /** Whether it could be kept. */
+    boolean saved() {
+        return !errors.any() && meanwhile.clashes().isEmpty();
     }
 
     private static double tenths(double v) {
@@ -86,7 +97,7 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
 
     /** What stands in a field. */
     public String text(String field) {
-        return typed.getOrDefault(field, "");
+        return typed().getOrDefault(field, "");
     }
 
     /** Numbers of the object rows to show: those typed and some spare ones. */
@@ -227,10 +238,10 @@ record PlaceForm(Map<String, String> typed, FormErrors errors) {
     private static Observer position(String text) {
         String[] parts = text.split(",\\s+|;");
         if (parts.length != 2 && parts.length != 3) {
-            throw new IllegalArgumentException("position “" + text
+            throw new IllegalArgumentException("position “" + TypedNumber.shown(text)
                     + "” is not understood; write latitude, longitude and elevation like 35.978, −3.041, 28");
         }
-        double elevation = parts.length == 3 ? FormErrors.plainNumber("elevation", parts[2]) : 0;
+        double elevation = parts.length == 3 ? TypedNumber.decimal("elevation", parts[2], -430, 9000, "m") : 0;
         return Observer.of(Coordinates.latitude(parts[0]), Coordinates.longitude(parts[1]), elevation);
     }
 

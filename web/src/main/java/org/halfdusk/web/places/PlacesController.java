@@ -7,12 +7,14 @@ import java.util.Optional;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.ElevationGridFile;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.NotFound;
-import org.halfdusk.web.layout.Upload;
+import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.map.MapSheets;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -30,8 +32,10 @@ class PlacesController {
 
     private final Places places;
     private final MapSheets maps;
+    private final AllOrNothing atOnce;
 
-    PlacesController(Places places, MapSheets maps) {
+    PlacesController(Places places, MapSheets maps, AllOrNothing atOnce) {
+        this.atOnce = atOnce;
         this.places = places;
         this.maps = maps;
     }
@@ -39,6 +43,7 @@ class PlacesController {
     @GetMapping("/places")
     String list(@RequestParam(defaultValue = "0") long deleted, Model model) {
         model.addAttribute("places", places.list().stream().map(PlaceLine::of).toList());
+        model.addAttribute("unread", places.unread());
         model.addAttribute("deleted", deleted);
         return "places/places";
     }
@@ -90,39 +95,45 @@ class PlacesController {
     @PostMapping("/places/{id}")
     String update(
             @PathVariable long id, @RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
-        place(id);
         return save(id, typed, model, response);
     }
 
-    private String save(long id, Map<String, String> typed, Model model, HttpServletResponse response) {
-        PlaceForm form = new PlaceForm(typed, new FormErrors(typed));
-        Place place = form.read();
-        if (place == null) {
-            response.setStatus(HttpStatus.BAD_REQUEST.value());
-            return form(model, form, id);
+    private String save(long id, Map<String, String> sent, Model model, HttpServletResponse response) {
+        PlaceForm form = atOnce.of(() -> {
+            Meanwhile meanwhile = Meanwhile.of(
+                    sent, id == 0 ? Map.of() : PlaceForm.of(place(id).it()).typed());
+            PlaceForm read = new PlaceForm(meanwhile, new FormErrors(meanwhile.typed()));
+            Place place = meanwhile.clashes().isEmpty() ? read.read() : null;
+            if (place != null && id == 0) {
+                places.add(place);
+            } else if (place != null) {
+                places.update(id, place);
+            }
+            return read;
+        });
+        if (form.saved()) {
+            return "redirect:/places";
         }
-        if (id == 0) {
-            places.add(place);
-        } else {
-            places.update(id, place);
-        }
-        return "redirect:/places";
+        response.setStatus(form.errors().any() ? HttpStatus.BAD_REQUEST.value() : HttpStatus.CONFLICT.value());
+        return form(model, form, id);
     }
 
     @PostMapping("/places/{id}/delete")
     String delete(@PathVariable long id, Model model, HttpServletResponse response) {
-        Kept<Place> place = place(id);
-        if (!places.usedBy(id).isEmpty()) {
+        List<String> users = places.usedBy(id);
+        if (!users.isEmpty()) {
             response.setStatus(HttpStatus.CONFLICT.value());
-            PlaceForm form = PlaceForm.of(place.it());
+            PlaceForm form = PlaceForm.of(place(id).it());
             form.errors()
                     .add(
                             "form",
-                            "this place cannot be deleted: used by " + String.join(", ", places.usedBy(id))
+                            "this place cannot be deleted: used by " + String.join(", ", users)
                                     + ". Move or delete these shoots first");
             return form(model, form, id);
         }
-        places.delete(id);
+        if (!places.delete(id)) {
+            throw unknown(id);
+        }
         return "redirect:/places?deleted=" + id;
     }
 

@@ -1,10 +1,11 @@
 package org.halfdusk.web.places;
 
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.halfdusk.place.Skyline;
-import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Numbers;
 
 /** A skyline as text: a line a point, azimuth and altitude in degrees. */
@@ -24,11 +25,15 @@ final class SkylineText {
     static Skyline parse(String text) {
         List<Skyline.Point> points = new ArrayList<>();
         int number = 0;
-        for (String line : text.split("\\R")) {
+        for (Iterator<String> lines = text.lines().iterator(); lines.hasNext(); ) {
             number++;
-            String stripped = line.strip();
+            String stripped = lines.next().strip();
             if (stripped.isEmpty() || stripped.startsWith("#") || number == 1 && stripped.matches("(?i)[\"a-z].*")) {
                 continue;
+            }
+            if (points.size() == Skyline.MOST_POINTS) {
+                throw new IllegalArgumentException("line " + number + " of the skyline is one point too many; at most "
+                        + Skyline.MOST_POINTS + " points are allowed");
             }
             points.add(point(number, stripped));
         }
@@ -38,11 +43,11 @@ final class SkylineText {
     private static Skyline.Point point(int number, String line) {
         String[] cells = line.split(line.matches(".*[\\s;].*") ? "[\\s;]+" : ",");
         if (cells.length != 2) {
-            throw new IllegalArgumentException("line " + number + " of the skyline, “" + line
+            throw new IllegalArgumentException("line " + number + " of the skyline, “" + TypedNumber.shown(line)
                     + "”, is not a pair; write azimuth and altitude like 135 4.5");
         }
-        double azimuth = FormErrors.plainNumber("azimuth", cells[0].replaceAll("[,°]$", ""));
-        double altitude = FormErrors.plainNumber("altitude", cells[1].replaceAll("°$", ""));
+        double azimuth = TypedNumber.decimal("azimuth", cells[0].replaceAll("[,°]$", ""), 0, 360, "°");
+        double altitude = TypedNumber.decimal("altitude of the skyline", cells[1].replaceAll("°$", ""), -10, 85, "°");
         return new Skyline.Point(azimuth == 360 ? 0 : azimuth, altitude);
     }
 }

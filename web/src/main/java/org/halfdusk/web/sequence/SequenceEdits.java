@@ -8,7 +8,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.exposure.ShutterTime;
@@ -22,6 +21,7 @@ import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.time.Interval;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /** What a form of the Sequence step does to the laid blocks: changes one, takes one away, adds one, or lets them be computed. */
@@ -83,9 +83,10 @@ final class SequenceEdits {
     }
 
     private static int index(Map<String, String> form, int size) {
-        int i = (int) number("block", form.getOrDefault("block", ""));
-        if (i < 0 || i >= size) {
-            throw new IllegalArgumentException("block " + (i + 1) + " is not there any more; there are " + size);
+        int i = (int) TypedNumber.whole("block", form.getOrDefault("block", ""), 0, BlockSpec.MOST_FRAMES, "");
+        if (i >= size) {
+            throw new IllegalArgumentException(
+                    "block " + (i + 1) + " is not there any more; there are " + size + ", which are allowed");
         }
         return i;
     }
@@ -94,48 +95,40 @@ final class SequenceEdits {
         boolean pause = old.kind() == Block.Kind.PAUSE;
         Instant start = start(form.getOrDefault("start", ""), old.start(), open);
         List<ShutterTime> times = ExposurePlan.times(open.plan().rig());
-        double amount = number("amount", form.getOrDefault("amount", ""));
+        String amount = form.getOrDefault("amount", "");
         String by = form.getOrDefault("by", "frames");
         BlockSpec next = new BlockSpec(
                 old.kind(),
                 start,
-                pause ? 0 : Math.max(1, by.equals("frames") ? whole("frames", amount) : old.frames()),
-                pause ? old.seconds() : number("time", form.getOrDefault("seconds", "")),
-                pause ? 0 : number("gap", form.getOrDefault("gap", "")),
-                pause ? old.fNumber() : number("aperture f/", form.getOrDefault("aperture", "")),
-                pause ? old.iso() : whole("ISO", number("ISO", form.getOrDefault("iso", ""))),
+                pause
+                        ? 0
+                        : by.equals("frames")
+                                ? whole("frames", amount, 1, BlockSpec.MOST_FRAMES)
+                                : Math.max(1, old.frames()),
+                pause ? old.seconds() : number("time", form.getOrDefault("seconds", ""), 1.0 / 64_000, 86_400, "s"),
+                pause ? 0 : number("gap", form.getOrDefault("gap", ""), 0, 3600, "s"),
+                pause ? old.fNumber() : number("aperture f/", form.getOrDefault("aperture", ""), 0.5, 128, ""),
+                pause ? old.iso() : whole("ISO", form.getOrDefault("iso", ""), 6, 3_276_800),
                 old.kind() == Block.Kind.TIME_LAPSE
                         ? (form.getOrDefault("light", "").isEmpty() ? 0 : 1)
                         : old.thirds());
         return switch (by) {
-            case "minutes" -> next.lasting(positive("minutes", amount, 24 * 60) * 60, times);
-            case "arc" -> next.sweeping(positive("arc", amount, 360), times);
-            case "clip" -> next.playing(positive("clip", amount, 600), SequencePage.CLIP_RATE);
-            case "gain" -> next.gaining(positive("gain", amount, 5));
+            case "minutes" -> next.lasting(number("minutes", amount, LEAST_AMOUNT, 24 * 60, "min") * 60, times);
+            case "arc" -> next.sweeping(number("arc", amount, LEAST_AMOUNT, 360, "°"), times);
+            case "clip" -> next.playing(number("clip", amount, LEAST_AMOUNT, 600, "s"), SequencePage.CLIP_RATE);
+            case "gain" -> next.gaining(number("gain", amount, LEAST_AMOUNT, 5, "stops"));
             default -> next;
         };
     }
 
-    private static int whole(String what, double value) {
-        if (value != Math.rint(value) || Math.abs(value) > 1e7) {
-            throw new IllegalArgumentException(what + " " + value + " is not a whole number");
-        }
-        return (int) value;
+    private static final double LEAST_AMOUNT = 0.01;
+
+    private static int whole(String what, String text, int least, int most) {
+        return (int) TypedNumber.whole(what, text, least, most, "");
     }
 
-    private static double positive(String what, double value, double most) {
-        if (!(value > 0 && value <= most)) {
-            throw new IllegalArgumentException(what + " " + value + " is outside above 0 to " + Math.round(most));
-        }
-        return value;
-    }
-
-    private static double number(String what, String text) {
-        try {
-            return Double.parseDouble(text.trim().replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(what + " “" + text.trim() + "” is not a number", e);
-        }
+    private static double number(String what, String text, double least, double most, String unit) {
+        return TypedNumber.decimal(what, text, least, most, unit);
     }
 
     /** A time of day on the night's own dates, or an instant that the pointer has set. */
@@ -155,9 +148,10 @@ final class SequenceEdits {
                     return at;
                 }
             }
-            throw new IllegalArgumentException("start “" + t + "” is outside this night's strip");
+            throw new IllegalArgumentException("start “" + TypedNumber.shown(t) + "” is outside this night's strip");
         } catch (DateTimeException e) {
-            throw new IllegalArgumentException("start “" + t + "” is not a time; write it as 00:20 or 00:20:30", e);
+            throw new IllegalArgumentException(
+                    "start “" + TypedNumber.shown(t) + "” is not a time; write it as 00:20 or 00:20:30", e);
         }
     }
 
@@ -182,7 +176,9 @@ final class SequenceEdits {
             case "PAUSE" -> new BlockSpec(Block.Kind.PAUSE, after, 0, PAUSE_SECONDS, 0, f, iso, 0);
             case "BRACKET" -> bracket(open, after);
             case "PANORAMA" -> panorama(open, after);
-            default -> throw new IllegalArgumentException("block “" + action + "” is not known");
+            default ->
+                throw new IllegalArgumentException("block “" + TypedNumber.shown(action)
+                        + "” is not known; the kinds that the page offers are allowed");
         };
     }
 
@@ -226,6 +222,6 @@ final class SequenceEdits {
 
     /** As a field of the form takes it. */
     static String typed(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : String.format(Locale.ROOT, "%s", value);
+        return TypedNumber.plain(value);
     }
 }

@@ -1,10 +1,10 @@
 package org.halfdusk.web.settings;
 
 import jakarta.servlet.http.HttpServletResponse;
+import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
-import org.halfdusk.web.layout.Problems;
-import org.halfdusk.web.layout.Upload;
+import org.halfdusk.web.layout.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -51,7 +51,7 @@ class BackupController {
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
             model.addAttribute("heading", "That cannot be brought in");
-            model.addAttribute("text", Problems.sentence(String.valueOf(e.getMessage())) + " Nothing was changed.");
+            model.addAttribute("text", Words.sentence(String.valueOf(e.getMessage())) + " Nothing was changed.");
         }
         model.addAttribute("back", "/settings");
         return "layout/said";

@@ -1,6 +1,8 @@
 package org.halfdusk.web.settings;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -8,6 +10,8 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.exchange.SettingTexts;
 import org.halfdusk.web.layout.Units;
 import org.halfdusk.web.layout.Words;
 import org.springframework.stereotype.Component;
@@ -17,6 +21,7 @@ import org.springframework.stereotype.Component;
 public class Settings implements Supplier<Preferences> {
     private final KeptSettings stored;
     private volatile Preferences preferences;
+    private volatile List<String> unread = List.of();
 
     Settings(KeptSettings stored) {
         this.stored = stored;
@@ -48,7 +53,24 @@ public class Settings implements Supplier<Preferences> {
         preferences = use(stored.all());
     }
 
-    private static Preferences use(Map<String, String> values) {
+    /** What of the kept settings cannot be read, in sentences; the usual counts in its place until it is saved again. */
+    List<String> unread() {
+        return unread;
+    }
+
+    /** Settings that cannot be read are as if they were not kept: never a start that fails. */
+    private Preferences use(Map<String, String> kept) {
+        Map<String, String> values = new HashMap<>();
+        List<String> wrong = new ArrayList<>();
+        kept.forEach((name, value) -> {
+            try {
+                SettingTexts.check(name, value);
+                values.put(name, value);
+            } catch (IllegalArgumentException e) {
+                wrong.add(Words.sentence(String.valueOf(e.getMessage())));
+            }
+        });
+        unread = List.copyOf(wrong);
         Words.say(new Units(
                 Boolean.parseBoolean(values.get("feet")),
                 Boolean.parseBoolean(values.get("fahrenheit")),
@@ -56,15 +78,17 @@ public class Settings implements Supplier<Preferences> {
         Preferences usual = Preferences.USUAL;
         return new Preferences(
                 Wishes.of(
-                        text(values, "budget")
-                                .map(Double::valueOf)
-                                .orElse(usual.wishes().budgetPx()),
+                        number(values, "budget").orElse(usual.wishes().budgetPx()),
                         text(values, "isoSchool")
                                 .map(IsoSchool::valueOf)
                                 .orElse(usual.wishes().isoSchool())),
-                text(values, "lowestCore").map(Double::valueOf).orElse(usual.lowestCoreDegrees()),
+                number(values, "lowestCore").orElse(usual.lowestCoreDegrees()),
                 text(values, "place").map(Long::valueOf),
                 text(values, "rig").map(Long::valueOf));
+    }
+
+    private static Optional<Double> number(Map<String, String> values, String name) {
+        return text(values, name).map(t -> TypedNumber.written(name, t));
     }
 
     private static Optional<String> text(Map<String, String> values, String name) {

@@ -11,7 +11,9 @@ import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.layout.Units;
 import org.halfdusk.web.layout.Words;
 import org.jspecify.annotations.Nullable;
@@ -39,6 +41,13 @@ class SettingsController {
 
     @GetMapping("/settings")
     String show(@RequestParam(defaultValue = "false") boolean saved, Model model) {
+        model.addAttribute("saved", saved);
+        Map<String, String> typed = shown();
+        return form(Meanwhile.none(typed), new FormErrors(typed), model);
+    }
+
+    /** What the form shows of the settings as they stand. */
+    private Map<String, String> shown() {
         Preferences p = settings.get();
         Map<String, String> typed = new LinkedHashMap<>();
         Units units = Words.units();
@@ -50,34 +59,53 @@ class SettingsController {
         typed.put("lowestCore", Words.plain(p.lowestCoreDegrees()));
         p.placeId().ifPresent(id -> typed.put("place", Long.toString(id)));
         p.rigId().ifPresent(id -> typed.put("rig", Long.toString(id)));
-        model.addAttribute("saved", saved);
-        return form(typed, new FormErrors(typed), model);
+        return typed;
     }
 
     @PostMapping("/settings")
-    String save(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
-        FormErrors errors = new FormErrors(typed);
+    String save(@RequestParam Map<String, String> sent, Model model, HttpServletResponse response) {
+        // One at a time: what is shown, compared and kept is of one moment.
+        synchronized (settings) {
+            return save(Meanwhile.of(sent, shown()), model, response);
+        }
+    }
+
+    private String save(Meanwhile meanwhile, Model model, HttpServletResponse response) {
+        FormErrors errors = new FormErrors(meanwhile.typed());
         double budget = errors.number("budget", "trail budget", 0.3, 50, "px");
         double lowest = errors.number("lowestCore", "lowest core altitude", 0, 60, "°");
         Optional<Long> place =
                 chosen(errors, "place", places.list().stream().map(Kept::id).toList());
         Optional<Long> rig =
                 chosen(errors, "rig", rigs.rigs().stream().map(Kept::id).toList());
-        IsoSchool school = errors.text("isoSchool").equals(IsoSchool.LIFT_AT_CAMERA.name())
-                ? IsoSchool.LIFT_AT_CAMERA
-                : IsoSchool.PROTECT_COLOURS;
-        if (errors.any()) {
-            response.setStatus(HttpStatus.BAD_REQUEST.value());
+        boolean lift = oneOf(errors, "isoSchool", IsoSchool.PROTECT_COLOURS.name(), IsoSchool.LIFT_AT_CAMERA.name());
+        boolean feet = oneOf(errors, "length", "metres", "feet");
+        boolean fahrenheit = oneOf(errors, "temperature", "celsius", "fahrenheit");
+        boolean twelve = oneOf(errors, "clock", "24", "12");
+        if (errors.any() || !meanwhile.clashes().isEmpty()) {
+            response.setStatus(errors.any() ? HttpStatus.BAD_REQUEST.value() : HttpStatus.CONFLICT.value());
             model.addAttribute("saved", false);
-            return form(typed, errors, model);
+            return form(meanwhile, errors, model);
         }
         settings.keep(
-                new Units(
-                        errors.text("length").equals("feet"),
-                        errors.text("temperature").equals("fahrenheit"),
-                        errors.text("clock").equals("12")),
-                new Preferences(Wishes.of(budget, school), lowest, place, rig));
+                new Units(feet, fahrenheit, twelve),
+                new Preferences(
+                        Wishes.of(budget, lift ? IsoSchool.LIFT_AT_CAMERA : IsoSchool.PROTECT_COLOURS),
+                        lowest,
+                        place,
+                        rig));
         return "redirect:/settings?saved=true";
+    }
+
+    /** Whether the second of two is chosen; nothing is the first. */
+    private static boolean oneOf(FormErrors errors, String field, String first, String second) {
+        String text = errors.text(field);
+        if (!text.isEmpty() && !text.equals(first) && !text.equals(second)) {
+            errors.add(
+                    field,
+                    field + " “" + TypedNumber.shown(text) + "” is not known; allowed are " + first + " and " + second);
+        }
+        return text.equals(second);
     }
 
     private static Optional<Long> chosen(FormErrors errors, String field, List<Long> known) {
@@ -88,13 +116,16 @@ class SettingsController {
         Optional<Long> id =
                 known.stream().filter(k -> Long.toString(k).equals(text)).findFirst();
         if (id.isEmpty()) {
-            errors.add(field, field + " number “" + text + "” is not known; choose one of the list");
+            errors.add(field, field + " number “" + TypedNumber.shown(text) + "” is not known; choose one of the list");
         }
         return id;
     }
 
-    private String form(Map<String, String> typed, FormErrors errors, Model model) {
+    private String form(Meanwhile meanwhile, FormErrors errors, Model model) {
+        Map<String, String> typed = meanwhile.typed();
         model.addAttribute("typed", typed);
+        model.addAttribute("meanwhile", meanwhile);
+        model.addAttribute("unread", settings.unread());
         model.addAttribute("errors", errors);
         model.addAttribute(
                 "places",

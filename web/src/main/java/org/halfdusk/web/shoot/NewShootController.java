@@ -15,7 +15,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.sky.Night;
-import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

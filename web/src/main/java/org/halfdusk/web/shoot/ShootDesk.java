@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
@@ -26,8 +27,8 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
+import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.NotFound;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
@@ -106,7 +107,7 @@ public class ShootDesk {
         Kept<Shoot> shoot = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id));
         Plan plan = planner.plan(shoot.it());
         Interval axis = plan.night().axis();
-        Instant wished = at.filter(a -> !a.isBlank())
+        Instant wished = understood(at)
                 .flatMap(a -> playhead(a, axis, plan.place().zone()))
                 .orElse(plan.night().bestMoment());
         Instant inside =
@@ -120,6 +121,31 @@ public class ShootDesk {
                 planner.forecast(plan.place()),
                 Programme.blocks(plan, shoot.it().rig().choices()));
     }
+
+    /** What an address says of the playhead, where it is a moment at all: nothing else is ever sent back. */
+    static Optional<String> understood(Optional<String> at) {
+        return at.map(String::strip).filter(ShootDesk::moment);
+    }
+
+    private static boolean moment(String text) {
+        try {
+            if (INSTANT.matcher(text).matches()) {
+                Instant.parse(text);
+                return true;
+            }
+            if (TIME.matcher(text).matches()) {
+                LocalTime.parse(text);
+                return true;
+            }
+            return false;
+        } catch (DateTimeException e) {
+            return false;
+        }
+    }
+
+    private static final Pattern INSTANT =
+            Pattern.compile("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d{1,9})?)?Z");
+    private static final Pattern TIME = Pattern.compile("\\d\\d:\\d\\d(?::\\d\\d)?");
 
     /** An instant as it is; a time of day at its first occurrence along the axis. Nonsense counts as nothing. */
     private static Optional<Instant> playhead(String text, Interval axis, ZoneId zone) {

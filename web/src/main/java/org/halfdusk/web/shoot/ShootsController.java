@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.halfdusk.shoot.Field;
-import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Rigs;
@@ -14,7 +13,7 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.StandingRig;
-import org.halfdusk.web.layout.NotFound;
+import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -48,16 +47,23 @@ class ShootsController {
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "0") long deleted,
             @RequestParam(defaultValue = "0") long moved,
+            @RequestParam(defaultValue = "1") int page,
             Model model) {
-        model.addAttribute("page", page(q, deleted, moved, ShootEditing.untouched(), 0));
+        model.addAttribute("page", page(q, page, deleted, moved, ShootEditing.untouched(), 0));
         return "shoot/shoots";
     }
 
-    private ShootsPage page(String q, long deleted, long moved, ShootEditing.Result result, long tried) {
-        List<Kept<Shoot>> found = shoots.list(q);
-        return ShootsPage.of(
-                q, deleted, moved, found, id -> places.find(id).orElseThrow().it(), planner, subjects, result, tried);
+    private ShootsPage page(String q, int number, long deleted, long moved, ShootEditing.Result result, long tried) {
+        int last = 1 + (int) (MOST_SHOOTS / ShootsPage.ROWS);
+        if (number < 1 || number > last) {
+            throw new IllegalArgumentException("page " + number + " is outside 1 to " + last);
+        }
+        Shoots.Listed found = shoots.list(new Shoots.Part(q, (number - 1) * ShootsPage.ROWS, ShootsPage.ROWS));
+        return ShootsPage.of(q, number, deleted, moved, found, places, planner, subjects, result, tried);
     }
+
+    /** Pages beyond so many shoots are not asked for. */
+    private static final long MOST_SHOOTS = 1_000_000;
 
     @GetMapping("/shoots/{id}")
     String open(@PathVariable long id) {
@@ -83,7 +89,7 @@ class ShootsController {
             return "redirect:/shoots?moved=" + id;
         }
         response.setStatus(result.refusal().value());
-        model.addAttribute("page", page("", 0, 0, result, id));
+        model.addAttribute("page", page("", 1, 0, 0, result, id));
         return "shoot/shoots";
     }
 

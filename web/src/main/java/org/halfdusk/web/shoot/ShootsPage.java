@@ -1,15 +1,38 @@
 package org.halfdusk.web.shoot;
 
 import java.util.List;
-import java.util.function.LongFunction;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.Unread;
+import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
 
-/** The list of shoots, worded. */
-record ShootsPage(String q, long deleted, long moved, List<Row> rows, String error, String typedNight, long tried) {
+/**
+ * A page of the list of shoots, worded. Only what stands on it is planned.
+ *
+ * @param unread shoots of this page that cannot be read
+ * @param counted which of how many these are; empty where all are shown
+ * @param before the page with later nights, and after that with earlier ones; 0 where there is none
+ */
+record ShootsPage(
+        String q,
+        long deleted,
+        long moved,
+        List<Row> rows,
+        List<Unread> unread,
+        String counted,
+        int before,
+        int after,
+        String error,
+        String typedNight,
+        long tried) {
+    /** So many are planned within a second even when none of their nights was asked for before. */
+    static final int ROWS = 30;
+
     record Row(
             long id,
             String title,
@@ -22,35 +45,63 @@ record ShootsPage(String q, long deleted, long moved, List<Row> rows, String err
 
     static ShootsPage of(
             String q,
+            int number,
             long deleted,
             long moved,
-            List<Kept<Shoot>> found,
-            LongFunction<Place> places,
+            Shoots.Listed found,
+            Places places,
             Planner planner,
             Subjects subjects,
             ShootEditing.Result result,
             long tried) {
-        List<Row> rows = found.stream()
-                .map(k -> row(k, places.apply(k.it().placeId()), planner, subjects))
+        List<Row> rows = found.shoots().stream()
+                .map(k -> row(k, places, planner, subjects))
                 .toList();
         String error = result.clash()
                 .map(c -> "Meanwhile another tab moved this shoot to " + c.theirsWords() + "; you chose "
                         + c.yoursWords() + ". Choose again.")
                 .orElse(result.errors().of("NIGHT"));
-        return new ShootsPage(q, deleted, moved, rows, error, result.errors().text("NIGHT"), tried);
+        int first = (number - 1) * ROWS + 1;
+        int last = Math.min(found.of(), number * ROWS);
+        return new ShootsPage(
+                q,
+                deleted,
+                moved,
+                rows,
+                found.unread(),
+                found.of() <= ROWS || last < first ? "" : first + " to " + last + " of " + Words.thousands(found.of()),
+                number > 1 ? number - 1 : 0,
+                last < found.of() ? number + 1 : 0,
+                error,
+                result.errors().text("NIGHT"),
+                tried);
     }
 
-    private static Row row(Kept<Shoot> kept, Place place, Planner planner, Subjects subjects) {
+    private static Row row(Kept<Shoot> kept, Places places, Planner planner, Subjects subjects) {
         Shoot s = kept.it();
-        Subjects.Bound<?, ?> night = subjects.of(s.subject(), planner.night(s.subject(), place, s.night(), s.wish()));
-        return new Row(
-                kept.id(),
-                s.title(),
-                subjects.name(s.subject()),
-                place.name(),
-                night.date(),
-                s.night().toString(),
-                night.words().heading(),
-                night.words().answer());
+        try {
+            Place place = places.find(s.placeId()).orElseThrow().it();
+            Subjects.Bound<?, ?> night =
+                    subjects.of(s.subject(), planner.night(s.subject(), place, s.night(), s.wish()));
+            return new Row(
+                    kept.id(),
+                    s.title(),
+                    subjects.name(s.subject()),
+                    place.name(),
+                    night.date(),
+                    s.night().toString(),
+                    night.words().heading(),
+                    night.words().answer());
+        } catch (org.halfdusk.shoot.Unreadable e) {
+            return new Row(
+                    kept.id(),
+                    s.title(),
+                    subjects.name(s.subject()),
+                    "its place cannot be read",
+                    Words.longDate(s.night()),
+                    s.night().toString(),
+                    "Not planned",
+                    Words.sentence(String.valueOf(e.getMessage())));
+        }
     }
 }

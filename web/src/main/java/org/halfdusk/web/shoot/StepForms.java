@@ -33,7 +33,8 @@ public class StepForms {
         if (result.saved()) {
             // Another night or place has another best moment; everything else keeps the playhead.
             boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");
-            Optional<String> at = Optional.ofNullable(form.get("at")).filter(a -> sameSky && !a.isBlank());
+            Optional<String> at =
+                    ShootDesk.understood(Optional.ofNullable(form.get("at"))).filter(a -> sameSky);
             String page = ShootDesk.Open.base(id, rig) + "/" + step
                     + at.map(a -> "?at=" + a).orElse("");
             if (partial && sameSky) {

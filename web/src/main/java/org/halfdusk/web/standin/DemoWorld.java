@@ -23,6 +23,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.shoot.AllOrNothing;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Rigs;
@@ -49,8 +50,10 @@ public class DemoWorld {
     private final Shoots shoots;
     private final Rigs rigs;
     private final Facts facts;
+    private final AllOrNothing atOnce;
 
-    DemoWorld(Places places, Kits kits, Shoots shoots, Rigs rigs, Facts facts) {
+    DemoWorld(Places places, Kits kits, Shoots shoots, Rigs rigs, Facts facts, AllOrNothing atOnce) {
+        this.atOnce = atOnce;
         this.places = places;
         this.kits = kits;
         this.shoots = shoots;
@@ -60,8 +63,13 @@ public class DemoWorld {
 
     /** Sows the world unless that was done before, so that what a person deleted stays deleted. */
     public void sowOnce() {
+        atOnce.of(this::sow);
+    }
+
+    /** Whole or not at all; whether it was not there before. */
+    private boolean sow() {
         if (facts.get(SOWN).isPresent()) {
-            return;
+            return false;
         }
         Stands stands = sowPlaces();
         long camera = sowCameras();
@@ -71,6 +79,7 @@ public class DemoWorld {
         sowRigs(camera, lenses);
         sowShoots(stands, camera, lenses);
         facts.put(SOWN, DemoClock.START.toString());
+        return true;
     }
 
     /** Where the demo's shoots stand. */

@@ -9,10 +9,10 @@ import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.ForecastFile;
-import org.halfdusk.web.layout.NotFound;
-import org.halfdusk.web.layout.Problems;
-import org.halfdusk.web.layout.Upload;
+import org.halfdusk.web.layout.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -62,7 +62,7 @@ class ForecastController {
             return "redirect:/places/" + id + "/forecast";
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
-            return page(place, text, Problems.sentence(String.valueOf(e.getMessage())), model);
+            return page(place, text, Words.sentence(String.valueOf(e.getMessage())), model);
         }
     }
 

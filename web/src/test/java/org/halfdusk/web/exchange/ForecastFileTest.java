@@ -63,7 +63,9 @@ class ForecastFileTest {
     @Test
     void saysWhatIsWrongAndWhere() {
         String heads = "time,cloud,wind,temperature,dew_point\n";
-        assertEquals("row 1: wind “fast” is not a number", refused(heads + "2027-06-04T22:00,0,fast,10,5"));
+        assertEquals(
+                "row 1: wind “fast” is not a number; digits with a decimal point are allowed",
+                refused(heads + "2027-06-04T22:00,0,fast,10,5"));
         assertEquals("row 2: wind is missing", refused(heads + "2027-06-04T22:00,0,1,10,5\n2027-06-04T23:00,0,,10,5"));
         assertTrue(refused(heads + "tonight,0,1,10,5").startsWith("row 1: time “tonight” is not a time; write 2027"));
         assertTrue(refused(heads + "2027-06-04T22:00,120,1,10,5").contains("low cloud 1.2 is outside 0.0 to 1"));

@@ -66,7 +66,7 @@ class MapFileTest {
         String hostile = "<?xml version=\"1.0\"?><!DOCTYPE kml [<!ENTITY e SYSTEM \"file:///etc/passwd\">]>"
                 + "<kml><Placemark><name>&e;</name><Point><coordinates>1,2</coordinates></Point></Placemark></kml>";
         IllegalArgumentException e = assertThrows(IllegalArgumentException.class, () -> MapFile.read(hostile));
-        assertTrue(String.valueOf(e.getMessage()).startsWith("the file is no"), e.getMessage());
+        assertTrue(String.valueOf(e.getMessage()).contains("DOCTYPE"), e.getMessage());
     }
 
     @Test

@@ -25,7 +25,7 @@ class KitPagesTest extends DemoPages {
         assertEquals(404, app.get("/kit/" + kind.path() + "/99").statusCode());
         HttpResponse<String> r = app.post("/kit/" + kind.path(), Map.of());
         assertEquals(400, r.statusCode());
-        assertHas(r.body(), "Name has 0 characters; 1 to 80 are allowed.");
+        assertHas(r.body(), "Name is empty; 1 to 80 characters are allowed.");
     }
 
     @Test

@@ -57,7 +57,7 @@ class PackPagesTest extends DemoPages {
     void anEmptyThingIsRefusedAndUnknownShootsToo() throws Exception {
         HttpResponse<String> r = app.post("/shoots/1/pack/own", Map.of("name", "  "));
         assertEquals(400, r.statusCode());
-        assertHas(r.body(), "Name of a thing to pack has 0 characters; 1 to 120 are allowed.");
+        assertHas(r.body(), "Name of a thing to pack is empty; 1 to 120 characters are allowed.");
         HttpResponse<String> longName = app.post("/shoots/1/pack/own", Map.of("name", "x".repeat(121)));
         assertEquals(400, longName.statusCode());
         assertHas(longName.body(), "x".repeat(121));

@@ -1,17 +1,20 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.door;
 
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
-import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.NullRequestCache;
@@ -27,7 +30,8 @@ class Security {
                     + " font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, @Value("${halfdusk.password:}") String password) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, Clock clock, @Value("${halfdusk.password:}") String password)
+            throws Exception {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieCustomizer(c -> c.httpOnly(true).sameSite("Strict"));
         http.csrf(csrf ->
@@ -38,29 +42,33 @@ class Security {
         http.sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS));
         http.requestCache(c -> c.requestCache(new NullRequestCache()));
         http.logout(l -> l.disable());
-        if (password.isBlank()) {
-            http.authorizeHttpRequests(a -> a.anyRequest().permitAll());
-            http.anonymous(Customizer.withDefaults());
-        } else {
-            http.httpBasic(Customizer.withDefaults());
-            http.authorizeHttpRequests(a -> a.requestMatchers(HttpMethod.GET, "/assets/**")
-                    .permitAll()
-                    .anyRequest()
-                    .authenticated());
+        http.anonymous(Customizer.withDefaults());
+        http.authorizeHttpRequests(a -> {
+            a.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
+                    .permitAll();
+            a.anyRequest().permitAll();
+        });
+        http.exceptionHandling(e -> e.accessDeniedHandler((request, response, denied) -> {
+            SentAgain.offer(request);
+            response.sendError(HttpStatus.FORBIDDEN.value(), stale(request));
+        }));
+        // The token stands in the body: nobody's body is read before it is known who they are and how long it is.
+        if (!password.isBlank()) {
+            http.addFilterBefore(new PasswordCheck(password, new Knocks(clock)), CsrfFilter.class);
         }
+        http.addFilterBefore(new Intake(), CsrfFilter.class);
         return http.build();
     }
 
-    /** Also where nobody has to log in: without a manager of its own, one password would be made up and printed. */
+    private static String stale(HttpServletRequest request) {
+        return "This page was open before Half Dusk was started, or its token was lost, so " + request.getMethod() + " "
+                + org.halfdusk.typed.TypedNumber.shown(request.getRequestURI())
+                + " was not done; a token of this run is needed. Nothing was changed.";
+    }
+
+    /** Without a manager of its own, one password would be made up and printed. */
     @Bean
-    UserDetailsService users(@Value("${halfdusk.password:}") String password) {
-        InMemoryUserDetailsManager users = new InMemoryUserDetailsManager();
-        if (!password.isBlank()) {
-            users.createUser(User.withUsername("halfdusk")
-                    .password("{noop}" + password)
-                    .roles("USER")
-                    .build());
-        }
-        return users;
+    UserDetailsService users() {
+        return new InMemoryUserDetailsManager();
     }
 }

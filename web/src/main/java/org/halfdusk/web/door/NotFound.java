@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.door;
 
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;

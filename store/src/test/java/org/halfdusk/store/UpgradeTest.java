@@ -1,0 +1,99 @@
+package org.halfdusk.store;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A file of each version that ever was, with data in every table it had, is brought up to date and loses nothing. */
+class UpgradeTest {
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2027-05-24T18:00:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    Path folder;
+
+    static void write(Path folder, int version) throws Exception {
+        Files.createDirectories(folder);
+        try (InputStream sql = UpgradeTest.class.getResourceAsStream("schema/" + version + ".sql");
+                Connection c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("half-dusk.db"));
+                Statement s = c.createStatement()) {
+            s.executeUpdate(new String(sql.readAllBytes(), StandardCharsets.UTF_8));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void nothingIsLost(int version) throws Exception {
+        write(folder, version);
+        try (Database database = Database.open(folder, CLOCK)) {
+            StoredShoots shoots = new StoredShoots(database, CLOCK);
+            Shoot shoot = shoots.find(9).orElseThrow().it();
+            // The control character that an older version let in is gone, the rest stands.
+            assertEquals("Core over the tower", shoot.title());
+            assertEquals("a note", shoot.notes());
+            assertEquals(171.5, shoot.rig().framing().orElseThrow().azimuth().degrees());
+            assertEquals(
+                    version >= 2 ? Map.of("CORE_LOWEST", "12") : Map.of(),
+                    shoot.wish().texts());
+            assertEquals(version >= 8 ? "RAW_JPEG" : "", shoot.rig().choices().of(ShootField.FILES));
+            assertEquals(version >= 7 ? 2 : 1, shoots.rigs(9).size());
+            assertEquals(1, shoots.undoable(9));
+            Place place =
+                    new StoredPlaces(database, CLOCK).find(7).orElseThrow().it();
+            assertEquals("Watchtower", place.objects().get(0).name());
+            assertEquals("south car park", place.notes().access());
+            assertEquals(version >= 4 ? "cliff" : "", place.notes().hazards());
+            assertEquals(version >= 4 ? -1.5 : 0, place.compassDegrees());
+            assertEquals(version >= 4 ? 1 : 0, place.skyline().points().size());
+            StoredKits kits = new StoredKits(database, CLOCK);
+            Camera camera = kits.camera(3).orElseThrow().it();
+            assertEquals(version >= 5, camera.mirror());
+            Lens lens = kits.lens(4).orElseThrow().it();
+            assertEquals(version >= 5 ? "wings" : "", lens.coma());
+            assertEquals(version >= 8, lens.fisheye());
+            assertEquals(1.4, kits.converter(5).orElseThrow().it().factor());
+            later(database, version);
+        }
+    }
+
+    private static void later(Database database, int version) {
+        StoredRigs rigs = new StoredRigs(database, CLOCK);
+        assertEquals(version >= 5 ? 2 : 0, rigs.accessories().size());
+        assertEquals(
+                version >= 5 ? List.of("Wide") : List.of(),
+                rigs.rigs().stream().map(k -> k.it().name()).toList());
+        assertEquals(
+                version >= 4 ? 1 : 0, new StoredTracks(database, CLOCK).list().size());
+        StoredPackLists packing = new StoredPackLists(database, CLOCK);
+        assertEquals(version >= 6 ? List.of(new Kept<>(1, "thermos")) : List.of(), packing.own(9));
+        assertEquals(version >= 6 ? Set.of(9L) : Set.of(), packing.packed());
+        assertEquals(version >= 6 ? Map.of("feet", "true") : Map.of(), new StoredSettings(database).all());
+        assertEquals(
+                version >= 3 ? Optional.of("hours.csv") : Optional.empty(),
+                new StoredForecasts(database).near(Observer.of(35.95, -3.05, 0)).map(f -> f.source()));
+        assertTrue(new Facts(database).get("demo world sown").isPresent());
+    }
+}

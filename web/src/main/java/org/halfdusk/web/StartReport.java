@@ -1,0 +1,77 @@
+package org.halfdusk.web;
+
+import java.util.Optional;
+import org.halfdusk.store.CannotOpen;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.SpringBootExceptionReporter;
+import org.springframework.boot.context.properties.bind.BindException;
+import org.springframework.boot.web.server.PortInUseException;
+import org.springframework.core.convert.ConversionFailedException;
+
+/** Says a failed start in one sentence instead of a stack trace. Named in spring.factories. */
+@org.springframework.core.annotation.Order(org.springframework.core.Ordered.HIGHEST_PRECEDENCE)
+class StartReport implements SpringBootExceptionReporter {
+    @Override
+    public boolean reportException(Throwable failure) {
+        Optional<StartRefused> refused = refusal(failure);
+        refused.ifPresent(r -> {
+            System.err.println(r.getMessage());
+            LoggerFactory.getLogger(StartReport.class).debug("start refused", failure);
+        });
+        return refused.isPresent();
+    }
+
+    /** What of the causes a person can do something about. */
+    static Optional<StartRefused> refusal(Throwable failure) {
+        int depth = 0;
+        for (Throwable t = failure; t != null && depth < 40; t = t.getCause(), depth++) {
+            if (t instanceof StartRefused r) {
+                return Optional.of(r);
+            }
+            if (t instanceof CannotOpen c) {
+                return Optional.of(new StartRefused(code(c.reason()), c.sentence(), c));
+            }
+            if (t instanceof PortInUseException p) {
+                return Optional.of(new StartRefused(
+                        StartRefused.PORT,
+                        "Port " + p.getPort()
+                                + " is taken by another program, perhaps Half Dusk started twice; close that"
+                                + " or name another port by --server.port.",
+                        p));
+            }
+            if (t instanceof BindException b) {
+                return Optional.of(option(b));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static StartRefused option(BindException b) {
+        String value = "";
+        for (Throwable t = b; t != null; t = t.getCause()) {
+            if (t instanceof ConversionFailedException c) {
+                value = " “" + c.getValue() + "”";
+            }
+        }
+        String name = b.getProperty() == null
+                ? b.getName().toString()
+                : b.getProperty().getName().toString();
+        return new StartRefused(
+                StartRefused.OPTION,
+                "The option --" + name + value + " cannot be used; see the README for what is allowed.",
+                b);
+    }
+
+    private static int code(CannotOpen.Reason reason) {
+        return switch (reason) {
+            case FOLDER -> StartRefused.FOLDER;
+            case LOCKED -> StartRefused.LOCKED;
+            case READ_ONLY -> StartRefused.READ_ONLY;
+            case DAMAGED -> StartRefused.DAMAGED;
+            case NO_DATABASE -> StartRefused.NO_DATABASE;
+            case NEWER -> StartRefused.NEWER;
+            case FULL -> StartRefused.FULL;
+            case OTHER -> StartRefused.OTHER;
+        };
+    }
+}

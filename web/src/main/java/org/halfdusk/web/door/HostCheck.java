@@ -1,0 +1,45 @@
+package org.halfdusk.web.door;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Set;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Lets in only requests that name this machine: another site's page cannot reach the application through a name of its
+ * own.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class HostCheck extends OncePerRequestFilter {
+    private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]", "::1", "[0:0:0:0:0:0:0:1]");
+
+    private final Reach reach;
+
+    HostCheck(Reach reach) {
+        this.reach = reach;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (reach.open() || LOOPBACK.contains(request.getServerName())) {
+            chain.doFilter(request, response);
+        } else {
+            response.sendError(
+                    HttpServletResponse.SC_BAD_REQUEST,
+                    "The address “" + shown(request.getServerName())
+                            + "” is not served here; 127.0.0.1 and localhost are allowed.");
+        }
+    }
+
+    private static String shown(String name) {
+        return org.halfdusk.typed.TypedNumber.shown(name);
+    }
+}

@@ -1,0 +1,86 @@
+package org.halfdusk.web.door;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Asks for the password (RFC 7617) before anything of a request's body is read. Who gives a wrong one waits, see
+ * {@link Knocks}.
+ */
+final class PasswordCheck extends OncePerRequestFilter {
+    static final String USER = "halfdusk";
+    private static final String SCHEME = "Basic ";
+
+    private final byte[] expected;
+    private final Knocks knocks;
+
+    PasswordCheck(String password, Knocks knocks) {
+        this.expected = (USER + ":" + password).getBytes(StandardCharsets.UTF_8);
+        this.knocks = knocks;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (request.getMethod().equals("GET") && request.getRequestURI().startsWith("/assets/")) {
+            chain.doFilter(request, response);
+            return;
+        }
+        Optional<byte[]> given = given(request);
+        if (given.isEmpty()) {
+            refuse(response, "Half Dusk asks for the user " + USER + " and the password it was started with.");
+            return;
+        }
+        String from = request.getRemoteAddr();
+        Duration wait = knocks.wait(from);
+        if (!wait.isZero()) {
+            response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(wait.toSeconds() + 1));
+            response.sendError(
+                    HttpStatus.TOO_MANY_REQUESTS.value(),
+                    "The password was wrong before; the next one is listened to in " + (wait.toSeconds() + 1) + " s.");
+            return;
+        }
+        // Equal in time whatever is wrong with it.
+        if (!MessageDigest.isEqual(expected, given.get())) {
+            knocks.wrong(from);
+            refuse(response, "User or password is wrong.");
+            return;
+        }
+        knocks.right(from);
+        SecurityContextHolder.getContext()
+                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(USER, "", List.of()));
+        chain.doFilter(request, response);
+    }
+
+    private static void refuse(HttpServletResponse response, String why) throws IOException {
+        response.setHeader(HttpHeaders.WWW_AUTHENTICATE, "Basic realm=\"Half Dusk\", charset=\"UTF-8\"");
+        response.sendError(HttpStatus.UNAUTHORIZED.value(), why);
+    }
+
+    private static Optional<byte[]> given(HttpServletRequest request) {
+        String header = request.getHeader(HttpHeaders.AUTHORIZATION);
+        if (header == null || !header.regionMatches(true, 0, SCHEME, 0, SCHEME.length())) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    Base64.getDecoder().decode(header.substring(SCHEME.length()).strip()));
+        } catch (IllegalArgumentException e) {
+            return Optional.of(new byte[0]);
+        }
+    }
+}

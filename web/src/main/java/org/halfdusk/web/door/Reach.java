@@ -1,0 +1,57 @@
+package org.halfdusk.web.door;
+
+import java.net.InetAddress;
+import org.apache.catalina.connector.Connector;
+import org.apache.coyote.AbstractProtocol;
+import org.halfdusk.web.StartRefused;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.tomcat.TomcatWebServer;
+import org.springframework.boot.web.server.autoconfigure.ServerProperties;
+import org.springframework.boot.web.server.context.WebServerInitializedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * From where the application can be reached. What counts is the address that the socket is bound to: none named is all of
+ * them. On one that others can reach it starts only with a password.
+ */
+@Component
+class Reach {
+    private final boolean open;
+    private final String password;
+
+    Reach(ServerProperties server, @Value("${halfdusk.password:}") String password) {
+        this.password = password;
+        this.open = others(server.getAddress());
+        refuse(server.getAddress());
+    }
+
+    /** Once more of the socket itself, whatever the settings said. */
+    @EventListener
+    void bound(WebServerInitializedEvent event) {
+        if (event.getWebServer() instanceof TomcatWebServer tomcat) {
+            for (Connector c : tomcat.getTomcat().getService().findConnectors()) {
+                refuse(c.getProtocolHandler() instanceof AbstractProtocol<?> p ? p.getAddress() : null);
+            }
+        }
+    }
+
+    private void refuse(@org.jspecify.annotations.Nullable InetAddress address) {
+        if (others(address) && password.isBlank()) {
+            throw new StartRefused(
+                    StartRefused.OPEN_WITHOUT_PASSWORD,
+                    "Half Dusk does not start on " + (address == null ? "every address" : address.getHostAddress())
+                            + ", which others can reach, without a password: set --halfdusk.password=… or leave the"
+                            + " address at 127.0.0.1.");
+        }
+    }
+
+    private static boolean others(@org.jspecify.annotations.Nullable InetAddress address) {
+        return address == null || !address.isLoopbackAddress();
+    }
+
+    /** Whether other machines can reach it. */
+    boolean open() {
+        return open;
+    }
+}
