@@ -64,7 +64,7 @@ public record Camera(
             Figures.within("reciprocity exponent", filmExponent.getAsDouble(), 1, 2, "");
             if (lowestIso != highestIso) {
                 throw new IllegalArgumentException("ISO " + lowestIso + " to " + highestIso
-                        + " is a range; a film has one ISO, lowest and highest the same");
+                        + " is a range; for a film one ISO is allowed, lowest and highest the same");
             }
         }
     }

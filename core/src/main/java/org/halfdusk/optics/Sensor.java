@@ -12,12 +12,12 @@ public record Sensor(double widthMm, double heightMm, int widthPx, int heightPx)
         Figures.within("pixels down", heightPx, 100, 60_000, "");
         if (heightMm > widthMm || heightPx > widthPx) {
             throw new IllegalArgumentException("sensor height must not exceed its width: " + widthMm + " × " + heightMm
-                    + " mm, " + widthPx + " × " + heightPx + " pixels");
+                    + " mm, " + widthPx + " × " + heightPx + " pixels; width the longer side is allowed");
         }
         double ratio = (widthMm / widthPx) / (heightMm / heightPx);
         if (!(ratio > 0.95 && ratio < 1.05)) {
             throw new IllegalArgumentException("pixels would not be square: " + widthMm + " × " + heightMm + " mm over "
-                    + widthPx + " × " + heightPx + " pixels");
+                    + widthPx + " × " + heightPx + " pixels; the same size both ways, within 5 %, is allowed");
         }
     }
 

@@ -18,7 +18,7 @@ class ApiProblems {
     @ExceptionHandler
     ResponseEntity<Map<String, Object>> badQuery(BadQuery e) {
         String detail = e.parameters().stream()
-                .map(w -> w.name() + " \u201c" + w.value() + "\u201d: " + w.allowed())
+                .map(w -> w.name() + " \u201c" + w.value() + "\u201d cannot be used; allowed is " + w.allowed())
                 .collect(Collectors.joining("; "));
         Map<String, Object> body = problem("Parameters that cannot be used", detail);
         body.put("parameters", e.parameters());

@@ -141,8 +141,9 @@ class KitController {
 
     private String save(KitKind kind, long id, Map<String, String> sent, Model model, HttpServletResponse response) {
         KitForm form = atOnce.of(() -> {
-            Meanwhile meanwhile =
-                    Meanwhile.of(sent, id == 0 ? Map.of() : read(kind, id).typed());
+            Meanwhile meanwhile = id == 0
+                    ? Meanwhile.none(sent)
+                    : Meanwhile.of(sent, read(kind, id).typed());
             KitForm tried = KitForm.of(kind, forms.fields(kind), meanwhile);
             if (meanwhile.clashes().isEmpty()) {
                 forms.read(tried).ifPresent(it -> shelf.keep(id, it));

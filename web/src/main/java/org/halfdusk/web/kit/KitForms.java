@@ -259,7 +259,8 @@ class KitForms {
             }
             case FILTERS -> {
                 double density = e.number("density", "density", 0, 8, "");
-                yield checked(e, "density", () -> new Filter(name, use(e), density));
+                Filter.@Nullable Use use = e.check("use", () -> use(e));
+                yield use == null ? Optional.empty() : checked(e, "density", () -> new Filter(name, use, density));
             }
             case SUPPORTS -> {
                 double alignment = e.text("alignment").isEmpty()
@@ -291,7 +292,8 @@ class KitForms {
         return Arrays.stream(Filter.Use.values())
                 .filter(u -> u.name().equals(e.text("use")))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("use “" + e.text("use") + "” is not known"));
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "use “" + TypedNumber.shown(e.text("use")) + "” is not known; choose one of the list"));
     }
 
     private static Set<Support.Rate> rates(KitForm form) {

@@ -100,8 +100,9 @@ class PlacesController {
 
     private String save(long id, Map<String, String> sent, Model model, HttpServletResponse response) {
         PlaceForm form = atOnce.of(() -> {
-            Meanwhile meanwhile = Meanwhile.of(
-                    sent, id == 0 ? Map.of() : PlaceForm.of(place(id).it()).typed());
+            Meanwhile meanwhile = id == 0
+                    ? Meanwhile.none(sent)
+                    : Meanwhile.of(sent, PlaceForm.of(place(id).it()).typed());
             PlaceForm read = new PlaceForm(meanwhile, new FormErrors(meanwhile.typed()));
             Place place = meanwhile.clashes().isEmpty() ? read.read() : null;
             if (place != null && id == 0) {

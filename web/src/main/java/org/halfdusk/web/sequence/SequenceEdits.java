@@ -85,8 +85,8 @@ final class SequenceEdits {
     private static int index(Map<String, String> form, int size) {
         int i = (int) TypedNumber.whole("block", form.getOrDefault("block", ""), 0, BlockSpec.MOST_FRAMES, "");
         if (i >= size) {
-            throw new IllegalArgumentException(
-                    "block " + (i + 1) + " is not there any more; there are " + size + ", which are allowed");
+            throw new IllegalArgumentException("block number “" + TypedNumber.shown(form.getOrDefault("block", ""))
+                    + "” is not there any more; choose one of the " + size + " that the page shows");
         }
         return i;
     }

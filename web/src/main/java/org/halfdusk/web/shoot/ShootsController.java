@@ -84,6 +84,9 @@ class ShootsController {
                 form.getOrDefault("NIGHT", ""),
                 "was.NIGHT",
                 form.getOrDefault("was.NIGHT", ""));
+        if (shoots.find(id).isEmpty()) {
+            throw NotFound.shoot(id);
+        }
         ShootEditing.Result result = editing.apply(id, only);
         if (result.saved()) {
             return "redirect:/shoots?moved=" + id;

@@ -146,7 +146,7 @@ class SequencePagesTest extends DemoPages {
         assertHas(r.body(), "value=\"25:99\"");
         HttpResponse<String> gone = act("remove", "block", "77");
         assertEquals(400, gone.statusCode());
-        assertHas(gone.body(), "Block 78 is not there any more");
+        assertHas(gone.body(), "Block number “77” is not there any more");
     }
 
     @Test
