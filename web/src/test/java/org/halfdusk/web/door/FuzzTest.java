@@ -133,7 +133,6 @@ class FuzzTest {
         attempts.addAll(ofApi());
         Collections.shuffle(attempts, random);
         attempts.parallelStream().forEach(this::tried);
-        }
         List<String> broken = new ArrayList<>();
         for (String page : pages) {
             int status = app.get(page).statusCode();
