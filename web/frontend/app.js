@@ -9,6 +9,20 @@ document.addEventListener("htmx:config:request", (event) => {
   if (meta) event.detail.ctx.request.headers["X-XSRF-TOKEN"] = meta.content;
 });
 
+// Changes go one after another: a form that is sent while an answer is still under way waits for it, with what it held when it
+// was sent. What the answer has changed on the page since is what this form has "seen", or it would clash with itself.
+document.addEventListener("submit", (event) => {
+  if (event.target.method === "post") event.target.setAttribute("hx-sync", "body:queue all");
+}, true);
+document.addEventListener("htmx:before:request", (event) => {
+  const request = event.detail.ctx.request;
+  if (!(request.body instanceof URLSearchParams)) return;
+  for (const name of [...request.body.keys()].filter((k) => k.startsWith("was."))) {
+    const now = document.querySelector('form[method="post"] input[type="hidden"][name="' + CSS.escape(name) + '"]');
+    if (now && now.closest("form").getAttribute("action") === request.form?.getAttribute("action")) request.body.set(name, now.value);
+  }
+});
+
 // Forms that save by themselves do so when a field has changed.
 document.addEventListener("change", (event) => {
   const form = event.target.closest("form[data-autosave]");

@@ -40,6 +40,16 @@ public record ShutterTime(double nominalSeconds, double realSeconds) implements 
 
     /** Marks of a dial in thirds, longest first: "30 s" (32 s) down to 1/32000. */
     public static List<ShutterTime> dial() {
+        return Marks.DIAL;
+    }
+
+    /** Made once: every plan asks for them. */
+    private static final class Marks {
+        static final List<ShutterTime> DIAL = marks();
+        static final List<ShutterTime> TIMER_TIMES = times();
+    }
+
+    private static List<ShutterTime> marks() {
         List<ShutterTime> marks = new ArrayList<>();
         int thirds = THIRDS_OF_LONGEST;
         for (double nominal : WHOLE_MARKS) {
@@ -53,6 +63,10 @@ public record ShutterTime(double nominalSeconds, double realSeconds) implements 
 
     /** Times of a remote timer with bulb, longest first. */
     public static List<ShutterTime> timer() {
+        return Marks.TIMER_TIMES;
+    }
+
+    private static List<ShutterTime> times() {
         List<ShutterTime> times = new ArrayList<>();
         for (int i = TIMER.length - 1; i >= 0; i--) {
             times.add(new ShutterTime(TIMER[i], TIMER[i]));

@@ -1,5 +1,7 @@
 package org.halfdusk.web.frame;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -9,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoot;
@@ -29,6 +32,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 class AlignmentController {
     private static final int YEAR = 365;
 
+    private static final int MOST_SEARCHES = 50;
+
+    private final Cache<Search, List<Alignments.Match>> searched =
+            Caffeine.newBuilder().maximumSize(MOST_SEARCHES).build();
     private final ShootDesk desk;
     private final Planner planner;
 
@@ -65,11 +72,19 @@ class AlignmentController {
             model.addAttribute("found", null);
             return "frame/alignments";
         }
-        List<Alignments.Match> found =
-                Alignments.search(planner.site(open.plan().place()), wish, from, YEAR);
+        List<Alignments.Match> found = found(open, wish, from);
         model.addAttribute("answer", answer(found, from));
         model.addAttribute("found", table(found, open.plan().place().zone(), shoot));
         return "frame/alignments";
+    }
+
+    /** What a year's search followed from. */
+    private record Search(Place place, Alignments.Wish wish, LocalDate from) {}
+
+    private List<Alignments.Match> found(ShootDesk.Open open, Alignments.Wish wish, LocalDate from) {
+        return searched.get(
+                new Search(open.plan().place(), wish, from),
+                s -> Alignments.search(planner.site(s.place()), s.wish(), s.from(), YEAR));
     }
 
     /** On which nights of the year it repeats, for the Frame page, which does not wait for it. */
@@ -79,7 +94,7 @@ class AlignmentController {
         LocalDate from = open.shoot().it().night().withDayOfYear(1);
         String words = Alignments.usual(
                         open.shoot().it().subject(), open.plan().place().objects())
-                .map(w -> inWords(w, Alignments.search(planner.site(open.plan().place()), w, from, YEAR), from))
+                .map(w -> inWords(w, found(open, w, from), from))
                 .orElse("");
         model.addAttribute("words", words);
         return "frame/parts :: summary(words=${words})";

@@ -1,5 +1,7 @@
 package org.halfdusk.web.standin;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -16,12 +18,15 @@ import org.halfdusk.weather.Forecast;
  */
 public final class SimulatedForecasts implements Forecasts {
     private static final int DAYS_AHEAD = 10;
+    private static final int MOST_KEPT = 64;
 
     /** Half a day back, so that the night that has begun is whole. */
     private static final Duration BACK = Duration.ofHours(12);
 
     private final Forecasts kept;
     private final Clock clock;
+    private final Cache<Issue, Forecast> made =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     public SimulatedForecasts(Forecasts kept, Clock clock) {
         this.kept = kept;
@@ -30,14 +35,19 @@ public final class SimulatedForecasts implements Forecasts {
 
     @Override
     public Optional<Forecast> near(Observer where) {
-        return kept.near(where).or(() -> Optional.of(made(where)));
+        return kept.near(where)
+                .or(() -> Optional.of(made.get(
+                        new Issue(where, clock.instant().truncatedTo(ChronoUnit.HOURS)), SimulatedForecasts::made)));
     }
 
-    private Forecast made(Observer where) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.HOURS);
+    /** Where and when a forecast was issued: it is the same until the next. */
+    private record Issue(Observer where, Instant at) {}
+
+    private static Forecast made(Issue issue) {
+        Instant now = issue.at();
         Instant from = now.minus(BACK);
         int hours = (int) BACK.toHours() + DAYS_AHEAD * 24;
-        SimulatedWeather weather = SimulatedWeather.of(where);
+        SimulatedWeather weather = SimulatedWeather.of(issue.where());
         return new Forecast(
                 "simulated forecast",
                 true,

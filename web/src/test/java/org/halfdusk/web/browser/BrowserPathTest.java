@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
+import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.App;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -103,6 +104,17 @@ class BrowserPathTest {
         page.navigate(app.url(path));
     }
 
+    /** A shoot of the demo for one test alone, where its pages begin. */
+    private static String own(long shoot) {
+        return "/shoots/" + app.bean(Shoots.class).duplicate(shoot).orElseThrow();
+    }
+
+    /** Does something that saves, and waits until the page that answers it is there. */
+    private void saving(Runnable act) {
+        page.waitForResponse(
+                r -> r.request().method().equals("POST") || r.request().redirectedFrom() != null, act);
+    }
+
     private Locator button(String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
@@ -112,7 +124,18 @@ class BrowserPathTest {
     }
 
     @Test
-    void fromTheBestNightToASavedShootThatOutlivesARestart() {
+    void fromTheBestNightToASavedShootThatOutlivesARestart(@TempDir Path mine) {
+        App shared = app;
+        app = App.demo(mine);
+        try {
+            outlivesARestart(mine);
+        } finally {
+            app.close();
+            app = shared;
+        }
+    }
+
+    private void outlivesARestart(Path mine) {
         go("/");
         page.getByText("Plan this night").first().click();
         page.waitForURL(Pattern.compile(".*/shoots/\\d+/night.*"));
@@ -127,7 +150,7 @@ class BrowserPathTest {
         assertThat(page.locator("aside")).containsText("Why f/4");
 
         app.close();
-        app = App.demo(data);
+        app = App.demo(mine);
         go("/shoots/" + id + "/expose");
         assertThat(caption()).containsText("f/4");
         go("/shoots");
@@ -156,9 +179,9 @@ class BrowserPathTest {
 
     @Test
     void undoBringsTheLensBack() {
-        go("/shoots/1/expose");
+        go(own(1) + "/expose");
         String before = caption().innerText();
-        page.locator("#APERTURE").selectOption("4");
+        saving(() -> page.locator("#APERTURE").selectOption("4"));
         assertThat(caption()).containsText("f/4");
         button("Undo").click();
         assertThat(caption()).containsText("f/2");
@@ -167,16 +190,16 @@ class BrowserPathTest {
 
     @Test
     void renamingKeepsThePage() {
-        go("/shoots/1/night");
+        go(own(1) + "/night");
         page.locator("#title")
                 .fill("A very long name for one night among many, which has to be cut or wrapped somewhere");
-        page.keyboard().press("Enter");
+        saving(() -> page.keyboard().press("Enter"));
         assertThat(button("Undo")).isVisible();
         page.reload();
         assertThat(page.locator("#title")).hasValue(Pattern.compile("A very long name.*"));
         assertFits();
         button("Undo").click();
-        assertThat(page.locator("#title")).hasValue("Core over the watchtower");
+        assertThat(page.locator("#title")).hasValue("Core over the watchtower (copy)");
     }
 
     @Test
@@ -235,10 +258,11 @@ class BrowserPathTest {
 
     @Test
     void aTickedThingStaysTickedAndTheTabSaysIt() {
-        go("/shoots/1/pack");
-        page.locator("input[name=packed]").first().check();
+        String shoot = own(1);
+        go(shoot + "/pack");
+        saving(() -> page.locator("input[name=packed]").first().check());
         assertThat(page.locator(".step[aria-current] .answer")).hasText(Pattern.compile("1 of \\d+ packed"));
-        go("/shoots/1/pack");
+        go(shoot + "/pack");
         assertThat(page.locator("input[name=packed]").first()).isChecked();
     }
 
@@ -275,18 +299,18 @@ class BrowserPathTest {
 
     @Test
     void theSkyIsDraggedTurnedAndSaved() {
-        go("/shoots/1/frame");
+        go(own(1) + "/frame");
         assertThat(frame()).isVisible();
         assertThat(page.locator("#azimuth")).hasValue("180.0");
         var box = frame().boundingBox();
         page.mouse().move(box.x + 400, box.y + 200);
         page.mouse().down();
         page.mouse().move(box.x + 300, box.y + 230, new Mouse.MoveOptions().setSteps(5));
-        page.mouse().up();
+        saving(() -> page.mouse().up());
         assertThat(button("As the subject asks")).isVisible();
         double azimuth = Double.parseDouble(page.locator("#azimuth").inputValue());
         assertTrue(azimuth > 195 && azimuth < 240, "dragged to the left, the aim moves right: " + azimuth);
-        page.keyboard().press("r");
+        saving(() -> page.keyboard().press("r"));
         assertThat(page.locator("#roll")).hasValue("0.0");
         assertThat(caption()).containsText("18 mm level");
         Download still = page.waitForDownload(() -> button("Save as PNG").click());
@@ -299,14 +323,14 @@ class BrowserPathTest {
 
     @Test
     void aBlockIsDraggedAlongTheNightAndMadeLonger() {
-        go("/shoots/1/sequence");
+        go(own(1) + "/sequence");
         assertThat(page.locator("#start-0")).hasCount(1);
         String before = page.locator("#start-0").inputValue();
         var bar = page.locator("[data-block='0'] rect").boundingBox();
         page.mouse().move(bar.x + 4, bar.y + 10);
         page.mouse().down();
         page.mouse().move(bar.x - 80, bar.y + 10, new Mouse.MoveOptions().setSteps(4));
-        page.mouse().up();
+        saving(() -> page.mouse().up());
         assertThat(page.getByText("laid by hand", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         assertThat(page.locator("#start-0")).not().hasValue(before);
@@ -314,12 +338,40 @@ class BrowserPathTest {
         page.mouse().move(moved.x + moved.width - 3, moved.y + 10);
         page.mouse().down();
         page.mouse().move(moved.x + moved.width + 60, moved.y + 10, new Mouse.MoveOptions().setSteps(4));
-        page.mouse().up();
+        saving(() -> page.mouse().up());
         assertThat(page.locator("#amount-0")).not().hasValue("16");
-        button("Undo").click();
+        saving(() -> button("Undo").click());
         assertThat(page.locator("#amount-0")).hasValue("16");
-        button("Undo").click();
+        saving(() -> button("Undo").click());
         assertThat(page.locator("#start-0")).hasValue(before);
+    }
+
+    /** A hand that drags, drags again and presses Undo twice without waiting for any answer: each waits for the one before. */
+    @Test
+    void changesWaitForEachOther() {
+        String shoot = own(1);
+        go(shoot + "/expose");
+        String before = caption().innerText();
+        page.evaluate("() => {"
+                + " const set = (id, v) => { const e = document.getElementById(id); e.value = v;"
+                + "   e.dispatchEvent(new Event('change', { bubbles: true })); };"
+                + " set('APERTURE', '4'); set('ISO', '800'); set('APERTURE', '5.6'); }");
+        assertThat(caption())
+                .containsText(
+                        "f/5.6",
+                        new com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions()
+                                .setTimeout(20_000));
+        assertThat(caption()).containsText("ISO 800");
+        assertThat(page.locator(".notice.bad")).hasCount(0);
+        assertEquals(
+                3,
+                app.bean(Shoots.class).undoable(Long.parseLong(shoot.substring("/shoots/".length()))),
+                "three changes, three to take back");
+        for (int i = 0; i < 3; i++) {
+            saving(() -> button("Undo").click());
+        }
+        assertThat(caption()).containsText("f/2");
+        assertEquals(before, caption().innerText());
     }
 
     @Test
@@ -368,8 +420,8 @@ class BrowserPathTest {
 
     @Test
     void keyNGoesToTheNextGoodNight() {
-        go("/shoots/1/night");
-        page.keyboard().press("n");
+        go(own(1) + "/night");
+        saving(() -> page.keyboard().press("n"));
         assertThat(page.locator("header")).containsText("Sat 5 June 2027");
         button("Undo").click();
         assertThat(page.locator("header")).containsText("Fri 4 June 2027");
