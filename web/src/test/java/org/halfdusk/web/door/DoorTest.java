@@ -349,4 +349,29 @@ class DoorTest extends DemoPages {
         assertFalse(app.get("/shoots").body().contains("Kept, but not to be read"));
         app.bean(org.halfdusk.shoot.KeptSettings.class).replace(Map.of());
     }
+
+    /** Another program writes for long: 503, what was typed is there to be sent again, and once it is free it is saved. */
+    @Test
+    void aLockedDatabaseKeepsWhatWasTyped() throws Exception {
+        try (java.sql.Connection c = java.sql.DriverManager.getConnection(
+                        "jdbc:sqlite:" + data().resolve("half-dusk.db"));
+                java.sql.Statement s = c.createStatement()) {
+            s.execute("BEGIN IMMEDIATE");
+            HttpResponse<String> r = app.send(HttpRequest.newBuilder(URI.create(app.url("/places")))
+                    .headers("Content-Type", "application/x-www-form-urlencoded", "Origin", app.url(""))
+                    .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + app.token()
+                            + "&name=Locked+Cove&latitude=35.9&longitude=-3.1&elevation=3&sky=21"))
+                    .build());
+            assertEquals(503, r.statusCode());
+            assertHas(r.body(), "Another program holds the database.");
+            assertHas(r.body(), "name=\"name\" value=\"Locked Cove\"");
+            assertHas(r.body(), "Send it again");
+            assertEquals(200, app.get("/places").statusCode(), "what is read works meanwhile");
+            s.execute("ROLLBACK");
+        }
+        Map<String, String> again = Map.of(
+                "name", "Locked Cove", "latitude", "35.9", "longitude", "-3.1", "elevation", "3", "sky", "21");
+        assertEquals(302, app.post("/places", again).statusCode());
+        assertHas(app.get("/places").body(), "Locked Cove");
+    }
 }
