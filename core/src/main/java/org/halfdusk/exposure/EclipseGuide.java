@@ -32,6 +32,11 @@ public final class EclipseGuide {
             return q;
         }
 
+        /** Whether it belongs to the seconds about second and third contact, in which the guard keeps the filter on. */
+        public boolean beads() {
+            return this == BEADS || this == CHROMOSPHERE;
+        }
+
         /** Whether it is taken through the filter; the others exist in totality only. */
         public boolean filtered() {
             return this == PARTIAL_ND5 || this == PARTIAL_ND4;

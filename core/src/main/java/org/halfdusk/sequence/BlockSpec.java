@@ -5,8 +5,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
@@ -37,7 +39,20 @@ public record BlockSpec(
 
     private static final int PARTS = 8;
 
+    /** What the guard of a solar eclipse's filter alone may set. */
+    private static final Set<Block.Kind> GUARDED = EnumSet.of(
+            Block.Kind.FILTER_OFF,
+            Block.Kind.FILTER_ON,
+            Block.Kind.BEADS,
+            Block.Kind.TOTALITY,
+            Block.Kind.PARTIAL_SUN,
+            Block.Kind.RING);
+
     public BlockSpec {
+        if (GUARDED.contains(kind)) {
+            throw new IllegalArgumentException("block “" + kind
+                    + "” of a solar eclipse is not laid by hand: the filter's guard sets it; other kinds are allowed");
+        }
         within("frames", frames, kind == Block.Kind.PAUSE ? 0 : 1, kind == Block.Kind.BRACKET ? 15 : MOST_FRAMES, "");
         within("time", seconds, 1.0 / 64_000, 86_400, "s");
         within("gap", gapSeconds, 0, 3600, "s");

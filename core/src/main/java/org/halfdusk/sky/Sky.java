@@ -59,6 +59,11 @@ public final class Sky {
         return new Sky(observer, ephemeris, deltaT);
     }
 
+    /** The same sky from another place. */
+    public Sky from(Observer other) {
+        return new Sky(other, ephemeris, deltaT);
+    }
+
     public Observer observer() {
         return observer;
     }

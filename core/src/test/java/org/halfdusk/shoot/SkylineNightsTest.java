@@ -74,10 +74,10 @@ class SkylineNightsTest {
         LunarEclipseNight hidden =
                 LunarEclipseNight.of(behind(80), LocalDate.of(2029, 12, 20), ReferenceTable.EPHEMERIS);
         assertTrue(hidden.contacts().stream().anyMatch(c -> !c.visible()));
-        SolarEclipseDay morning = SolarEclipseDay.of(behind(30), LocalDate.of(2027, 8, 2));
+        SolarEclipseDay morning = SolarEclipseDay.of(behind(30), LocalDate.of(2027, 8, 2), 3);
         assertFalse(morning.contacts().get(0).visible());
         assertTrue(morning.contacts().get(morning.contacts().size() - 1).visible());
-        assertTrue(SolarEclipseDay.of(Isle.isle(), LocalDate.of(2027, 8, 2))
+        assertTrue(SolarEclipseDay.of(Isle.isle(), LocalDate.of(2027, 8, 2), 3)
                 .contacts()
                 .get(0)
                 .visible());

@@ -7,7 +7,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.eclipse.FilterPlan;
+import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
@@ -25,6 +25,7 @@ import org.halfdusk.time.Interval;
 /**
  * A civil day and the eclipse of the Sun in it as this place has it, if there is one.
  *
+ * @param filter the one judge of when a lens may be bare
  * @param windows of the eclipse with the Sun up
  */
 public record SolarEclipseDay(
@@ -34,6 +35,7 @@ public record SolarEclipseDay(
         SkyLight light,
         Skyline skyline,
         Optional<SolarEclipse> eclipse,
+        FilterGuard filter,
         List<Interval> windows,
         NightScore score)
         implements SubjectNight {
@@ -56,7 +58,8 @@ public record SolarEclipseDay(
      */
     public record Contact(Name name, Instant at, HorizontalPosition sun, boolean visible) {}
 
-    public static SolarEclipseDay of(Site site, LocalDate date) {
+    /** @param marginSeconds of the filter's guard, 3 to 15 */
+    public static SolarEclipseDay of(Site site, LocalDate date, double marginSeconds) {
         ZoneId zone = site.place().zone();
         Interval day = Interval.of(
                 date.atStartOfDay(zone).toInstant(),
@@ -70,7 +73,15 @@ public record SolarEclipseDay(
                 .orElseGet(List::of);
         NightScore score = eclipse.map(e -> score(site.sky(), e, windows)).orElse(NightScore.NONE);
         return new SolarEclipseDay(
-                date, zone, site.sky(), site.light(), site.place().skyline(), eclipse, windows, score);
+                date,
+                zone,
+                site.sky(),
+                site.light(),
+                site.place().skyline(),
+                eclipse,
+                eclipse.map(e -> FilterGuard.of(site.sky(), e, marginSeconds)).orElse(FilterGuard.NO_ECLIPSE),
+                windows,
+                score);
     }
 
     /**
@@ -124,11 +135,6 @@ public record SolarEclipseDay(
         return eclipse.isEmpty() ? 0 : Math.min(1, LocalDiscs.at(sky, at).magnitude());
     }
 
-    /** When the filter may come off; without an eclipse never. */
-    public FilterPlan filter() {
-        return eclipse.map(FilterPlan::of).orElseGet(() -> new FilterPlan(Optional.empty()));
-    }
-
     /** Maximum if it is seen; otherwise the moment in sight that is nearest to it. */
     @Override
     public Instant bestMoment() {
@@ -143,6 +149,6 @@ public record SolarEclipseDay(
 
     @Override
     public SolarEclipseDay withScore(NightScore other) {
-        return new SolarEclipseDay(date, zone, sky, light, skyline, eclipse, windows, other);
+        return new SolarEclipseDay(date, zone, sky, light, skyline, eclipse, filter, windows, other);
     }
 }

@@ -6,6 +6,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.eclipse.LocalDiscs;
+import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.Iso;
@@ -95,6 +97,7 @@ public record SolarEclipsePlan(
                 aperture.fNumber(),
                 iso,
                 Extinction.CLEAR.stopsBelowHigh(Math.max(0, altitude)),
+                phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 declination,
                 followed,
                 wishes.budgetPx());
@@ -104,15 +107,19 @@ public record SolarEclipsePlan(
     private SolarExposure pinned(SolarExposure e) {
         ShutterTime t = ShutterTime.nearest(wishes.pinnedSeconds().orElseThrow(), ExposurePlan.times(rig));
         double px = e.motionPx() * t.realSeconds() / e.shutter().realSeconds();
-        return new SolarExposure(e.phase(), e.airStops(), e.exactSeconds(), t, px, px > wishes.budgetPx());
+        return new SolarExposure(
+                e.phase(), e.airStops(), e.crescentStops(), e.exactSeconds(), t, px, px > wishes.budgetPx());
     }
 
     /** Through the filter at any time; bare phases only where this place has totality. */
     public List<SolarExposure> exposures() {
         boolean total = night.filter().off().isPresent();
         return Arrays.stream(EclipseGuide.Solar.values())
-                .filter(p -> p.filtered() ? p == filter.partial() : total)
-                .map(this::exposure)
+                .filter(p -> p.filtered() ? p == filter.partial() : total && !p.beads())
+                // Where there is totality, the partial row is that of the whole disc; the script follows the crescent.
+                .map(p -> total && p.filtered()
+                        ? exposure(p, night.eclipse().orElseThrow().partial().start())
+                        : exposure(p))
                 .toList();
     }
 

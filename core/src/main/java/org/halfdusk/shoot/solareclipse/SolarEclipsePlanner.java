@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -24,8 +25,8 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
     public static final WishField FILTER = WishField.choice(
             "SOLAR_FILTER",
             "solar filter",
-            new WishField.Option("ND5", "ND 5.0 (approved for eyes and lens)"),
-            new WishField.Option("ND4", "ND 4.0 (for the lens only)"));
+            new WishField.Option("ND5", "density 5.0, for the lens (eyes: ISO 12312-2)"),
+            new WishField.Option("ND4", "density 4.0, for the lens only, never for eyes"));
     public static final WishField MOUNT = WishField.choice(
             "SOLAR_MOUNT",
             "camera on",
@@ -34,8 +35,17 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
     public static final WishField MINUTES =
             WishField.number("SOLAR_MINUTES", "minutes between partial frames", "min", 0.5, 30, 5);
 
+    /** How long the filter stays on beyond what the guard needs; only ever more. */
+    public static final WishField MARGIN = WishField.number(
+            "SOLAR_MARGIN",
+            "filter on after second and before third contact",
+            "s",
+            FilterGuard.LEAST_MARGIN_SECONDS,
+            FilterGuard.MOST_MARGIN_SECONDS,
+            FilterGuard.LEAST_MARGIN_SECONDS);
+
     /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(FILTER, MOUNT, MINUTES);
+    public static final List<WishField> FIELDS = List.of(FILTER, MARGIN, MOUNT, MINUTES);
 
     /** Years searched at a time; a place sees about two eclipses in five years. */
     private static final int YEARS = 10;
@@ -57,7 +67,7 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
 
     @Override
     public SolarEclipseDay night(Site site, LocalDate date, SubjectWish wish) {
-        return SolarEclipseDay.of(site, date);
+        return SolarEclipseDay.of(site, date, wish.number(MARGIN));
     }
 
     @Override

@@ -9,6 +9,7 @@ import org.halfdusk.shoot.ExposurePlan;
  * The exposure of one phase by its guide value.
  *
  * @param airStops that the Sun's altitude costs
+ * @param crescentStops by which what is left of the disc is darker than the whole
  * @param exactSeconds what the guide value gives with the air
  * @param shutter nearest mark of the camera
  * @param motionPx what the Sun moves meanwhile; 0 on a mount at solar rate
@@ -17,6 +18,7 @@ import org.halfdusk.shoot.ExposurePlan;
 public record SolarExposure(
         EclipseGuide.Solar phase,
         double airStops,
+        double crescentStops,
         double exactSeconds,
         ShutterTime shutter,
         double motionPx,
@@ -30,13 +32,14 @@ public record SolarExposure(
             double fNumber,
             int iso,
             double airStops,
+            double crescentStops,
             double declinationDegrees,
             boolean followed,
             double budgetPx) {
-        double exact = EclipseGuide.seconds(fNumber, iso, phase.q() - airStops);
+        double exact = EclipseGuide.seconds(fNumber, iso, phase.q() - airStops - crescentStops);
         ShutterTime shutter = ShutterTime.nearest(exact, ExposurePlan.times(rig));
         double speed = SPEED_ARCSEC_PER_SECOND * Math.cos(Math.toRadians(declinationDegrees));
         double px = followed ? 0 : shutter.realSeconds() * speed / rig.pixelScaleArcsec();
-        return new SolarExposure(phase, airStops, exact, shutter, px, px > budgetPx);
+        return new SolarExposure(phase, airStops, crescentStops, exact, shutter, px, px > budgetPx);
     }
 }

@@ -16,17 +16,15 @@ import org.halfdusk.time.Interval;
 
 /**
  * The frame list of a solar eclipse for one rig: partials at a cadence through the filter; where this place has totality,
- * the filter off at second contact and on again at third, beads at both ends, and between them runs from short to long and
- * back as often as they fit. The second half mirrors the first.
+ * the filter off and on again as {@link org.halfdusk.eclipse.FilterGuard} allows, and between them runs from short to long and
+ * back as often as they fit. Beads stand where sunlight still falls through the moon's valleys, outside what the guard lets be
+ * bare: they are not taken. The second half mirrors the first.
  */
 final class SolarScript {
     /** Batteries, cards and focus are seen to so long before the middle, not later. */
     private static final Duration PAUSE_BEGINS = Duration.ofMinutes(25);
 
     private static final Duration PAUSE_ENDS = Duration.ofMinutes(20);
-
-    /** Beads and chromosphere are gone after a few seconds. */
-    private static final Duration BEADS = Duration.ofSeconds(5);
 
     /** A remote needs so long to set another time†. */
     private static final Duration SETTING = Duration.ofMillis(600);
@@ -125,30 +123,7 @@ final class SolarScript {
         blocks.add(Block.step(Block.Kind.FILTER_OFF, bare.start()));
         blocks.add(Block.step(Block.Kind.FILTER_ON, bare.end()));
         CameraBuffer buffer = CameraBuffer.of(plan.rig().camera());
-        Duration beads = BEADS.multipliedBy(3).compareTo(bare.duration()) < 0
-                ? BEADS
-                : bare.duration().dividedBy(4);
-        Instant first = bare.start().plus(beads);
-        Instant last = bare.end().minus(beads);
-        add(Block.Kind.BEADS, burst(buffer, bare.start(), first));
-        add(Block.Kind.TOTALITY, runs(buffer, first, last));
-        add(Block.Kind.BEADS, burst(buffer, last, bare.end()));
-    }
-
-    /** Beads, chromosphere, beads, chromosphere … */
-    private List<Frame> burst(CameraBuffer buffer, Instant from, Instant to) {
-        ShutterTime beads = plan.exposure(EclipseGuide.Solar.BEADS, from).shutter();
-        ShutterTime chromosphere =
-                plan.exposure(EclipseGuide.Solar.CHROMOSPHERE, from).shutter();
-        List<Frame> frames = new ArrayList<>();
-        for (int i = 0; ; i++) {
-            ShutterTime t = i % 2 == 0 ? beads : chromosphere;
-            Frame f = buffer.next(from, t, plan.setting(t));
-            if (f.close().isAfter(to)) {
-                return frames;
-            }
-            frames.add(f);
-        }
+        add(Block.Kind.TOTALITY, runs(buffer, bare.start(), bare.end()));
     }
 
     /** Short to long and back, without the times that would smear, again until the time is over. */

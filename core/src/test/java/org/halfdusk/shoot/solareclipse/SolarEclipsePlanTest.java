@@ -61,16 +61,54 @@ class SolarEclipsePlanTest {
     }
 
     @Test
-    void filterStepsStandAtWholeSecondsInsideTotality() {
+    void filterStepsStandAtWholeSecondsInsideTheGuard() {
         SolarEclipsePlan plan = total();
         Interval central = plan.night().eclipse().orElseThrow().central().orElseThrow();
+        Interval guarded = plan.night().filter().off().orElseThrow();
         Block off = only(plan, Block.Kind.FILTER_OFF);
         Block on = only(plan, Block.Kind.FILTER_ON);
-        assertFalse(off.start().isBefore(central.start()));
-        assertFalse(on.start().isAfter(central.end()));
+        assertEquals(guarded.start(), off.start());
+        assertEquals(guarded.end(), on.start());
         assertEquals(0, off.start().getNano());
-        assertTrue(Duration.between(central.start(), off.start()).toMillis() < 1000);
-        assertTrue(Duration.between(on.start(), central.end()).toMillis() < 1000);
+        assertTrue(Duration.between(central.start(), off.start()).toMillis() >= 3000);
+        assertTrue(Duration.between(on.start(), central.end()).toMillis() >= 3000);
+        assertTrue(plan.blocks().stream().noneMatch(b -> b.kind() == Block.Kind.BEADS), "no unfiltered beads");
+        assertTrue(plan.exposures().stream().noneMatch(x -> x.phase().beads()));
+    }
+
+    /** A photographer may keep it on longer, never shorter. */
+    @Test
+    void theMarginIsOnlyEverMore() {
+        SubjectWish wider = SubjectWish.NONE.with(SolarEclipsePlanner.MARGIN, "15");
+        Interval least = total().night().filter().off().orElseThrow();
+        Interval more = plan(isle(), TOTAL, wider).night().filter().off().orElseThrow();
+        assertEquals(12, Duration.between(least.start(), more.start()).toSeconds(), 1);
+        assertEquals(12, Duration.between(more.end(), least.end()).toSeconds(), 1);
+        org.junit.jupiter.api.Assertions.assertThrows(
+                IllegalArgumentException.class, () -> SubjectWish.NONE.with(SolarEclipsePlanner.MARGIN, "2"));
+    }
+
+    /** The last partials are of the sun's darker rim: linear darkening of 0.6 makes the thinnest crescent a stop darker. */
+    @Test
+    void aThinCrescentIsExposedLonger() {
+        SolarEclipsePlan plan = total();
+        var c = plan.night().eclipse().orElseThrow();
+        double full = plan.exposure(EclipseGuide.Solar.PARTIAL_ND5, c.partial().start())
+                .crescentStops();
+        double half = plan.exposure(
+                        EclipseGuide.Solar.PARTIAL_ND5,
+                        c.partial()
+                                .start()
+                                .plus(Duration.between(c.partial().start(), c.maximum())
+                                        .dividedBy(2)))
+                .crescentStops();
+        double thin = plan.exposure(
+                        EclipseGuide.Solar.PARTIAL_ND5,
+                        c.central().orElseThrow().start().minusSeconds(20))
+                .crescentStops();
+        assertEquals(0, full, 0.01);
+        assertTrue(half > 0 && half < 0.2, "half " + half);
+        assertTrue(thin > 0.7 && thin <= 1.001, "thin " + thin);
     }
 
     private static Block only(SolarEclipsePlan plan, Block.Kind kind) {
@@ -194,7 +232,8 @@ class SolarEclipsePlanTest {
     void exposuresByGuideValue() {
         SolarEclipsePlan plan = total();
         SolarExposure partial = plan.exposure(EclipseGuide.Solar.PARTIAL_ND5);
-        assertEquals(1 / 400.0, partial.exactSeconds() / Math.pow(2, partial.airStops()), 1e-6);
+        assertEquals(
+                1 / 400.0, partial.exactSeconds() / Math.pow(2, partial.airStops() + partial.crescentStops()), 1e-6);
         SolarEclipsePlan thin = plan(isle(), TOTAL, SubjectWish.NONE.with(SolarEclipsePlanner.FILTER, "ND4"));
         double ratio = partial.exactSeconds()
                 / thin.exposure(EclipseGuide.Solar.PARTIAL_ND4).exactSeconds();

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
@@ -57,7 +58,12 @@ class EclipsesApi {
             double magnitude,
             double obscuration,
             double durationSeconds,
-            Map<String, Place> sun) {}
+            Map<String, Place> sun,
+            @Nullable Off filterOff,
+            @Nullable Double insideLimitKm) {}
+
+    /** When a lens may be bare, by the guard with its least margin. */
+    record Off(Instant from, Instant to) {}
 
     private static @Nullable Instant start(Optional<Interval> i) {
         return i.map(Interval::start).orElse(null);
@@ -130,6 +136,7 @@ class EclipsesApi {
     }
 
     private static Solar solar(SolarEclipse e, Sky sky) {
+        FilterGuard guard = FilterGuard.of(sky, e);
         Map<String, Place> sun = new LinkedHashMap<>();
         sun.put("c1", place(sky, e.partial().start()));
         e.central().ifPresent(c -> sun.put("c2", place(sky, c.start())));
@@ -146,7 +153,9 @@ class EclipsesApi {
                 e.magnitude(),
                 e.obscuration(),
                 e.central().map(c -> c.duration().toMillis() / 1000.0).orElse(0.0),
-                sun);
+                sun,
+                guard.off().map(o -> new Off(o.start(), o.end())).orElse(null),
+                guard.insideLimitKm().isPresent() ? guard.insideLimitKm().getAsDouble() : null);
     }
 
     private static Place place(Sky sky, Instant at) {

@@ -276,4 +276,19 @@ public final class Words {
         String m = message.isBlank() || message.equals("null") ? "this value cannot be used" : message;
         return Character.toUpperCase(m.charAt(0)) + m.substring(1) + (m.endsWith(".") ? "" : ".");
     }
+
+    /** Parts of a whole that must not be rounded up to it: 0.9996 of the sun is not all of it. */
+    public static String percentFloor(double share) {
+        return percent(Math.floor(share * 100) / 100);
+    }
+
+    /** The same to tenths of a percent. */
+    public static String percentTenthsFloor(double share) {
+        return percentTenths(Math.floor(share * 1000) / 1000);
+    }
+
+    /** Thousandths, never rounded up. */
+    public static String thousandthsFloor(double value) {
+        return thousandths(Math.floor(value * 1000) / 1000);
+    }
 }

@@ -5,6 +5,8 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
@@ -91,7 +93,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 answer(d),
                 sentence(d),
                 whyNotMore(d),
-                d.eclipse().map(e -> Words.percent(e.obscuration())).orElse(""),
+                d.eclipse().map(e -> Words.percentFloor(e.obscuration())).orElse(""),
                 ReasonWords.parts(d.score(), "disc covered and seen", "sun's altitude", "totality or ring"));
     }
 
@@ -121,7 +123,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         }
         return e.central()
                 .map(c -> type(e) + ", " + Words.minutesSeconds(c.duration()))
-                .orElse("partial, " + Words.percent(e.obscuration()));
+                .orElse("partial, " + Words.percentFloor(e.obscuration()));
     }
 
     private static String sentence(SolarEclipseDay d) {
@@ -141,7 +143,8 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                                 e.central().map(Interval::duration).orElseThrow())
                         + ", never without filter. ";
             case PARTIAL ->
-                "Partial here: " + Words.percent(e.obscuration()) + " of the disc at the most, never without filter. ";
+                "Partial here: " + Words.percentFloor(e.obscuration())
+                        + " of the disc at the most, never without filter. ";
         };
         if (!e.visible()) {
             return how + "The sun is under the horizon throughout.";
@@ -191,24 +194,21 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         return d.contacts().stream().map(c -> contact(c, d)).toList();
     }
 
-    /** Where the filter hangs on it, the second that it hangs on; never one outside totality. */
-    private static Instant shown(SolarEclipseDay.Contact c, SolarEclipseDay d) {
-        return switch (c.name()) {
-            case C2 -> d.filter().off().map(Interval::start).orElse(c.at());
-            case C3 -> d.filter().off().map(Interval::end).orElse(c.at());
-            default -> c.at();
-        };
-    }
-
     private static Contact contact(SolarEclipseDay.Contact c, SolarEclipseDay d) {
-        boolean bare = d.filter().off().isPresent();
+        Optional<Interval> off = d.filter().off();
+        boolean total =
+                d.eclipse().map(e -> e.type() == SolarEclipse.Type.TOTAL).orElse(false);
         String sun = c.visible()
                 ? "sun " + Words.wholeDegrees(c.sun().altitude().degrees()) + " up, "
                         + Words.azimuth(c.sun().azimuth().degrees())
                 : "sun under the horizon";
         String note = switch (c.name()) {
-            case C2 -> bare ? "filter off after this" : "ring begins, filter on";
-            case C3 -> bare ? "filter on before this" : "ring ends, filter on";
+            case C2 ->
+                off.map(o -> "filter off from " + Words.clockSeconds(o.start(), d.zone()))
+                        .orElse(total ? "totality, filter on" : "ring begins, filter on");
+            case C3 ->
+                off.map(o -> "filter on by " + Words.clockSeconds(o.end(), d.zone()))
+                        .orElse(total ? "totality ends, filter on" : "ring ends, filter on");
             default -> sun;
         };
         String name = switch (c.name()) {
@@ -218,7 +218,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
             case C3 -> "Third contact";
             case C4 -> "Fourth contact";
         };
-        return new Contact(name, Words.clockSeconds(shown(c, d), d.zone()), note, c.visible());
+        return new Contact(name, Words.clockSeconds(c.at(), d.zone()), note, c.visible());
     }
 
     @Override
@@ -236,11 +236,27 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                                 + Words.clockSeconds(off.end(), zone) + ".",
                         "Outside those " + Words.minutesSeconds(off.duration())
                                 + " one look through a bare lens blinds. Watch the sky, not this screen."))
-                .orElseGet(() -> new Banner(
-                        "stop",
-                        "Filter on every lens, finder and eye, all the time.",
-                        "This eclipse is " + type(d.eclipse().get())
-                                + " here: there is no moment at which a bare lens or eye is safe.")));
+                .orElseGet(
+                        () -> new Banner("stop", "Filter on every lens, finder and eye, all the time.", neverBare(d))));
+    }
+
+    private static String neverBare(SolarEclipseDay d) {
+        return d.filter().verdict() == FilterGuard.Verdict.AT_THE_EDGE
+                ? "At the edge: the filter stays on. " + Words.capital(limit(d))
+                        + ", so the moon's valleys may let the sun " + "through all of the short totality."
+                : "This eclipse is " + type(d.eclipse().get())
+                        + " here: there is no moment at which a bare lens or eye is safe.";
+    }
+
+    /** How far inside the path the place stands, as the smaller moon draws it. */
+    private static String limit(SolarEclipseDay d) {
+        OptionalDouble km = d.filter().insideLimitKm();
+        if (km.isEmpty()) {
+            return "no limit of totality within 1,000 km";
+        }
+        double far = Math.abs(km.getAsDouble());
+        return (far < 10 ? Words.tenths(far) : Words.thousands(Math.round(far))) + " km "
+                + (km.getAsDouble() >= 0 ? "inside" : "outside") + " the guard's limit of totality";
     }
 
     @Override
@@ -249,12 +265,19 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         List<Line> times = new ArrayList<>();
         d.eclipse().ifPresent(e -> {
             times.add(new Line("Type here", Words.capital(type(e))));
-            times.add(new Line("Magnitude", Words.thousandths(e.magnitude())));
-            times.add(new Line("Obscuration", Words.percentTenths(e.obscuration())));
+            times.add(new Line("Magnitude", Words.thousandthsFloor(e.magnitude())));
+            times.add(new Line("Obscuration", Words.percentTenthsFloor(e.obscuration())));
             e.central()
                     .ifPresent(c -> times.add(new Line(
                             e.type() == SolarEclipse.Type.TOTAL ? "Totality" : "Ring",
                             Words.minutesSeconds(c.duration()))));
+            times.add(new Line("This place", limit(d)));
+            d.filter()
+                    .off()
+                    .ifPresent(o -> times.add(new Line(
+                            "Lens bare at most",
+                            Words.minutesSeconds(o.duration()) + ", from " + Words.clockSeconds(o.start(), d.zone())
+                                    + " to " + Words.clockSeconds(o.end(), d.zone()))));
             times.add(
                     new Line("First to last contact", Words.duration(e.partial().duration())));
             times.add(new Line("Sun on the sensor", Words.tenths(plan.discMillimetres()) + " mm across"));
@@ -278,7 +301,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 .map(c -> Table.Row.of(
                                 false,
                                 contact(c, d).name(),
-                                Words.clockSeconds(shown(c, d), d.zone()),
+                                Words.clockSeconds(c.at(), d.zone()),
                                 Words.degrees(c.sun().altitude().degrees()),
                                 Words.degrees(c.sun().azimuth().degrees()))
                         .to(address + "?at=" + c.at()))
@@ -300,7 +323,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                                 : "Run from short to long and back; filter on before third contact.",
                 List.of(
                         new Line("Sun", ReasonWords.place(sun)),
-                        new Line("Diameter covered", Words.percent(d.covered(at)))));
+                        new Line("Diameter covered", Words.percentFloor(d.covered(at)))));
     }
 
     @Override
@@ -347,24 +370,26 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                         "Through the filter",
                         label,
                         "Guide value " + Words.plain(plan.filter().partial().q())
-                                + " behind this filter, the same for all of the partial phase; near a thin crescent add a "
-                                + "stop.");
+                                + " behind this filter; a thin crescent is the sun's darker rim, so the script adds up to a "
+                                + "stop as it gets thin.");
     }
 
     private static Because filter(SolarEclipsePlan plan) {
-        String density = plan.filter() == SolarEclipsePlan.Filter.ND5 ? "ND 5.0" : "ND 4.0";
+        String density = plan.filter() == SolarEclipsePlan.Filter.ND5 ? "density 5.0" : "density 4.0";
         return new Because(
                 "Filter " + density,
                 density,
                 plan.filter() == SolarEclipsePlan.Filter.ND5
-                        ? "Cuts the sun to a hundred-thousandth. " + NEVER_LOOK
-                        : "For the lens only, ten times brighter than ND 5.0 and not safe for an eye at the finder. "
+                        ? "Cuts the sun to a hundred-thousandth, for the lens. A density alone does not make a filter safe for eyes: those only "
+                                + "behind filters marked ISO 12312-2. " + NEVER_LOOK
+                        : "For the lens only, ten times brighter than density 5.0 and never for eyes, not at the finder either. "
                                 + NEVER_LOOK);
     }
 
     private static Table.Row row(SolarExposure e, SolarEclipsePlan plan) {
         String because = "guide " + Words.plain(e.phase().q())
                 + (e.airStops() > 0.05 ? ", air " + Words.stops(e.airStops()) : "")
+                + (e.crescentStops() > 0.05 ? ", thin crescent " + Words.stops(e.crescentStops()) : "")
                 + (e.motionPx() > 0.95 ? ", moves " + Words.tenths(e.motionPx()) + " px" : "")
                 + (e.tooLong() ? ": too long untracked" : "");
         return Table.Row.of(
@@ -377,8 +402,8 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
 
     private static String phase(EclipseGuide.Solar phase) {
         return switch (phase) {
-            case PARTIAL_ND5 -> "Partial, ND 5.0";
-            case PARTIAL_ND4 -> "Partial, ND 4.0";
+            case PARTIAL_ND5 -> "Partial, density 5.0";
+            case PARTIAL_ND4 -> "Partial, density 4.0";
             case BEADS -> "Beads";
             case CHROMOSPHERE -> "Chromosphere";
             case PROMINENCES -> "Prominences";
@@ -425,6 +450,10 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                         new Line("Battery, card", "in the pause, not later")));
     }
 
+    private static final String GUARD =
+            "Contacts are those of the mean moon; the filter comes off only where a smaller moon, as "
+                    + "its valleys leave it, still covers the sun, and stays on some seconds longer at each end.";
+
     private static String script(SolarEclipsePlan plan, int frames) {
         if (frames == 0) {
             return sentence(plan.night());
@@ -432,9 +461,10 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         String partial = "A partial every " + Words.minutes(plan.cadence()) + " through the filter";
         return plan.night().filter().off().isPresent()
                 ? partial
-                        + ". The filter comes off at second contact and is back at third: some leaders bare a lens seconds "
-                        + "earlier for the beads, this script does not, so that a clock a second wrong is the only risk left."
-                : partial + ", all the time: this eclipse never allows it off here.";
+                        + ". " + GUARD
+                        + " Beads stand outside that time: leaders differ on baring a lens for them, this "
+                        + "script does not."
+                : partial + ", all the time. " + neverBare(plan.night());
     }
 
     @Override

@@ -353,8 +353,8 @@ class DoorTest extends DemoPages {
     /** Another program writes for long: 503, what was typed is there to be sent again, and once it is free it is saved. */
     @Test
     void aLockedDatabaseKeepsWhatWasTyped() throws Exception {
-        try (java.sql.Connection c = java.sql.DriverManager.getConnection(
-                        "jdbc:sqlite:" + data().resolve("half-dusk.db"));
+        try (java.sql.Connection c =
+                        java.sql.DriverManager.getConnection("jdbc:sqlite:" + data().resolve("half-dusk.db"));
                 java.sql.Statement s = c.createStatement()) {
             s.execute("BEGIN IMMEDIATE");
             HttpResponse<String> r = app.send(HttpRequest.newBuilder(URI.create(app.url("/places")))
@@ -369,8 +369,8 @@ class DoorTest extends DemoPages {
             assertEquals(200, app.get("/places").statusCode(), "what is read works meanwhile");
             s.execute("ROLLBACK");
         }
-        Map<String, String> again = Map.of(
-                "name", "Locked Cove", "latitude", "35.9", "longitude", "-3.1", "elevation", "3", "sky", "21");
+        Map<String, String> again =
+                Map.of("name", "Locked Cove", "latitude", "35.9", "longitude", "-3.1", "elevation", "3", "sky", "21");
         assertEquals(302, app.post("/places", again).statusCode());
         assertHas(app.get("/places").body(), "Locked Cove");
     }

@@ -1,0 +1,46 @@
+package org.halfdusk.eclipse;
+
+/**
+ * How much darker the Sun's rim is than its disc: I(μ)/I(1) = 1 − u (1 − μ) with u = 0.6, the round figure for visual light
+ * (a working figure of ours; it lies between 0.5 in red and 0.7 in blue), μ the cosine to the surface's upright. The mean
+ * over the disc is 1 − u/3.
+ */
+public final class SolarLimb {
+    private static final double DARKENING = 0.6;
+    private static final int RINGS = 60;
+    private static final int SECTORS = 90;
+
+    private SolarLimb() {}
+
+    /** Brightness at a distance from the middle, in radii 0 to 1, over that of the middle. */
+    public static double brightness(double radius) {
+        return 1 - DARKENING * (1 - Math.sqrt(Math.max(0, 1 - radius * radius)));
+    }
+
+    /**
+     * By how many stops what is left of the Sun is darker than its whole disc, 0 to 1.0: the crescent is rim. Nothing left
+     * counts as the rim itself.
+     */
+    public static double crescentStops(LocalDiscs discs) {
+        double light = 0;
+        double area = 0;
+        for (int i = 0; i < RINGS; i++) {
+            // Finer towards the rim, where the last of it stands.
+            double outer = Math.sqrt(1 - Math.pow(1 - (i + 1.0) / RINGS, 2));
+            double inner = Math.sqrt(1 - Math.pow(1 - (double) i / RINGS, 2));
+            double r = (outer + inner) / 2;
+            double cell = (outer * outer - inner * inner) / SECTORS;
+            for (int j = 0; j < SECTORS; j++) {
+                double a = 2 * Math.PI * (j + 0.5) / SECTORS;
+                double dx = r * Math.cos(a) - discs.right();
+                double dy = r * Math.sin(a) - discs.up();
+                if (dx * dx + dy * dy > discs.moonRadius() * discs.moonRadius()) {
+                    light += cell * brightness(r);
+                    area += cell;
+                }
+            }
+        }
+        double mean = area > 0 ? light / area : brightness(1);
+        return Math.log((1 - DARKENING / 3) / mean) / Math.log(2);
+    }
+}
