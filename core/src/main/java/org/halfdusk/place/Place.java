@@ -1,5 +1,6 @@
 package org.halfdusk.place;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Objects;
@@ -12,8 +13,8 @@ import org.halfdusk.typed.PlainText;
  * @param skyBrightness of the dark sky at the zenith, mag/arcsec², 15 (city) to 22.2 (darkest)
  * @param objects what stands before the sky; those with a position of their own as they are seen from here
  * @param skyline how high the land stands about it
- * @param compassDegrees local declination of the compass, east positive, −180 to 180: true azimuth less it is what a
- *     compass shows
+ * @param compassDegrees local declination of the compass as a person has measured it, east positive, −180 to 180; 0 takes the
+ *     magnetic model's. True azimuth less it is what a compass shows
  */
 public record Place(
         String name,
@@ -69,9 +70,16 @@ public record Place(
         return new Place(name, observer, zone, skyBrightness, objects, skyline, compassDegrees, other);
     }
 
-    /** What a compass shows for a true azimuth, 0 to below 360. */
-    public double compass(double azimuthDegrees) {
-        return (((azimuthDegrees - compassDegrees) % 360) + 360) % 360;
+    /** How far a compass points east of true north here: as typed, or by the magnetic model where that is 0. */
+    public double declinationDegrees(Instant at) {
+        return compassDegrees != 0
+                ? compassDegrees
+                : MagneticField.at(observer, at).declinationDegrees();
+    }
+
+    /** What a compass shows for a true azimuth at a time, 0 to below 360. */
+    public double compass(double azimuthDegrees, Instant at) {
+        return (((azimuthDegrees - declinationDegrees(at)) % 360) + 360) % 360;
     }
 
     /** What a picture from here shows: "the windmill", or the place's own name up to a comma. */

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -173,12 +174,17 @@ public final class Database implements AutoCloseable {
         return new HikariDataSource(config);
     }
 
+    /** Under another name until it is whole: a process that is killed meanwhile leaves no half copy, and starts again. */
     private static void backUp(HikariDataSource pool, Path folder, Clock clock) {
-        Path copy = folder.resolve("half-dusk-before-" + STAMP.format(clock.instant()) + ".db");
+        String name = "half-dusk-before-" + STAMP.format(clock.instant());
+        Path copy = folder.resolve(name + ".db");
+        Path half = folder.resolve(name + ".part");
         try (Connection c = pool.getConnection();
                 Statement s = c.createStatement()) {
-            s.execute("VACUUM INTO '" + copy.toAbsolutePath().toString().replace("'", "''") + "'");
-        } catch (SQLException e) {
+            Files.deleteIfExists(half);
+            s.execute("VACUUM INTO '" + half.toAbsolutePath().toString().replace("'", "''") + "'");
+            Files.move(half, copy, StandardCopyOption.REPLACE_EXISTING);
+        } catch (SQLException | IOException e) {
             throw new FlywayException("no copy of the database could be put at " + copy, e);
         }
         dropOldCopies(folder);

@@ -79,6 +79,21 @@ class UpgradeTest {
         }
     }
 
+    /** Killed while the copy was written, and started again within the second that names it. */
+    @org.junit.jupiter.api.Test
+    void aHalfWrittenCopyDoesNotStopTheNextStart() throws Exception {
+        write(folder, 1);
+        Path copy = folder.resolve("half-dusk-before-20270524-180000.db");
+        Files.writeString(copy, "half of a copy");
+        Files.writeString(folder.resolve("half-dusk-before-20270524-180000.part"), "half of a copy");
+        Database.open(folder, CLOCK).close();
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + copy);
+                Statement s = c.createStatement()) {
+            assertEquals(
+                    "Old Watchtower", s.executeQuery("SELECT name FROM place").getString(1));
+        }
+    }
+
     private static void later(Database database, int version) {
         StoredRigs rigs = new StoredRigs(database, CLOCK);
         assertEquals(version >= 5 ? 2 : 0, rigs.accessories().size());

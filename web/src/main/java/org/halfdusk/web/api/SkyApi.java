@@ -12,6 +12,7 @@ import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.EquatorialOfDate;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.place.MagneticField;
 import org.halfdusk.place.Observer;
 import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.HorizontalPosition;
@@ -129,6 +130,24 @@ class SkyApi {
                     new Place(p.altitude().degrees(), p.azimuth().degrees()));
         }
         return places;
+    }
+
+    record DeclinationAnswer(
+            double declination, double inclination, double horizontalNanotesla, String model, boolean valid) {}
+
+    @GetMapping("/declination")
+    DeclinationAnswer declination(@RequestParam MultiValueMap<String, String> parameters) {
+        Query query = new Query(parameters);
+        var observer = query.observer();
+        Instant at = query.instant("at");
+        query.check();
+        MagneticField f = MagneticField.at(observer.orElseThrow(), at);
+        return new DeclinationAnswer(
+                f.declinationDegrees(),
+                f.inclinationDegrees(),
+                f.horizontalNanotesla(),
+                MagneticField.MODEL,
+                f.valid());
     }
 
     @GetMapping("/moon/phases")

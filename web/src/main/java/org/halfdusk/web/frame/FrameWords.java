@@ -173,10 +173,10 @@ final class FrameWords {
         HorizontalPosition pole = sky.pole();
         rows.add(row(
                 "Pole", pole.azimuth().degrees(), Words.degrees(pole.altitude().degrees())));
-        double compass = plan.place().compass(plan.framing().azimuth().degrees());
-        String note = plan.place().compassDegrees() == 0
-                ? "Azimuths are true."
-                : "Azimuths are true; a compass shows " + Words.azimuth(compass) + " for the frame's centre.";
+        double compass = plan.place()
+                .compass(plan.framing().azimuth().degrees(), plan.night().bestMoment());
+        String note = "Azimuths are true; a compass shows " + Words.azimuth(compass)
+                + " for the frame's centre, some degrees off near iron.";
         return Table.of("In this frame", note, rows, "what", "azimuth#", "altitude#");
     }
 

@@ -54,24 +54,21 @@ final class Bearings {
     }
 
     static Table table(List<Line> lines, Place place) {
-        boolean compass = place.compassDegrees() != 0;
         List<Table.Row> rows = lines.stream()
                 .map(l -> Table.Row.of(
                         false,
                         l.label(),
                         Words.azimuth(l.azimuthDegrees()),
-                        compass ? Words.azimuth(place.compass(l.azimuthDegrees())) : "",
+                        Words.azimuth(place.compass(l.azimuthDegrees(), l.at())),
                         l.altitudeDegrees() > 1 ? Words.degrees(l.altitudeDegrees()) : "at the horizon"))
                 .toList();
         return Table.of(
                 "Directions of this night",
-                compass
-                        ? "Azimuths are true; the compass column counts this place's declination."
-                        : "Azimuths are true. A compass shows them less its local declination, which the place's page takes.",
+                "Azimuths are true; the compass column counts this place's declination.",
                 rows,
                 "what",
                 "azimuth#",
-                compass ? "compass#" : "",
+                "compass#",
                 "altitude#");
     }
 }

@@ -108,11 +108,8 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case RED_LAMP -> "Eyes take 20 to 30 minutes to adapt, white light undoes it.";
             case PAINTING_LAMP -> "From the side, never from the camera's axis; not across others' frames.";
             case COMPASS ->
-                plan.place().compassDegrees() == 0
-                        ? "Azimuths here are true; this place has no declination entered."
-                        : "It shows " + Words.degrees(Math.abs(plan.place().compassDegrees())) + " "
-                                + (plan.place().compassDegrees() > 0 ? "less" : "more")
-                                + " than the true azimuths here.";
+                "It shows " + Words.degrees(Math.abs(declination())) + " " + (declination() > 0 ? "less" : "more")
+                        + " than the true azimuths here.";
             case EXACT_CLOCK -> "Contacts are known to a second, camera clocks differ by ten: set them all to UTC.";
             case ECLIPSE_GLASSES -> "ISO 12312-2, unscratched. For eyes; never behind a lens.";
             case EAR_PROTECTION -> "Salutes near by hurt.";
@@ -153,5 +150,9 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
         return need + "; the kit's "
                 + cards.stream().map(Card::name).distinct().collect(Collectors.joining(", ")) + " hold "
                 + Words.gigabytes(room) + (room < packing.megabytes() ? ": too little." : ".");
+    }
+
+    private double declination() {
+        return plan.place().declinationDegrees(plan.night().bestMoment());
     }
 }

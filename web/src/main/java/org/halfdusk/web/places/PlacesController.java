@@ -1,6 +1,7 @@
 package org.halfdusk.web.places;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,8 +34,10 @@ class PlacesController {
     private final Places places;
     private final MapSheets maps;
     private final AllOrNothing atOnce;
+    private final Clock clock;
 
-    PlacesController(Places places, MapSheets maps, AllOrNothing atOnce) {
+    PlacesController(Places places, MapSheets maps, AllOrNothing atOnce, Clock clock) {
+        this.clock = clock;
         this.atOnce = atOnce;
         this.places = places;
         this.maps = maps;
@@ -152,7 +155,9 @@ class PlacesController {
         model.addAttribute("heading", id == 0 ? "New place" : form.text("name"));
         model.addAttribute("usedBy", id == 0 ? List.of() : places.usedBy(id));
         Optional<Kept<Place>> kept = id == 0 ? Optional.empty() : places.find(id);
-        model.addAttribute("around", kept.map(k -> Surroundings.of(k.it())).orElse(null));
+        model.addAttribute(
+                "around",
+                kept.map(k -> Surroundings.of(k.it(), clock.instant())).orElse(null));
         model.addAttribute("sheet", maps.about(kept));
         return "places/place";
     }

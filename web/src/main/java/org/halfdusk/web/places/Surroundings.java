@@ -1,8 +1,10 @@
 package org.halfdusk.web.places;
 
+import java.time.Instant;
 import java.util.List;
 import org.halfdusk.light.Bortle;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.place.MagneticField;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
@@ -16,9 +18,10 @@ import org.halfdusk.web.subject.Table;
  * @param sky how dark it is, in words
  * @param glow of towns, by strength
  * @param objects as they are seen from here
+ * @param compass how far it points off true north, and by what
  * @param skyline a path over azimuth, {@link #WIDTH} by {@link #HEIGHT}
  */
-record Surroundings(String sky, Table glow, Table objects, String skyline) {
+record Surroundings(String sky, Table glow, Table objects, String compass, String skyline) {
     static final int WIDTH = 720;
     static final int HEIGHT = 120;
 
@@ -28,9 +31,10 @@ record Surroundings(String sky, Table glow, Table objects, String skyline) {
     private static final double BOTTOM_DEGREES = -5;
     private static final int MOST_TOWNS = 6;
 
-    static Surroundings of(Place p) {
+    /** @param now for the compass, which turns some minutes of arc a year */
+    static Surroundings of(Place p, Instant now) {
         List<DarkSite.Dome> domes = DarkSite.domes(p.observer());
-        return new Surroundings(sky(p, domes), glow(domes), objects(p), path(p.skyline()));
+        return new Surroundings(sky(p, domes), glow(domes), objects(p, now), compass(p, now), path(p.skyline()));
     }
 
     /** What the towns around leave, as far as a place may have it. */
@@ -71,28 +75,32 @@ record Surroundings(String sky, Table glow, Table objects, String skyline) {
                 "at 45°#");
     }
 
-    private static Table objects(Place p) {
-        boolean compass = p.compassDegrees() != 0;
+    private static Table objects(Place p, Instant now) {
         List<Table.Row> rows = p.objects().stream()
                 .map(o -> Table.Row.of(
                         false,
                         o.name(),
                         Words.degrees(o.azimuth().degrees()),
-                        compass ? Words.degrees(p.compass(o.azimuth().degrees())) : "",
+                        Words.degrees(p.compass(o.azimuth().degrees(), now)),
                         Words.metres(o.distanceMetres()),
                         Words.degrees(o.topDegrees()),
                         Words.degrees(o.widthDegrees())))
                 .toList();
         return Table.of(
-                "As seen from the tripod",
-                "",
-                rows,
-                "object",
-                "azimuth#",
-                compass ? "compass#" : "",
-                "distance#",
-                "top#",
-                "width#");
+                "As seen from the tripod", "", rows, "object", "azimuth#", "compass#", "distance#", "top#", "width#");
+    }
+
+    private static String compass(Place p, Instant now) {
+        MagneticField field = MagneticField.at(p.observer(), now);
+        double d = p.declinationDegrees(now);
+        String model = "By the World Magnetic Model 2025 a compass points "
+                + Words.degrees(Math.abs(field.declinationDegrees()))
+                + (field.declinationDegrees() >= 0 ? " east" : " west")
+                + " of true north here"
+                + (field.valid() ? "" : " (its years are 2025 to 2030, the nearer end is taken)") + ".";
+        return p.compassDegrees() == 0
+                ? model + " Near iron, rock or cables it is degrees off."
+                : "You typed " + Words.degrees(Math.abs(d)) + (d >= 0 ? " east" : " west") + ", which counts. " + model;
     }
 
     private static String path(Skyline s) {

@@ -42,7 +42,9 @@ record RunCard(
                         "Aim",
                         Words.azimuth(azimuth) + ", "
                                 + Words.degrees(plan.framing().altitude().degrees()) + " up"),
-                new Line("Compass", Words.azimuth(plan.place().compass(azimuth))),
+                new Line(
+                        "Compass",
+                        Words.azimuth(plan.place().compass(azimuth, plan.night().bestMoment()))),
                 new Line("Camera", plan.framing().upright() ? "upright" : "level"),
                 new Line(
                         "Focus",
