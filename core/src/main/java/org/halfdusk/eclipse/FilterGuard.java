@@ -130,32 +130,27 @@ public record FilterGuard(Verdict verdict, Optional<Interval> off, double margin
         return in;
     }
 
-    /** Deepest covering over time at a place; golden section, since it has one highest point about maximum. */
+    /** Deepest covering over time at a place: the square of the separation is a parabola about its least value. */
     private static double deepest(Sky sky, double latitude, double longitude, double about) {
         Sky there = sky.from(Observer.of(latitude, longitude, sky.observer().elevationMetres()));
-        double ratio = (Math.sqrt(5) - 1) / 2;
-        double from = about - MAXIMUM_MOVES_DAYS;
-        double to = about + MAXIMUM_MOVES_DAYS;
-        double a = to - ratio * (to - from);
-        double b = from + ratio * (to - from);
-        double atA = covered(there, a);
-        double atB = covered(there, b);
-        while (to - from > 2e-6) {
-            if (atA > atB) {
-                to = b;
-                b = a;
-                atB = atA;
-                a = to - ratio * (to - from);
-                atA = covered(there, a);
-            } else {
-                from = a;
-                a = b;
-                atA = atB;
-                b = from + ratio * (to - from);
-                atB = covered(there, b);
-            }
+        double at = about;
+        double step = 0.01;
+        for (int i = 0; i < 4; i++) {
+            double before = squared(there, at - step);
+            double now = squared(there, at);
+            double after = squared(there, at + step);
+            double bend = after - 2 * now + before;
+            double move = bend > 0 ? step * (before - after) / (2 * bend) : 0;
+            at = Math.max(about - MAXIMUM_MOVES_DAYS, Math.min(about + MAXIMUM_MOVES_DAYS, at + move));
+            step /= 6;
         }
-        return Math.max(atA, atB);
+        return covered(there, at);
+    }
+
+    private static double squared(Sky sky, double utDays) {
+        Sky.Pair pair = sky.sunAndMoon(sky.moment(utDays));
+        double separation = pair.sun().separationRad(pair.moon());
+        return separation * separation;
     }
 
     /**
@@ -179,7 +174,7 @@ public record FilterGuard(Verdict verdict, Optional<Interval> off, double margin
             double square = steepest(sky, limit[0], limit[1], maximum) + (inside ? 180 : 0);
             double backAt = GreatCircle.bearingDegrees(limit[0], limit[1], latitude, longitude) + 180;
             double off = Math.IEEEremainder(square - backAt, 360);
-            if (km.getAsDouble() < 1 || Math.abs(off) < 0.3 || Math.abs(off) > 60) {
+            if (km.getAsDouble() < 1 || Math.abs(off) < 1 || Math.abs(off) > 60) {
                 break;
             }
             bearing += off;
@@ -200,21 +195,34 @@ public record FilterGuard(Verdict verdict, Optional<Interval> off, double margin
 
     private static OptionalDouble along(
             Sky sky, double latitude, double longitude, double bearing, boolean inside, double maximum) {
+        double atNear = depthAt(sky, latitude, longitude, bearing, 0, maximum);
         double near = 0;
-        double far = 0.05;
-        while (inside == depthAt(sky, latitude, longitude, bearing, far, maximum) > 0) {
-            near = far;
-            far *= 1.6;
-            if (near > FARTHEST_LIMIT_KM) {
+        double far = 2;
+        double atFar = depthAt(sky, latitude, longitude, bearing, far, maximum);
+        while (inside == atFar > 0) {
+            if (far > FARTHEST_LIMIT_KM) {
                 return OptionalDouble.empty();
             }
+            // As far again as the fall so far promises, and a little more.
+            double promised = atNear == atFar ? 2 * far : far + atFar * (far - near) / (atNear - atFar);
+            near = far;
+            atNear = atFar;
+            far = Math.min(1.1 * FARTHEST_LIMIT_KM, Math.max(1.05 * Math.abs(promised), 1.3 * far));
+            atFar = depthAt(sky, latitude, longitude, bearing, far, maximum);
         }
-        while (far - near > 0.005) {
-            double middle = (near + far) / 2;
-            if (inside == depthAt(sky, latitude, longitude, bearing, middle, maximum) > 0) {
+        // Regula falsi with the Illinois halving.
+        for (int i = 0; i < 40 && far - near > 0.005; i++) {
+            double middle = near + (far - near) * atNear / (atNear - atFar);
+            middle = Math.max(near + 0.002, Math.min(far - 0.002, middle));
+            double there = depthAt(sky, latitude, longitude, bearing, middle, maximum);
+            if (inside == there > 0) {
                 near = middle;
+                atNear = there;
+                atFar /= 2;
             } else {
                 far = middle;
+                atFar = there;
+                atNear /= 2;
             }
         }
         return near > FARTHEST_LIMIT_KM ? OptionalDouble.empty() : OptionalDouble.of(near);

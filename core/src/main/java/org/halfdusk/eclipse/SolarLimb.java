@@ -7,8 +7,8 @@ package org.halfdusk.eclipse;
  */
 public final class SolarLimb {
     private static final double DARKENING = 0.6;
-    private static final int RINGS = 60;
-    private static final int SECTORS = 90;
+    private static final int RINGS = 40;
+    private static final int SECTORS = 60;
 
     private SolarLimb() {}
 

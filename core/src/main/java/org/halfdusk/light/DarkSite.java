@@ -1,8 +1,10 @@
 package org.halfdusk.light;
 
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
@@ -66,22 +68,38 @@ public final class DarkSite {
     public static List<Dome> domes(Observer observer) {
         double lat = observer.latitudeDegrees();
         double lon = observer.longitudeDegrees();
-        List<Town> near = Gazetteer.instance().within(lat, lon, FARTHEST_KM).stream()
-                .sorted(Comparator.comparingInt(Town::population).reversed())
-                .toList();
-        List<Town> kept = new ArrayList<>();
-        for (Town t : near) {
-            boolean absorbed = kept.stream()
-                    .anyMatch(k -> k.distanceKm(t.latitudeDegrees(), t.longitudeDegrees()) < radiusKm(k.population()));
-            if (!absorbed) {
-                kept.add(t);
-            }
-        }
-        return kept.stream()
+        return Gazetteer.instance().within(lat, lon, FARTHEST_KM).stream()
+                .filter(Sources.OWN::contains)
                 .map(t -> dome(t, lat, lon))
                 .filter(d -> d.ratioAt45() > FAINTEST_RATIO)
                 .sorted(Comparator.comparingDouble(Dome::ratioAt45).reversed())
                 .toList();
+    }
+
+    /** Towns that shine for themselves: which they are depends on no observer, so it is found once. */
+    private static final class Sources {
+        static final Set<Town> OWN = own();
+
+        private static Set<Town> own() {
+            Gazetteer all = Gazetteer.instance();
+            double widest = radiusKm(
+                    all.towns().stream().mapToInt(Town::population).max().orElse(0));
+            Set<Town> own = Collections.newSetFromMap(new IdentityHashMap<>());
+            all.towns().stream()
+                    .sorted(Comparator.comparingInt(Town::population).reversed())
+                    .forEach(t -> {
+                        double lat = t.latitudeDegrees();
+                        double lon = t.longitudeDegrees();
+                        boolean absorbed = all.within(lat, lon, widest).stream()
+                                .anyMatch(k -> k.population() >= t.population()
+                                        && own.contains(k)
+                                        && k.distanceKm(lat, lon) < radiusKm(k.population()));
+                        if (!absorbed) {
+                            own.add(t);
+                        }
+                    });
+            return own;
+        }
     }
 
     private static Dome dome(Town t, double lat, double lon) {

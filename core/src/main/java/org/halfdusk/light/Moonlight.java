@@ -12,7 +12,7 @@ public final class Moonlight {
      *
      * @param phaseAngleDegrees 0 full to 180 new
      * @param separationDegrees from the Moon to the direction looked at
-     * @param moonZenithDegrees below 90, where the Moon gives no light otherwise
+     * @param moonZenithDegrees apparent, below 90, where the Moon gives no light otherwise
      * @param zenithDegrees of the direction, 0 to 90
      * @param extinction magnitudes per air mass
      */
@@ -31,9 +31,18 @@ public final class Moonlight {
         double cos = Math.cos(Math.toRadians(rho));
         double mie = rho < 10 ? 6.2e7 / (rho * rho) : Math.pow(10, 6.15 - rho / 40);
         double scattering = Math.pow(10, 5.36) * (1.06 + cos * cos) + mie;
-        double reaching = Math.pow(10, -0.4 * extinction * airmass(moonZenithDegrees));
+        double reaching = Math.pow(10, -0.4 * extinction * beamAirmass(90 - moonZenithDegrees));
         double scattered = 1 - Math.pow(10, -0.4 * extinction * airmass(zenithDegrees));
         return scattering * source * reaching * scattered;
+    }
+
+    /**
+     * Air mass of the Moon's beam: the paper's own stops at 5 at the horizon, where the beam crosses 38; so Kasten & Young
+     * (1989) below 10°, the paper's above 30°, where it was measured, and a straight mixture between†.
+     */
+    private static double beamAirmass(double altitudeDegrees) {
+        double low = Math.max(0, Math.min(1, (30 - altitudeDegrees) / 20));
+        return low * Extinction.airmass(altitudeDegrees) + (1 - low) * airmass(90 - altitudeDegrees);
     }
 
     /** The paper's own air mass for scattering, (1 − 0.96 sin² Z)^−½. */

@@ -1,14 +1,24 @@
 package org.halfdusk.light;
 
 import java.time.Instant;
+import java.util.List;
+import java.util.stream.Stream;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Galaxy;
+import org.halfdusk.ephemeris.Star;
 import org.halfdusk.sky.MoonPhase;
+import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Moment;
 
 /** The light engine: sky brightness over a place, in any direction, at any moment. */
 public final class SkyLight {
+    private static final List<Star> GALACTIC_AXES = Stream.of(
+                    new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1))
+            .map(v -> Star.fixed(Galaxy.fromEquatorJ2000().inverse().apply(v)))
+            .toList();
+
     private final Sky sky;
     private final DarkSite site;
 
@@ -25,21 +35,31 @@ public final class SkyLight {
      * Brightness and its parts as flux in units of magnitude 0 per arcsec².
      *
      * @param natural airglow, starlight, zodiacal light
+     * @param band of the Milky Way, over the starlight that every sky has
      */
-    public record Brightness(double natural, double towns, double twilight, double moon) {
+    public record Brightness(double natural, double towns, double twilight, double moon, double band) {
+        /** Without the band. */
+        public Brightness(double natural, double towns, double twilight, double moon) {
+            this(natural, towns, twilight, moon, 0);
+        }
+
+        private double sum() {
+            return natural + towns + twilight + moon + band;
+        }
+
         /** mag/arcsec². */
         public double magnitude() {
-            return Magnitudes.of(natural + towns + twilight + moon);
+            return Magnitudes.of(sum());
         }
 
         /** The same with a share of the Moon's part: it is eclipsed. */
         public Brightness withMoon(double share) {
-            return new Brightness(natural, towns, twilight, moon * share);
+            return new Brightness(natural, towns, twilight, moon * share, band);
         }
 
         /** Share of the light that towns give, 0 to 1. */
         public double townShare() {
-            return towns / (natural + towns + twilight + moon);
+            return towns / sum();
         }
 
         /** What it would be without Moon and Sun, mag/arcsec². */
@@ -49,7 +69,7 @@ public final class SkyLight {
 
         /** Magnitudes by which the Moon alone lifts the sky over what it would be without it. */
         public double moonLift() {
-            return Magnitudes.of(natural + towns + twilight) - magnitude();
+            return Magnitudes.of(sum() - moon) - magnitude();
         }
     }
 
@@ -60,13 +80,16 @@ public final class SkyLight {
         private final double sunAltitude;
         private final double moonAltitude;
         private final double phaseAngle;
+        private final Moment moment;
 
         private At(Moment m) {
+            moment = m;
             Sky.Pair pair = sky.sunAndMoon(m);
             sun = pair.sun().unit();
             moon = pair.moon().unit();
             sunAltitude = Math.toDegrees(sun.latitudeRad());
-            moonAltitude = Math.toDegrees(moon.latitudeRad());
+            // The beam's way through the air goes by where the Moon is seen.
+            moonAltitude = Refraction.STANDARD.apparent(Math.toDegrees(moon.latitudeRad()));
             phaseAngle = MoonPhase.of(pair.sun(), pair.moon()).phaseAngleDegrees();
         }
 
@@ -78,6 +101,26 @@ public final class SkyLight {
                     site.townFlux(direction),
                     twilight(direction),
                     moonlight(direction, altitude));
+        }
+
+        /** The same with the Milky Way's own light: what a frame in that direction is exposed by. */
+        public Brightness framed(Vector direction) {
+            Brightness b = towards(direction);
+            return new Brightness(b.natural, b.towns, b.twilight, b.moon, band(direction));
+        }
+
+        /** Light of the band over that of the galaxy's pole, which the natural sky holds, dimmed by the air. */
+        private double band(Vector direction) {
+            List<Vector> axes = sky.stars(GALACTIC_AXES, Moment.instantOf(moment.utDays()));
+            double x = direction.dot(axes.get(0));
+            double y = direction.dot(axes.get(1));
+            double z = direction.dot(axes.get(2));
+            double longitude = Math.toDegrees(Math.atan2(y, x));
+            double latitude = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, z))));
+            MilkyWay band = MilkyWay.instance();
+            double over = Magnitudes.flux(band.magnitude(longitude, latitude)) - Magnitudes.flux(band.magnitude(0, 90));
+            double apparent = Refraction.STANDARD.apparent(Math.toDegrees(direction.latitudeRad()));
+            return Math.max(0, over) * Math.pow(10, -0.4 * site.extinction().magnitudes(apparent));
         }
 
         public Brightness zenith() {

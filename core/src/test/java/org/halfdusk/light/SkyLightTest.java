@@ -53,11 +53,34 @@ class SkyLightTest {
         assertEquals(0, Moonlight.groundLux(0, -1, Extinction.CLEAR));
     }
 
-    /** Patat et al. 2006: 13.3 at 6°, 19.67 at 12°. */
+    /** Patat et al. 2006: 13.3 at 6°, 19.67 at 12°, with the night of their site behind it, 2.19e-9 of magnitude 0. */
     @ParameterizedTest
     @CsvSource({"-6,13.3", "-12,19.67"})
     void twilightAtTheZenith(double sun, double magnitude) {
-        assertEquals(magnitude, Twilight.zenith(sun), 0.005);
+        assertEquals(magnitude, -2.5 * Math.log10(Math.pow(10, -0.4 * Twilight.zenith(sun)) + 2.19e-9), 0.005);
+    }
+
+    /** The fit at 15° is 21.32; less the night's 21.65 in it: 2.965e-9 − 2.188e-9 = 7.77e-10, 22.77. */
+    @Test
+    void theNightIsNotCountedTwice() {
+        assertEquals(22.77, Twilight.zenith(-15), 0.01);
+        assertEquals(23.77, Twilight.zenith(-16), 0.01);
+    }
+
+    /** A moon 97 % lit: hardly anything as it rises, since its beam crosses 38 air masses; before, 1.4 mag at once. */
+    @ParameterizedTest
+    @CsvSource({"0,0.1", "1,0.5", "3,1.4"})
+    void moonlightDoesNotSwitchOnAtMoonrise(double altitude, double most) {
+        double own = Moonlight.nanolamberts(20, 60, 90 - altitude, 45, 0.2);
+        double dark = 34.08 * Math.exp(20.7233 - 0.92104 * 21.6);
+        double lift = 2.5 * Math.log10((dark + own) / dark);
+        assertTrue(lift >= 0 && lift < most, altitude + "° lifts by " + lift);
+    }
+
+    /** Krisciunas & Schaefer's own example stays: α 0, ρ = Z = 60°, looking up, k 0.172 → 1090 nL. */
+    @Test
+    void aHighMoonsBeamIsThePapersOwn() {
+        assertEquals(1090, Moonlight.nanolamberts(0, 60, 60, 0, 0.172), 12);
     }
 
     @Test
@@ -66,7 +89,7 @@ class SkyLightTest {
             double step = Twilight.zenith(sun - 0.1) - Twilight.zenith(sun);
             assertTrue(step >= 0 && step < 0.16, "at " + sun + " it jumps by " + step);
         }
-        assertEquals(3.5, Twilight.zenith(40), 1e-9);
+        assertEquals(3.5, Twilight.zenith(40), 1e-6);
     }
 
     @ParameterizedTest

@@ -113,7 +113,7 @@ class SubjectPagesTest {
 
     @Test
     void theFilterBannerSaysTheTruthOfThePlace() throws Exception {
-        has(good("/shoots/" + demo(Subject.SOLAR_ECLIPSE) + "/expose"), "except 10:48:07 to 10:53:02.");
+        has(good("/shoots/" + demo(Subject.SOLAR_ECLIPSE) + "/expose"), "except 10:48:12 to 10:52:57.");
         Planner planner = app.bean(Planner.class);
         Shoots shoots = app.bean(Shoots.class);
         Kept<Place> place = app.bean(Places.class).list().get(0);

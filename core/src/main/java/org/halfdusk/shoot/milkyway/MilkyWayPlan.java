@@ -38,7 +38,7 @@ public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing fr
                 () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
         double declination = aim.declinationDegrees(place.observer().latitudeDegrees());
         double brightness =
-                night.light().at(night.bestMoment()).towards(aim.direction()).magnitude();
+                night.light().at(night.bestMoment()).framed(aim.direction()).magnitude();
         ExposurePlan exposure = ExposurePlan.of(rig, declination, brightness, wishes);
         return new MilkyWayPlan(place, night, rig, aim, exposure);
     }

@@ -74,7 +74,7 @@ public record TrailsPlan(
                 .orElseGet(
                         () -> Interval.of(night.bestMoment(), night.bestMoment().plusSeconds(1)));
         return List.of(span.start(), span.middle(), span.end().minusSeconds(1)).stream()
-                .mapToDouble(t -> night.light().at(t).towards(aim.direction()).magnitude())
+                .mapToDouble(t -> night.light().at(t).framed(aim.direction()).magnitude())
                 .min()
                 .orElseThrow();
     }

@@ -6,12 +6,16 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.EquatorialOfDate;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.SkyLight;
 import org.halfdusk.place.MagneticField;
 import org.halfdusk.place.Observer;
 import org.halfdusk.sky.EventType;
@@ -130,6 +134,43 @@ class SkyApi {
                     new Place(p.altitude().degrees(), p.azimuth().degrees()));
         }
         return places;
+    }
+
+    /** @param natural and the other parts: shares of the flux, their sum 1 */
+    record BrightnessAnswer(
+            double magnitude,
+            double natural,
+            double towns,
+            double twilight,
+            double moon,
+            double milkyWay,
+            double darkZenith) {}
+
+    @GetMapping("/sky/brightness")
+    BrightnessAnswer brightness(@RequestParam MultiValueMap<String, String> parameters) {
+        Query query = new Query(parameters);
+        var observer = query.observer();
+        Instant at = query.instant("at");
+        double altitude = query.number("altitude", -5, 90);
+        double azimuth = query.number("azimuth", 0, 360);
+        double zenith = query.number("zenithDark", 15, 22.2, Double.NaN);
+        query.check();
+        Observer here = observer.orElseThrow();
+        double dark = Double.isNaN(zenith) ? Math.max(15, Math.min(22.2, DarkSite.estimate(here))) : zenith;
+        Sky sky = Sky.over(here, ephemeris, DeltaT.model());
+        SkyLight light = new SkyLight(sky, DarkSite.of(here, dark));
+        Vector direction =
+                new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth % 360), 1).direction();
+        SkyLight.Brightness b = light.at(at).framed(direction);
+        double sum = b.natural() + b.towns() + b.twilight() + b.moon() + b.band();
+        return new BrightnessAnswer(
+                b.magnitude(),
+                b.natural() / sum,
+                b.towns() / sum,
+                b.twilight() / sum,
+                b.moon() / sum,
+                b.band() / sum,
+                light.at(at).zenith().darkMagnitude());
     }
 
     record DeclinationAnswer(

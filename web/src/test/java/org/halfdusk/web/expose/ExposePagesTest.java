@@ -78,7 +78,7 @@ class ExposePagesTest extends DemoPages {
     @Test
     void theTestFrameIsTalkedAbout() throws Exception {
         String advice = app.get("/shoots/1/expose/seen/LEFT_EDGE").body();
-        assertHas(advice, "Set ISO 3200");
+        assertHas(advice, "Set ISO 2500");
         assertHas(advice, "name=\"ISO\" value=\"3200\"");
         assertHas(app.get("/shoots/1/expose/seen/SOFT").body(), "6 Last and least, a lens out of calibration");
         assertEquals(404, app.get("/shoots/1/expose/seen/GHOSTS").statusCode());
@@ -87,7 +87,7 @@ class ExposePagesTest extends DemoPages {
     @Test
     void aBracketIsALadderOfTheCamerasMarks() throws Exception {
         save("BRACKET", "", "5 3");
-        assertHas(app.get("/shoots/1/expose").body(), "5 frames at f/2 ISO 1600: 2.5 s, 5 s, 10 s, 20 s, 40 s.");
+        assertHas(app.get("/shoots/1/expose").body(), "5 frames at f/2 ISO 1250: 2.5 s, 5 s, 10 s, 20 s, 40 s.");
         assertTrue(app.bean(Shoots.class).undo(1));
     }
 }
