@@ -79,7 +79,7 @@ class ExposePagesTest extends DemoPages {
     void theTestFrameIsTalkedAbout() throws Exception {
         String advice = app.get("/shoots/1/expose/seen/LEFT_EDGE").body();
         assertHas(advice, "Set ISO 2500");
-        assertHas(advice, "name=\"ISO\" value=\"3200\"");
+        assertHas(advice, "name=\"ISO\" value=\"2500\"");
         assertHas(app.get("/shoots/1/expose/seen/SOFT").body(), "6 Last and least, a lens out of calibration");
         assertEquals(404, app.get("/shoots/1/expose/seen/GHOSTS").statusCode());
     }
