@@ -1,5 +1,6 @@
 package org.halfdusk.web.layout;
 
+import java.math.BigDecimal;
 import org.halfdusk.typed.TypedNumber;
 
 /** Numbers of drawings: short, without the cost of a format, since a picture has thousands of them. */
@@ -9,6 +10,11 @@ public final class Numbers {
     /** As a person would type it back: all its digits, no point where it is whole. */
     public static String typed(double v) {
         return TypedNumber.plain(v);
+    }
+
+    /** Degrees of a position as a person would type them back: a position has no thousands. */
+    public static String degrees(double v) {
+        return BigDecimal.valueOf(v).stripTrailingZeros().toPlainString();
     }
 
     public static String tenths(double v) {

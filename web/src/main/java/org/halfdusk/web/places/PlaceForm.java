@@ -51,8 +51,8 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
     static PlaceForm of(Place p) {
         Map<String, String> typed = new LinkedHashMap<>();
         typed.put("name", p.name());
-        typed.put("latitude", Numbers.typed(p.observer().latitudeDegrees()));
-        typed.put("longitude", Numbers.typed(p.observer().longitudeDegrees()));
+        typed.put("latitude", Numbers.degrees(p.observer().latitudeDegrees()));
+        typed.put("longitude", Numbers.degrees(p.observer().longitudeDegrees()));
         typed.put("elevation", Numbers.typed(p.observer().elevationMetres()));
         typed.put("zone", p.zone().getId());
         typed.put("sky", Numbers.typed(p.skyBrightness()));
@@ -91,7 +91,7 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
     }
 
     private static String position(Observer o) {
-        return Numbers.typed(o.latitudeDegrees()) + ", " + Numbers.typed(o.longitudeDegrees()) + ", "
+        return Numbers.degrees(o.latitudeDegrees()) + ", " + Numbers.degrees(o.longitudeDegrees()) + ", "
                 + Numbers.typed(o.elevationMetres());
     }
 

@@ -258,7 +258,7 @@ public class DemoWorld {
     /** With the skyline that the isle's own heights give. */
     private Place place(
             String name, Observer observer, double brightness, List<ForegroundObject> objects, PlaceNotes notes) {
-        return new Place(name, observer, MADRID, brightness, objects, heights().skyline(observer), -0.4, notes);
+        return new Place(name, observer, MADRID, brightness, objects, heights().skyline(observer), 0, notes);
     }
 
     private static ElevationGrid heights() {
