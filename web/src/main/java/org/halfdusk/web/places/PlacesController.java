@@ -16,6 +16,7 @@ import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.ElevationGridFile;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
+import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.map.MapSheets;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -31,6 +32,9 @@ import org.springframework.web.multipart.MultipartFile;
 class PlacesController {
     private static final int MOST_TOWNS = 8;
 
+    /** Places on a page of their list. */
+    private static final int ROWS = 100;
+
     private final Places places;
     private final MapSheets maps;
     private final AllOrNothing atOnce;
@@ -44,8 +48,20 @@ class PlacesController {
     }
 
     @GetMapping("/places")
-    String list(@RequestParam(defaultValue = "0") long deleted, Model model) {
-        model.addAttribute("places", places.list().stream().map(PlaceLine::of).toList());
+    String list(
+            @RequestParam(defaultValue = "0") long deleted, @RequestParam(defaultValue = "1") int page, Model model) {
+        List<Kept<Place>> all = places.list();
+        int last = Math.max(1, (all.size() + ROWS - 1) / ROWS);
+        if (page < 1 || page > last) {
+            throw new IllegalArgumentException("page " + page + " is outside 1 to " + last);
+        }
+        int first = (page - 1) * ROWS;
+        int end = Math.min(all.size(), first + ROWS);
+        model.addAttribute(
+                "places", all.subList(first, end).stream().map(PlaceLine::of).toList());
+        model.addAttribute("counted", last == 1 ? "" : first + 1 + " to " + end + " of " + Words.thousands(all.size()));
+        model.addAttribute("before", page - 1);
+        model.addAttribute("after", page < last ? page + 1 : 0);
         model.addAttribute("unread", places.unread());
         model.addAttribute("deleted", deleted);
         return "places/places";

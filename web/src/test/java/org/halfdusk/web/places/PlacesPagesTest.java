@@ -112,4 +112,20 @@ class PlacesPagesTest extends DemoPages {
         assertHas(app.get("/places/towns?q=%3Cscript%3E").body(), "No town of 15,000 people");
         assertHas(app.get("/places/new?name=Here&latitude=36.7&longitude=-4.4").body(), "value=\"36.7\"");
     }
+
+    @Test
+    void aLongListIsPaged() throws Exception {
+        StringBuilder gpx = new StringBuilder("<gpx version=\"1.1\">");
+        for (int i = 0; i < 250; i++) {
+            gpx.append("<wpt lat=\"36\" lon=\"-3\"><name>Stone ").append(i).append("</name></wpt>");
+        }
+        assertEquals(
+                200,
+                app.upload("/places/formats", "file", "a.gpx", gpx + "</gpx>").statusCode());
+        String first = app.get("/places").body();
+        assertHas(first, "1 to 100 of 2");
+        assertEquals(101, first.split("class=\"text-\\[17px\\]", -1).length);
+        assertHas(app.get("/places?page=3").body(), "201 to 2");
+        assertEquals(400, app.get("/places?page=4").statusCode());
+    }
 }
