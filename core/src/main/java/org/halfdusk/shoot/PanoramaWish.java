@@ -14,6 +14,14 @@ public record PanoramaWish(Panorama.Wish it) {
             throw new IllegalArgumentException("panorama “" + TypedNumber.shown(text)
                     + "” is not start, span, overlap, rows and spare tiles; five numbers are allowed");
         }
+        try {
+            return parsed(parts);
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException("panorama “" + TypedNumber.shown(text) + "”: " + e.getMessage(), e);
+        }
+    }
+
+    private static PanoramaWish parsed(String[] parts) {
         return new PanoramaWish(new Panorama.Wish(
                 number("start of the panorama", parts[0], 0, 360, "°"),
                 number("span of the panorama", parts[1], 1, 360, "°"),

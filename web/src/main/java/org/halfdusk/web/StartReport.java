@@ -6,10 +6,12 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringBootExceptionReporter;
 import org.springframework.boot.context.properties.bind.BindException;
 import org.springframework.boot.web.server.PortInUseException;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.core.convert.ConversionFailedException;
 
 /** Says a failed start in one sentence instead of a stack trace. Named in spring.factories. */
-@org.springframework.core.annotation.Order(org.springframework.core.Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE)
 class StartReport implements SpringBootExceptionReporter {
     @Override
     public boolean reportException(Throwable failure) {

@@ -3,6 +3,7 @@ package org.halfdusk.web.door;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Shell;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
@@ -37,8 +38,8 @@ class FailuresController implements ErrorController {
             return Problems.OURS;
         }
         return status == HttpStatus.NOT_FOUND
-                ? "There is no page " + org.halfdusk.typed.TypedNumber.shown(path) + "."
-                : "The request to " + org.halfdusk.typed.TypedNumber.shown(path)
+                ? "There is no page " + TypedNumber.shown(path) + "."
+                : "The request to " + TypedNumber.shown(path)
                         + " cannot be used; an address and a form as the pages send them are allowed.";
     }
 }

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Set;
+import org.halfdusk.typed.TypedNumber;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -34,12 +35,8 @@ class HostCheck extends OncePerRequestFilter {
         } else {
             response.sendError(
                     HttpServletResponse.SC_BAD_REQUEST,
-                    "The address “" + shown(request.getServerName())
+                    "The address “" + TypedNumber.shown(request.getServerName())
                             + "” is not served here; 127.0.0.1 and localhost are allowed.");
         }
-    }
-
-    private static String shown(String name) {
-        return org.halfdusk.typed.TypedNumber.shown(name);
     }
 }

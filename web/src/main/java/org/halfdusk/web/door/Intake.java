@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.Locale;
 import org.apache.tomcat.util.http.InvalidParameterException;
+import org.halfdusk.typed.TypedNumber;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -61,7 +62,7 @@ final class Intake extends OncePerRequestFilter {
                     large
                             ? "The form is too long; up to 2 MB are allowed. Nothing was changed."
                             : "The address or form “"
-                                    + org.halfdusk.typed.TypedNumber.shown(
+                                    + TypedNumber.shown(
                                             request.getQueryString() == null ? "" : request.getQueryString())
                                     + "” cannot be decoded; percent signs with two hexadecimal digits, in UTF-8, are"
                                     + " allowed.");

@@ -11,6 +11,7 @@ import org.halfdusk.store.Trouble;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.layout.Words;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -88,7 +89,7 @@ public class Problems {
                 "“" + value + "” is not a valid " + e.getName() + "; " + allowed(e.getRequiredType()) + " is allowed.");
     }
 
-    private static String allowed(@org.jspecify.annotations.Nullable Class<?> type) {
+    private static String allowed(@Nullable Class<?> type) {
         if (type != null && type.isEnum()) {
             return "one of "
                     + Arrays.stream(type.getEnumConstants())

@@ -4,6 +4,7 @@ import java.net.InetAddress;
 import org.apache.catalina.connector.Connector;
 import org.apache.coyote.AbstractProtocol;
 import org.halfdusk.web.StartRefused;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.TomcatWebServer;
 import org.springframework.boot.web.server.autoconfigure.ServerProperties;
@@ -36,7 +37,7 @@ class Reach {
         }
     }
 
-    private void refuse(@org.jspecify.annotations.Nullable InetAddress address) {
+    private void refuse(@Nullable InetAddress address) {
         if (others(address) && password.isBlank()) {
             throw new StartRefused(
                     StartRefused.OPEN_WITHOUT_PASSWORD,
@@ -46,7 +47,7 @@ class Reach {
         }
     }
 
-    private static boolean others(@org.jspecify.annotations.Nullable InetAddress address) {
+    private static boolean others(@Nullable InetAddress address) {
         return address == null || !address.isLoopbackAddress();
     }
 

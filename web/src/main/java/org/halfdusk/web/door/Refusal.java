@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.halfdusk.web.layout.Shell;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.ModelAndView;
@@ -61,10 +62,7 @@ record Refusal(HttpStatus status, String title, String message) {
         }
 
         @Override
-        public void render(
-                @org.jspecify.annotations.Nullable Map<String, ?> model,
-                HttpServletRequest request,
-                HttpServletResponse response)
+        public void render(@Nullable Map<String, ?> model, HttpServletRequest request, HttpServletResponse response)
                 throws java.io.IOException {
             Map<String, Object> body = new LinkedHashMap<>();
             body.put("type", "about:blank");

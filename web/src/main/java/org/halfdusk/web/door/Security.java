@@ -3,6 +3,7 @@ package org.halfdusk.web.door;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import org.halfdusk.typed.TypedNumber;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -62,7 +63,7 @@ class Security {
 
     private static String stale(HttpServletRequest request) {
         return "This page was open before Half Dusk was started, or its token was lost, so " + request.getMethod() + " "
-                + org.halfdusk.typed.TypedNumber.shown(request.getRequestURI())
+                + TypedNumber.shown(request.getRequestURI())
                 + " was not done; a token of this run is needed. Nothing was changed.";
     }
 

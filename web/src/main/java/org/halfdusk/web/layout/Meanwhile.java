@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * A form beside what is kept now. Each field is sent with what the page showed in it ({@code was.NAME}); what another tab has
@@ -104,6 +105,6 @@ public record Meanwhile(Map<String, String> typed, Map<String, String> was, List
     }
 
     private static String quoted(String text) {
-        return text.isEmpty() ? "nothing" : "“" + org.halfdusk.typed.TypedNumber.shown(text) + "”";
+        return text.isEmpty() ? "nothing" : "“" + TypedNumber.shown(text) + "”";
     }
 }

@@ -8,6 +8,7 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Unread;
+import org.halfdusk.shoot.Unreadable;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
 
@@ -92,7 +93,7 @@ record ShootsPage(
                     s.night().toString(),
                     night.words().heading(),
                     night.words().answer());
-        } catch (org.halfdusk.shoot.Unreadable e) {
+        } catch (Unreadable e) {
             return new Row(
                     kept.id(),
                     s.title(),

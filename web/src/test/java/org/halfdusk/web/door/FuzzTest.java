@@ -341,6 +341,12 @@ class FuzzTest {
                     boolean date = q.path("schema").path("format").asString("").equals("date");
                     String value =
                             name.equals("from") ? "2027-06-04" : name.equals("to") ? "2027-06-12" : usual.get(name);
+                    JsonNode schema = q.path("schema");
+                    if (value == null && schema.has("minimum") && schema.has("maximum")) {
+                        value = Double.toString((schema.get("minimum").asDouble()
+                                        + schema.get("maximum").asDouble())
+                                / 2);
+                    }
                     if (value != null
                             && (q.path("required").asBoolean(false) || name.equals("lat") || name.equals("lon"))) {
                         good.put(
