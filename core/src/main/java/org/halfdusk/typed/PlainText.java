@@ -36,23 +36,21 @@ public final class PlainText {
 
     /** The start of a line that a file gave, as much as is allowed; another where nothing is left of it. */
     public static String shortened(String text, int most, String otherwise) {
-        String plain = cleaned(text, false).strip();
-        int end = Math.min(most, plain.length());
-        if (end > 0 && end < plain.length() && Character.isHighSurrogate(plain.charAt(end - 1))) {
-            end--;
-        }
-        String start = plain.substring(0, end).strip();
+        String start = start(cleaned(text, false).strip(), most).strip();
         return start.isEmpty() ? otherwise : start;
     }
 
     /** The start of notes that a file gave, as much as is allowed. */
     public static String shortenedLines(String text, int most) {
-        String plain = cleaned(text, true).strip();
-        int end = Math.min(most, plain.length());
-        if (end > 0 && end < plain.length() && Character.isHighSurrogate(plain.charAt(end - 1))) {
-            end--;
+        return start(cleaned(text, true).strip(), most);
+    }
+
+    /** The first characters, never half of a surrogate pair. */
+    static String start(String text, int most) {
+        if (text.length() <= most) {
+            return text;
         }
-        return plain.substring(0, end);
+        return text.substring(0, most > 0 && Character.isHighSurrogate(text.charAt(most - 1)) ? most - 1 : most);
     }
 
     private static String within(String what, String text, int most) {

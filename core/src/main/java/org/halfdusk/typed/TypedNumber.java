@@ -42,16 +42,9 @@ public final class TypedNumber {
         String u = unit.isEmpty() ? "" : " " + unit;
         String range = bound(least) + " to " + bound(most) + u;
         String typed = text.strip();
-        if (typed.isEmpty()) {
-            throw new IllegalArgumentException(what + " is empty; " + range + " is allowed");
-        }
-        List<Double> readings = readings(typed);
-        if (readings.isEmpty()) {
-            throw new IllegalArgumentException(
-                    what + " “" + shown(typed) + "” is not a number; " + range + " is allowed");
-        }
-        List<Double> allowed =
-                readings.stream().filter(v -> v >= least && v <= most).toList();
+        List<Double> allowed = readings(what, typed, range).stream()
+                .filter(v -> v >= least && v <= most)
+                .toList();
         if (allowed.isEmpty()) {
             throw new IllegalArgumentException(what + " " + shown(typed) + u + " is outside " + range);
         }
@@ -72,15 +65,7 @@ public final class TypedNumber {
         String u = unit.isEmpty() ? "" : " " + unit;
         String typed = text.strip();
         String range = bound(least) + " to " + bound(most) + u;
-        if (typed.isEmpty()) {
-            throw new IllegalArgumentException(what + " is empty; a whole number from " + range + " is allowed");
-        }
-        List<Double> readings = readings(typed);
-        if (readings.isEmpty()) {
-            throw new IllegalArgumentException(
-                    what + " “" + shown(typed) + "” is not a number; a whole number from " + range + " is allowed");
-        }
-        double value = readings.stream()
+        double value = readings(what, typed, "a whole number from " + range).stream()
                 .filter(v -> v == Math.rint(v))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(
@@ -106,6 +91,19 @@ public final class TypedNumber {
         }
         throw new IllegalArgumentException(
                 what + " “" + shown(t) + "” is not a number; digits with a decimal point are allowed");
+    }
+
+    /** The same of what has to be a number: at least one reading. */
+    private static List<Double> readings(String what, String typed, String allowed) {
+        if (typed.isEmpty()) {
+            throw new IllegalArgumentException(what + " is empty; " + allowed + " is allowed");
+        }
+        List<Double> readings = readings(typed);
+        if (readings.isEmpty()) {
+            throw new IllegalArgumentException(
+                    what + " “" + shown(typed) + "” is not a number; " + allowed + " is allowed");
+        }
+        return readings;
     }
 
     /** What a text can mean: nothing, one number, or two; then as a decimal first. */
@@ -162,6 +160,6 @@ public final class TypedNumber {
 
     /** The same with room for so many characters. */
     public static String shown(String text, int most) {
-        return text.length() <= most ? text : text.substring(0, most) + "…";
+        return text.length() <= most ? text : PlainText.start(text, most) + "…";
     }
 }

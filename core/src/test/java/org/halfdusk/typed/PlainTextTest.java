@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 /** What XML 1.0 (fifth edition, 2.2) allows as a character is what is kept of a text. */
@@ -33,6 +34,15 @@ class PlainTextTest {
         assertEquals("Old Watchtower", PlainText.line("name", " Old\tWatchtower\n", 120));
         assertEquals("one\n\ttwo", PlainText.lines("notes", "one\r\n\ttwo\u0000", 120));
         assertEquals("Süd 🌙", PlainText.line("name", "Süd 🌙", 120));
+    }
+
+    /** A cut in the middle of a pair takes the pair: half of it is no character. */
+    @Property
+    void aStartHoldsNoHalfPairs(@ForAll @IntRange(min = 0, max = 20) int most) {
+        String text = "a🌙b🌙🌙🌙🌙🌙";
+        String start = PlainText.start(text, most);
+        assertTrue(text.startsWith(start) && start.length() <= most && start.length() >= Math.min(most, 14) - 1);
+        assertTrue(start.codePoints().allMatch(PlainTextTest::xml));
     }
 
     @Test

@@ -3,6 +3,7 @@ package org.halfdusk.web.exchange;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Card;
@@ -27,6 +28,9 @@ public final class BackupFile {
     private static final int MOST_VALUES = 3_000_000;
 
     private static final int MOST_SAID = 300;
+
+    /** The reader's messages name types by their packages, which say nothing to a person. */
+    private static final Pattern CLASS = Pattern.compile("`[^`]*[.$](\\w+)>*`");
 
     private BackupFile() {}
 
@@ -80,7 +84,7 @@ public final class BackupFile {
             String why = Optional.ofNullable(e.getCause())
                     .filter(c -> c instanceof IllegalArgumentException || c instanceof NullPointerException)
                     .map(Throwable::getMessage)
-                    .orElse(e.getOriginalMessage());
+                    .orElseGet(() -> CLASS.matcher(e.getOriginalMessage()).replaceAll("$1"));
             throw new IllegalArgumentException(
                     "the backup cannot be read: " + TypedNumber.shown(why.replaceAll("\\s*\\n.*", ""), MOST_SAID)
                             + " (at " + path(e) + "); a backup as Half Dusk writes it is allowed",

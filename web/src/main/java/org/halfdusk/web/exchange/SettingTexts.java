@@ -3,7 +3,7 @@ package org.halfdusk.web.exchange;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
-import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.shoot.ShootField;
 import org.halfdusk.typed.TypedNumber;
 
 /** Settings as they are kept: which there are, and what may stand in each. */
@@ -30,7 +30,7 @@ public final class SettingTexts {
             switch (name) {
                 case "budget" -> TypedNumber.decimal("setting budget", value, 0.3, 50, "px");
                 case "lowestCore" -> TypedNumber.decimal("setting lowestCore", value, 0, 60, "°");
-                case "isoSchool" -> IsoSchool.valueOf(value);
+                case "isoSchool" -> ShootField.ISO_SCHOOL.normal(value);
                 default ->
                     throw new IllegalArgumentException("setting “" + TypedNumber.shown(name)
                             + "” is not known; those of a backup of Half Dusk are allowed");

@@ -147,6 +147,7 @@ class ImportsTest extends DemoPages {
             String shown = file.substring(0, Math.min(300, file.length()));
             assertEquals(400, r.statusCode(), shown);
             assertHas(r.body(), "Nothing was changed.");
+            assertFalse(r.body().contains("org.halfdusk"), "names a class: " + shown);
             assertEquals(before, things(), shown);
         }
         for (String page : List.of("/shoots", "/settings", "/places", "/kit")) {
