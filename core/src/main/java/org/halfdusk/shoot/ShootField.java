@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.sequence.BlockSpec;
@@ -70,8 +69,7 @@ public enum ShootField implements Field {
     }
 
     private static String mount(String text) {
-        String known = FieldText.oneOf(
-                "mount", text, Arrays.stream(Mount.values()).map(Enum::name).toArray(String[]::new));
+        String known = FieldText.oneOf("mount", text, names(Mount.values()));
         return known.equals(Mount.TRIPOD.name()) ? "" : known;
     }
 
@@ -112,13 +110,14 @@ public enum ShootField implements Field {
 
     private static String school(String text) {
         if (text.isEmpty()) {
-            throw new IllegalArgumentException("sky placement is not chosen; allowed are "
-                    + Arrays.stream(IsoSchool.values()).map(Enum::name).collect(Collectors.joining(", ")));
+            throw new IllegalArgumentException(
+                    "sky placement is not chosen; allowed are " + String.join(", ", names(IsoSchool.values())));
         }
-        return FieldText.oneOf(
-                "sky placement",
-                text,
-                Arrays.stream(IsoSchool.values()).map(Enum::name).toArray(String[]::new));
+        return FieldText.oneOf("sky placement", text, names(IsoSchool.values()));
+    }
+
+    private static String[] names(Enum<?>[] values) {
+        return Arrays.stream(values).map(Enum::name).toArray(String[]::new);
     }
 
     private static long number(String what, String text) {

@@ -32,7 +32,9 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
     Class<N> nightType();
 
     /** What a person can wish of this subject, beside the exposure. */
-    List<WishField> wishFields();
+    default List<WishField> wishFields() {
+        return wishFields(subject());
+    }
 
     /** The same by the subject's name, for who checks what was kept or brought in. */
     static List<WishField> wishFields(Subject subject) {

@@ -46,11 +46,20 @@ record Readings<T>(List<Kept<T>> kept, List<Unread> unread) {
             Function<R, Long> id,
             Function<R, @Nullable String> name,
             Function<R, Kept<T>> read) {
-        Readings<T> readings = of(row.stream().toList(), id, name, read);
-        if (!readings.unread.isEmpty()) {
-            throw new Unreadable(what, readings.unread.get(0));
+        return of(row.stream().toList(), id, name, read).only(what);
+    }
+
+    /**
+     * What was read of one row; nothing where there was none.
+     *
+     * @param what it is, for the message
+     * @throws Unreadable where it cannot be read
+     */
+    Optional<Kept<T>> only(String what) {
+        if (!unread.isEmpty()) {
+            throw new Unreadable(what, unread.get(0));
         }
-        return readings.kept.stream().findFirst();
+        return kept.stream().findFirst();
     }
 
     private static Unread unread(long id, @Nullable String name, RuntimeException e) {

@@ -21,7 +21,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
@@ -35,7 +34,6 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectWish;
-import org.halfdusk.shoot.Unreadable;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.store.jooq.tables.records.ShootChangeRecord;
@@ -47,6 +45,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.Result;
+import org.jooq.TableField;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
@@ -108,16 +107,12 @@ public final class StoredShoots implements Shoots {
     /** Rows of shoot and rig with their wishes and choices, read in one query each for all of them. */
     private Readings<Shoot> read(List<Record> rows) {
         List<Long> ids = rows.stream().map(r -> r.get(SHOOT.ID)).toList();
-        Map<Long, Result<ShootWishRecord>> wishes = among(
-                ids,
-                few -> dsl.selectFrom(SHOOT_WISH)
-                        .where(few == null ? DSL.noCondition() : SHOOT_WISH.SHOOT_ID.in(few))
-                        .fetchGroups(SHOOT_WISH.SHOOT_ID));
-        Map<Long, Result<ShootRigChoiceRecord>> choices = among(
-                ids,
-                few -> dsl.selectFrom(SHOOT_RIG_CHOICE)
-                        .where(few == null ? DSL.noCondition() : SHOOT_RIG_CHOICE.SHOOT_ID.in(few))
-                        .fetchGroups(SHOOT_RIG_CHOICE.SHOOT_ID));
+        Map<Long, Result<ShootWishRecord>> wishes = dsl.selectFrom(SHOOT_WISH)
+                .where(among(SHOOT_WISH.SHOOT_ID, ids))
+                .fetchGroups(SHOOT_WISH.SHOOT_ID);
+        Map<Long, Result<ShootRigChoiceRecord>> choices = dsl.selectFrom(SHOOT_RIG_CHOICE)
+                .where(among(SHOOT_RIG_CHOICE.SHOOT_ID, ids))
+                .fetchGroups(SHOOT_RIG_CHOICE.SHOOT_ID);
         return Readings.of(
                 rows,
                 r -> r.get(SHOOT.ID),
@@ -125,9 +120,9 @@ public final class StoredShoots implements Shoots {
                 r -> kept(r, of(wishes, r.get(SHOOT.ID)), of(choices, r.get(SHOOT.ID))));
     }
 
-    /** A query for some shoots by their numbers, or for all where naming them would take longer. */
-    private static <T> T among(List<Long> ids, Function<@Nullable List<Long>, T> query) {
-        return query.apply(ids.size() > NAMED ? null : ids);
+    /** Some shoots by their numbers, or all where naming them would take longer. */
+    private static Condition among(TableField<?, Long> id, List<Long> ids) {
+        return ids.size() > NAMED ? DSL.noCondition() : id.in(ids);
     }
 
     private static <T extends Record> List<T> of(Map<Long, Result<T>> groups, long id) {
@@ -174,11 +169,7 @@ public final class StoredShoots implements Shoots {
                 .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
                 .fetch()
                 .map(r -> r);
-        Readings<Shoot> read = read(rows);
-        if (!read.unread().isEmpty()) {
-            throw new Unreadable("shoot", read.unread().get(0));
-        }
-        return read.kept().stream().findFirst();
+        return read(rows).only("shoot");
     }
 
     @Override

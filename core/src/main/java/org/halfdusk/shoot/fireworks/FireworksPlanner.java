@@ -58,11 +58,6 @@ public record FireworksPlanner() implements SubjectPlanner<FireworksNight> {
     }
 
     @Override
-    public List<WishField> wishFields() {
-        return FIELDS;
-    }
-
-    @Override
     public FireworksNight night(Site site, LocalDate date, SubjectWish wish) {
         return FireworksNight.of(site, date, wish.time(START), minutes(wish, MINUTES));
     }

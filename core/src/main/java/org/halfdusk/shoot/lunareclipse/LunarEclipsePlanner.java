@@ -59,11 +59,6 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
     }
 
     @Override
-    public List<WishField> wishFields() {
-        return FIELDS;
-    }
-
-    @Override
     public LunarEclipseNight night(Site site, LocalDate date, SubjectWish wish) {
         return LunarEclipseNight.of(site, date, ephemeris);
     }

@@ -34,11 +34,6 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
     }
 
     @Override
-    public List<WishField> wishFields() {
-        return FIELDS;
-    }
-
-    @Override
     public MilkyWayNight night(Site site, LocalDate date, SubjectWish wish) {
         return MilkyWayNight.of(
                 site.sky(),

@@ -41,11 +41,6 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
     }
 
     @Override
-    public List<WishField> wishFields() {
-        return FIELDS;
-    }
-
-    @Override
     public MoonNight night(Site site, LocalDate date, SubjectWish wish) {
         return MoonNight.of(site, date, MoonNight.Band.between(wish.number(LOWEST), wish.number(HIGHEST)));
     }

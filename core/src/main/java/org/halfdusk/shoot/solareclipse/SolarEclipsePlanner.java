@@ -61,11 +61,6 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
     }
 
     @Override
-    public List<WishField> wishFields() {
-        return FIELDS;
-    }
-
-    @Override
     public SolarEclipseDay night(Site site, LocalDate date, SubjectWish wish) {
         return SolarEclipseDay.of(site, date, wish.number(MARGIN));
     }

@@ -39,11 +39,6 @@ public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
     }
 
     @Override
-    public List<WishField> wishFields() {
-        return FIELDS;
-    }
-
-    @Override
     public TrailsNight night(Site site, LocalDate date, SubjectWish wish) {
         Duration length = Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60));
         return TrailsNight.of(site, date, wish.number(MOONLIGHT), length);

@@ -158,10 +158,10 @@ class SkyApi {
         Observer here = observer.orElseThrow();
         double dark = Double.isNaN(zenith) ? Math.max(15, Math.min(22.2, DarkSite.estimate(here))) : zenith;
         Sky sky = Sky.over(here, ephemeris, DeltaT.model());
-        SkyLight light = new SkyLight(sky, DarkSite.of(here, dark));
+        SkyLight.At light = new SkyLight(sky, DarkSite.of(here, dark)).at(at);
         Vector direction =
                 new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth % 360), 1).direction();
-        SkyLight.Brightness b = light.at(at).framed(direction);
+        SkyLight.Brightness b = light.framed(direction);
         double sum = b.natural() + b.towns() + b.twilight() + b.moon() + b.band();
         return new BrightnessAnswer(
                 b.magnitude(),
@@ -170,7 +170,7 @@ class SkyApi {
                 b.twilight() / sum,
                 b.moon() / sum,
                 b.band() / sum,
-                light.at(at).zenith().darkMagnitude());
+                light.zenith().darkMagnitude());
     }
 
     record DeclinationAnswer(

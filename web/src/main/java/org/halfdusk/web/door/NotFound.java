@@ -19,6 +19,11 @@ public class NotFound extends RuntimeException {
 
     /** A place that an address names. */
     public static Kept<Place> place(Places places, long id) {
-        return places.find(id).orElseThrow(() -> new NotFound("There is no place number " + id + "."));
+        return places.find(id).orElseThrow(() -> place(id));
+    }
+
+    /** A place that is not there. */
+    public static NotFound place(long id) {
+        return new NotFound("There is no place number " + id + ".");
     }
 }

@@ -1,6 +1,7 @@
 package org.halfdusk.web.exchange;
 
 import tools.jackson.core.JsonParser;
+import tools.jackson.core.ObjectReadContext;
 import tools.jackson.core.json.JsonFactory;
 
 /** Counts what JSON holds before it is read whole: a tree takes many times the room of its text. */
@@ -12,7 +13,7 @@ final class LongJson {
     /** @throws IllegalArgumentException where it holds more than so many values and brackets */
     static void check(String text, int most) {
         int tokens = 0;
-        try (JsonParser parser = FACTORY.createParser(tools.jackson.core.ObjectReadContext.empty(), text)) {
+        try (JsonParser parser = FACTORY.createParser(ObjectReadContext.empty(), text)) {
             while (parser.nextToken() != null) {
                 tokens++;
                 if (tokens > most) {

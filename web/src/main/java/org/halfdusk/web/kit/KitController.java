@@ -150,10 +150,11 @@ class KitController {
             }
             return tried;
         });
-        if (!form.errors().any() && form.meanwhile().clashes().isEmpty()) {
+        Optional<HttpStatus> refusal = form.meanwhile().refusal(form.errors());
+        if (refusal.isEmpty()) {
             return "redirect:/kit";
         }
-        response.setStatus(form.errors().any() ? HttpStatus.BAD_REQUEST.value() : HttpStatus.CONFLICT.value());
+        response.setStatus(refusal.get().value());
         return form(model, form, id);
     }
 

@@ -5,8 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.typed.TypedNumber;
+import org.springframework.http.HttpStatus;
 
 /**
  * A form beside what is kept now. Each field is sent with what the page showed in it ({@code was.NAME}); what another tab has
@@ -80,6 +82,14 @@ public record Meanwhile(Map<String, String> typed, Map<String, String> was, List
     /** Browsers send line ends as CRLF. */
     private static String plain(String text) {
         return text.replace("\r\n", "\n").strip();
+    }
+
+    /** Why a form is not kept: something in it is wrong, or both changed the same; empty where it can be. */
+    public Optional<HttpStatus> refusal(FormErrors errors) {
+        if (errors.any()) {
+            return Optional.of(HttpStatus.BAD_REQUEST);
+        }
+        return clashes.isEmpty() ? Optional.empty() : Optional.of(HttpStatus.CONFLICT);
     }
 
     /** What the person is asked. */

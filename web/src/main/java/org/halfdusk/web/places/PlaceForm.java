@@ -81,11 +81,6 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
         return meanwhile.typed();
     }
 
-    /** Whether it could be kept. */
-    boolean saved() {
-        return !errors.any() && meanwhile.clashes().isEmpty();
-    }
-
     private static double tenths(double v) {
         return Math.rint(v * 10) / 10;
     }

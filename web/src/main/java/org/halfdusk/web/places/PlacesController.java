@@ -16,7 +16,7 @@ import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.ElevationGridFile;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.PageOfList;
 import org.halfdusk.web.map.MapSheets;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -52,16 +52,12 @@ class PlacesController {
             @RequestParam(defaultValue = "0") long deleted, @RequestParam(defaultValue = "1") int page, Model model) {
         List<Kept<Place>> all = places.list();
         int last = Math.max(1, (all.size() + ROWS - 1) / ROWS);
-        if (page < 1 || page > last) {
-            throw new IllegalArgumentException("page " + page + " is outside 1 to " + last);
-        }
+        PageOfList.check(page, last);
         int first = (page - 1) * ROWS;
         int end = Math.min(all.size(), first + ROWS);
         model.addAttribute(
                 "places", all.subList(first, end).stream().map(PlaceLine::of).toList());
-        model.addAttribute("counted", last == 1 ? "" : first + 1 + " to " + end + " of " + Words.thousands(all.size()));
-        model.addAttribute("before", page - 1);
-        model.addAttribute("after", page < last ? page + 1 : 0);
+        model.addAttribute("pages", PageOfList.of(page, ROWS, all.size()));
         model.addAttribute("unread", places.unread());
         model.addAttribute("deleted", deleted);
         return "places/places";
@@ -131,10 +127,11 @@ class PlacesController {
             }
             return read;
         });
-        if (form.saved()) {
+        Optional<HttpStatus> refusal = form.meanwhile().refusal(form.errors());
+        if (refusal.isEmpty()) {
             return "redirect:/places";
         }
-        response.setStatus(form.errors().any() ? HttpStatus.BAD_REQUEST.value() : HttpStatus.CONFLICT.value());
+        response.setStatus(refusal.get().value());
         return form(model, form, id);
     }
 
@@ -152,7 +149,7 @@ class PlacesController {
             return form(model, form, id);
         }
         if (!places.delete(id)) {
-            throw unknown(id);
+            throw NotFound.place(id);
         }
         return "redirect:/places?deleted=" + id;
     }
@@ -160,7 +157,7 @@ class PlacesController {
     @PostMapping("/places/{id}/restore")
     String restore(@PathVariable long id) {
         if (!places.restore(id)) {
-            throw unknown(id);
+            throw NotFound.place(id);
         }
         return "redirect:/places";
     }
@@ -180,9 +177,5 @@ class PlacesController {
 
     private Kept<Place> place(long id) {
         return NotFound.place(places, id);
-    }
-
-    private static NotFound unknown(long id) {
-        return new NotFound("There is no place number " + id + ".");
     }
 }

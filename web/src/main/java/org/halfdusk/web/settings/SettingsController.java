@@ -82,8 +82,9 @@ class SettingsController {
         boolean feet = oneOf(errors, "length", "metres", "feet");
         boolean fahrenheit = oneOf(errors, "temperature", "celsius", "fahrenheit");
         boolean twelve = oneOf(errors, "clock", "24", "12");
-        if (errors.any() || !meanwhile.clashes().isEmpty()) {
-            response.setStatus(errors.any() ? HttpStatus.BAD_REQUEST.value() : HttpStatus.CONFLICT.value());
+        Optional<HttpStatus> refusal = meanwhile.refusal(errors);
+        if (refusal.isPresent()) {
+            response.setStatus(refusal.get().value());
             model.addAttribute("saved", false);
             return form(meanwhile, errors, model);
         }

@@ -14,6 +14,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.PageOfList;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -55,9 +56,7 @@ class ShootsController {
 
     private ShootsPage page(String q, int number, long deleted, long moved, ShootEditing.Result result, long tried) {
         int last = 1 + (int) (MOST_SHOOTS / ShootsPage.ROWS);
-        if (number < 1 || number > last) {
-            throw new IllegalArgumentException("page " + number + " is outside 1 to " + last);
-        }
+        PageOfList.check(number, last);
         Shoots.Listed found = shoots.list(new Shoots.Part(q, (number - 1) * ShootsPage.ROWS, ShootsPage.ROWS));
         return ShootsPage.of(q, number, deleted, moved, found, places, planner, subjects, result, tried);
     }

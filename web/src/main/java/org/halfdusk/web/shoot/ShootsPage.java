@@ -9,6 +9,7 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Unread;
 import org.halfdusk.shoot.Unreadable;
+import org.halfdusk.web.layout.PageOfList;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
 
@@ -16,8 +17,7 @@ import org.halfdusk.web.subject.Subjects;
  * A page of the list of shoots, worded. Only what stands on it is planned.
  *
  * @param unread shoots of this page that cannot be read
- * @param counted which of how many these are; empty where all are shown
- * @param before the page with later nights, and after that with earlier ones; 0 where there is none
+ * @param pages before them later nights, behind them earlier ones
  */
 record ShootsPage(
         String q,
@@ -25,9 +25,7 @@ record ShootsPage(
         long moved,
         List<Row> rows,
         List<Unread> unread,
-        String counted,
-        int before,
-        int after,
+        PageOfList pages,
         String error,
         String typedNight,
         long tried) {
@@ -62,17 +60,13 @@ record ShootsPage(
                 .map(c -> "Meanwhile another tab moved this shoot to " + c.theirsWords() + "; you chose "
                         + c.yoursWords() + ". Choose again.")
                 .orElse(result.errors().of("NIGHT"));
-        int first = (number - 1) * ROWS + 1;
-        int last = Math.min(found.of(), number * ROWS);
         return new ShootsPage(
                 q,
                 deleted,
                 moved,
                 rows,
                 found.unread(),
-                found.of() <= ROWS || last < first ? "" : first + " to " + last + " of " + Words.thousands(found.of()),
-                number > 1 ? number - 1 : 0,
-                last < found.of() ? number + 1 : 0,
+                PageOfList.of(number, ROWS, found.of()),
                 error,
                 result.errors().text("NIGHT"),
                 tried);
