@@ -12,7 +12,6 @@ import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.exposure.TrailMap;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Projection;
@@ -84,7 +83,7 @@ public class FrameBench {
         Site site = new Site(
                 new Place("Isle", observer, ZoneId.of("Europe/Madrid"), 21.4, List.of(), ""),
                 Sky.over(observer, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
-                DarkSite.of(21.4, List.of(), Extinction.CLEAR));
+                DarkSite.withoutTowns(21.4));
         MilkyWayPlanner planner = new MilkyWayPlanner();
         MilkyWayNight night = planner.night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE);
         return planner.plan(site, night, rig, Optional.empty(), Wishes.DEFAULT, SubjectWish.NONE);

@@ -8,7 +8,6 @@ import java.util.stream.IntStream;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Carpet;
@@ -43,7 +42,7 @@ public class NightsBench {
     private final Site site = new Site(
             new Place("Isle", OBSERVER, ZoneId.of("Europe/Madrid"), 21.4, List.of(), ""),
             Sky.over(OBSERVER, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
-            DarkSite.of(21.4, List.of(), Extinction.CLEAR));
+            DarkSite.withoutTowns(21.4));
     private final List<SubjectNight> nights = nights();
 
     private List<SubjectNight> nights() {

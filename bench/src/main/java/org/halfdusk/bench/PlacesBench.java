@@ -7,7 +7,6 @@ import java.util.concurrent.TimeUnit;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.place.ElevationGrid;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
@@ -45,7 +44,7 @@ public class PlacesBench {
     private final Site walled = new Site(
             new Place("Isle", OBSERVER, ZoneId.of("Europe/Madrid"), 21.4, List.of(), "").with(grid.skyline(OBSERVER)),
             Sky.over(OBSERVER, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
-            DarkSite.of(21.4, List.of(), Extinction.CLEAR));
+            DarkSite.withoutTowns(21.4));
     private int turn;
 
     /** A million cells of 100 m, waves of 300 m. */

@@ -11,7 +11,6 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.sky.HorizontalPosition;
@@ -51,7 +50,7 @@ public class SkyBench {
 
     private final ChebyshevEphemeris ephemeris = new ChebyshevEphemeris(new SeriesEphemeris());
     private final Sky sky = Sky.over(Observer.of(LATITUDE, LONGITUDE, 60), ephemeris, DeltaT.model());
-    private final DarkSite site = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
+    private final DarkSite site = DarkSite.withoutTowns(21.4);
     private final double[] random =
             new Random(42).doubles(INSTANTS, FIRST_DAY, FIRST_DAY + DAYS).toArray();
     private double ordered = FIRST_DAY;

@@ -1,147 +1,143 @@
 package org.halfdusk.light;
 
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.place.Gazetteer;
+import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
-import org.halfdusk.place.Town;
+import org.halfdusk.place.Settlements;
 
 /**
  * The sky of a place without Sun and Moon: the natural sky and what towns add.
  *
- * <p>The natural sky is 22.0 mag/arcsec² at the zenith; three fifths of it† are airglow, which grows towards the horizon
- * by van Rhijn, 1/√(1 − (R sin z/(R + 90 km))²), less what the longer way through the air takes. The place's measured
- * zenith value says how much towns add overhead. Towards a town stands its dome: at 45° it is 0.01·P·r^−2.5 times the
- * natural sky (Walker 1977, P people, r km), falling off with height by e per 20° and to the sides by a Gaussian of 45°†.
- * Towns under the gazetteer's 15,000 are absent, so a dome is a lower bound. († working fits of ours.)
+ * <p>The natural sky is 21.9 mag/arcsec² at the zenith, the mean over the Sun's cycle, 22.0 at its quiet; three fifths of it†
+ * are airglow, which grows towards the horizon by van Rhijn, 1/√(1 − (R sin z/(R + 90 km))²), less what the longer way through
+ * the air takes. Towns are {@link TownGlow}, computed from all places around. A zenith that was measured is honoured exactly:
+ * the towns' light is scaled to it, up to eight times; what even that does not explain is spread evenly, as haze would. A
+ * zenith darker than the natural sky lowers that. († working figures of ours.)
  */
 public final class DarkSite {
-    /** Natural dark sky at the zenith, mag/arcsec², near the Sun's quiet. */
-    public static final double NATURAL = 22.0;
+    /** Natural dark sky at the zenith, mag/arcsec². */
+    public static final double NATURAL = 21.9;
 
     private static final double AIRGLOW_SHARE = 0.6;
     private static final double AIRGLOW_HEIGHT_KM = 90;
-    private static final double FALL_DEGREES = 20;
-    private static final double SIDE_DEGREES = 45;
-    private static final double FARTHEST_KM = 200;
+
+    /** A sky that was measured darker than the natural one still has towns for a twentieth of its light, where there are any. */
+    private static final double LEAST_TOWNS = 0.05;
+
+    private static final double MOST_SCALED = 8;
+    private static final int LISTED = 12;
+
+    /** Below it the line of sight runs through the town itself, degrees. */
+    private static final double LOWEST_DEGREES = 2;
+
     private static final double FAINTEST_RATIO = 0.002;
 
     private final double natural;
-    private final double overhead;
+    private final double evenly;
+    private final double scale;
+    private final Optional<TownGlow> glow;
     private final List<Dome> domes;
     private final Extinction extinction;
 
     /**
-     * A town's glow.
+     * A town's glow as the model has it, before it is scaled to a measured zenith.
      *
-     * @param ratioAt45 brightness at 45° towards it over the natural sky
+     * @param distanceKm to its middle
+     * @param ratioAt45 its brightness at 45° towards it over the natural sky
+     * @param heightDegrees up to which altitude it is at least half as bright as the natural sky, 0 to 90
      */
-    public record Dome(Town town, double azimuthDegrees, double distanceKm, double ratioAt45) {
-        /** Up to which altitude it is at least half as bright as the natural sky, 0 to 90°. */
-        public double heightDegrees() {
-            return Math.max(0, Math.min(90, 45 + FALL_DEGREES * Math.log(ratioAt45 / 0.5)));
-        }
-    }
+    public record Dome(
+            String name,
+            int people,
+            double azimuthDegrees,
+            double distanceKm,
+            double ratioAt45,
+            double heightDegrees) {}
 
-    private DarkSite(double zenithBrightness, List<Dome> domes, Extinction extinction) {
-        this.natural = Magnitudes.flux(Math.max(NATURAL, zenithBrightness));
+    private DarkSite(double zenithBrightness, Optional<TownGlow> glow, List<Dome> domes, Extinction extinction) {
+        this.glow = glow;
         this.domes = domes;
         this.extinction = extinction;
-        double townsOverhead = domes.stream().mapToDouble(d -> dome(d, 90, 0)).sum();
-        this.overhead = Math.max(0, Magnitudes.flux(zenithBrightness) - natural - townsOverhead);
+        double measured = Magnitudes.flux(zenithBrightness);
+        double modelled = glow.map(TownGlow::zenith).orElse(0.0);
+        double least = Math.min(modelled, LEAST_TOWNS * measured);
+        double towns = Math.max(least, measured - Magnitudes.flux(NATURAL));
+        this.scale = modelled > 0 ? Math.min(MOST_SCALED, towns / modelled) : 0;
+        this.natural = Math.min(Magnitudes.flux(NATURAL), measured - Math.min(towns, scale * modelled));
+        this.evenly = Math.max(0, measured - natural - scale * modelled);
     }
 
-    /** With the domes of the gazetteer's towns within 200 km. */
+    /** With the glow of all towns within 300 km, scaled to a measured zenith in mag/arcsec². */
     public static DarkSite of(Observer observer, double zenithBrightness) {
-        return of(zenithBrightness, domes(observer), Extinction.CLEAR);
+        TownGlow glow = TownGlow.of(observer);
+        return new DarkSite(zenithBrightness, Optional.of(glow), domes(observer, glow), Extinction.CLEAR);
     }
 
-    public static DarkSite of(double zenithBrightness, List<Dome> domes, Extinction extinction) {
-        return new DarkSite(zenithBrightness, List.copyOf(domes), extinction);
+    /** Far from all towns: a zenith brighter than the natural sky then has no direction. */
+    public static DarkSite withoutTowns(double zenithBrightness) {
+        return new DarkSite(zenithBrightness, Optional.empty(), List.of(), Extinction.CLEAR);
     }
 
-    /** The towns that show, brightest first; a town inside a larger one's radius counts as part of it. */
+    /** The towns that show most, brightest first, at most a dozen. */
     public static List<Dome> domes(Observer observer) {
-        double lat = observer.latitudeDegrees();
-        double lon = observer.longitudeDegrees();
-        return Gazetteer.instance().within(lat, lon, FARTHEST_KM).stream()
-                .filter(Sources.OWN::contains)
-                .map(t -> dome(t, lat, lon))
+        return domes(observer, TownGlow.of(observer));
+    }
+
+    private static List<Dome> domes(Observer o, TownGlow glow) {
+        double lat = o.latitudeDegrees();
+        double lon = o.longitudeDegrees();
+        Settlements all = Settlements.instance();
+        return TownGlow.foremost(o, LISTED).stream()
+                .map(i -> {
+                    double km = GreatCircle.distanceKm(lat, lon, all.latitude(i), all.longitude(i));
+                    return new Dome(
+                            all.name(i),
+                            all.people(i),
+                            GreatCircle.bearingDegrees(lat, lon, all.latitude(i), all.longitude(i)),
+                            km,
+                            glow.flux(all.people(i), km, 45) / Magnitudes.flux(NATURAL),
+                            height(glow, all.people(i), km));
+                })
                 .filter(d -> d.ratioAt45() > FAINTEST_RATIO)
                 .sorted(Comparator.comparingDouble(Dome::ratioAt45).reversed())
                 .toList();
     }
 
-    /** Towns that shine for themselves: which they are depends on no observer, so it is found once. */
-    private static final class Sources {
-        static final Set<Town> OWN = own();
-
-        private static Set<Town> own() {
-            Gazetteer all = Gazetteer.instance();
-            double widest = radiusKm(
-                    all.towns().stream().mapToInt(Town::population).max().orElse(0));
-            Set<Town> own = Collections.newSetFromMap(new IdentityHashMap<>());
-            all.towns().stream()
-                    .sorted(Comparator.comparingInt(Town::population).reversed())
-                    .forEach(t -> {
-                        double lat = t.latitudeDegrees();
-                        double lon = t.longitudeDegrees();
-                        boolean absorbed = all.within(lat, lon, widest).stream()
-                                .anyMatch(k -> k.population() >= t.population()
-                                        && own.contains(k)
-                                        && k.distanceKm(lat, lon) < radiusKm(k.population()));
-                        if (!absorbed) {
-                            own.add(t);
-                        }
-                    });
-            return own;
+    /** The altitude at which a town's glow is half as bright as the natural sky. */
+    private static double height(TownGlow glow, int people, double km) {
+        double half = Magnitudes.flux(NATURAL) / 2;
+        double low = LOWEST_DEGREES;
+        double high = 90;
+        if (glow.flux(people, km, low) < half) {
+            return 0;
         }
+        if (glow.flux(people, km, high) >= half) {
+            return 90;
+        }
+        while (high - low > 0.1) {
+            double middle = (low + high) / 2;
+            boolean bright = glow.flux(people, km, middle) >= half;
+            low = bright ? middle : low;
+            high = bright ? high : middle;
+        }
+        return low;
     }
 
-    private static Dome dome(Town t, double lat, double lon) {
-        double km = Math.max(t.distanceKm(lat, lon), radiusKm(t.population()));
-        return new Dome(t, t.bearingDegrees(lat, lon), km, 0.01 * t.population() * Math.pow(km, -2.5));
-    }
-
-    /** Radius of a built-up area, km, as the square root of its people: 1 km at 15,000, 8 km at a million†. */
-    private static double radiusKm(int population) {
-        return Math.sqrt(population / 15_000.0);
-    }
-
-    /**
-     * Zenith brightness that the domes of the gazetteer's towns alone would leave, mag/arcsec²: an upper bound of how dark
-     * it is, since smaller places are absent.
-     */
+    /** Zenith brightness that towns and the natural sky leave, mag/arcsec²; 0.3 in rms from commonly reported ones. */
     public static double estimate(Observer observer) {
-        return estimate(domes(observer));
+        return Magnitudes.of(Magnitudes.flux(NATURAL) + TownGlow.of(observer).zenith());
     }
 
-    /** The same where the domes are known. */
-    public static double estimate(List<Dome> domes) {
-        DarkSite natural = of(NATURAL, domes, Extinction.CLEAR);
-        double flux = natural.natural;
-        for (Dome d : natural.domes) {
-            flux += natural.dome(d, 90, 0);
-        }
-        return Magnitudes.of(flux);
+    /** As far as the light of a town of so many people still adds a tenth to the natural sky at 45° towards it, km. */
+    public static double reachKm(int people) {
+        return TownGlow.reachKm(people, 0.1 * Magnitudes.flux(NATURAL));
     }
 
     public List<Dome> domes() {
         return domes;
-    }
-
-    private double dome(Dome d, double altitudeDegrees, double sideDegrees) {
-        double fall = Math.exp((45 - altitudeDegrees) / FALL_DEGREES);
-        // Inside a town its light stands overhead as well.
-        double height = d.distanceKm() <= radiusKm(d.town().population()) ? Math.max(1, fall) : fall;
-        // Overhead no side is farther from the town than another.
-        double lean = Math.cos(Math.toRadians(altitudeDegrees));
-        double side = Math.exp(-0.5 * Math.pow(sideDegrees * lean / SIDE_DEGREES, 2));
-        return natural * d.ratioAt45() * height * side;
     }
 
     /** Flux of airglow, starlight and zodiacal light at an altitude. */
@@ -149,20 +145,15 @@ public final class DarkSite {
         double z = Math.toRadians(90 - Math.max(0, altitudeDegrees));
         double s = 6371 * Math.sin(z) / (6371 + AIRGLOW_HEIGHT_KM);
         double vanRhijn = 1 / Math.sqrt(1 - s * s);
-        double air = Math.pow(10, -0.4 * extinction.perAirmass() * (Extinction.airmass(altitudeDegrees) - 1) * 0.75);
+        double over = Extinction.airmass(altitudeDegrees) - Extinction.airmass(90);
+        double air = Math.pow(10, -0.4 * extinction.perAirmass() * over * 0.75);
         return natural * (AIRGLOW_SHARE * vanRhijn + 1 - AIRGLOW_SHARE) * air;
     }
 
     /** Flux of towns in a direction (north, east, up). */
     double townFlux(Vector direction) {
-        double altitude = Math.toDegrees(direction.latitudeRad());
-        double azimuth = Math.toDegrees(Math.atan2(direction.y(), direction.x()));
-        double sum = overhead * (1 + 1.5 * (1 - Math.max(0, direction.z())));
-        for (Dome d : domes) {
-            double side = Math.abs(Math.IEEEremainder(azimuth - d.azimuthDegrees(), 360));
-            sum += dome(d, Math.max(0, altitude), side);
-        }
-        return sum;
+        return scale * glow.map(g -> g.flux(direction)).orElse(0.0)
+                + evenly * (1 + 1.5 * (1 - Math.max(0, direction.z())));
     }
 
     Extinction extinction() {

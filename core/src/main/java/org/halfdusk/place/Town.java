@@ -11,11 +11,6 @@ public record Town(
         int population,
         double elevationMetres,
         ZoneId zone) {
-    /** As far as its light still adds a tenth to the natural sky at 45° towards it, km: 0.01·P·r^−2.5 = 0.1 (Walker 1977). */
-    public double glowKm() {
-        return Math.pow(0.1 * population, 0.4);
-    }
-
     /** Distance from a point, km. */
     public double distanceKm(double latitude, double longitude) {
         return GreatCircle.distanceKm(latitude, longitude, latitudeDegrees, longitudeDegrees);

@@ -24,7 +24,7 @@ class SkyLightTest {
 
     private static SkyLight light(double zenith) {
         Sky sky = Sky.over(ISLE, ReferenceTable.EPHEMERIS, DeltaT.model());
-        return new SkyLight(sky, DarkSite.of(zenith, List.of(), Extinction.CLEAR));
+        return new SkyLight(sky, DarkSite.withoutTowns(zenith));
     }
 
     private static Vector towards(double altitude, double azimuth) {
@@ -107,17 +107,6 @@ class SkyLightTest {
         assertEquals(6.6, Bortle.faintestStar(22), 0.05);
     }
 
-    /** Walker's law: 3,160 people at 10 km give a tenth of the natural sky at 45°. */
-    @Test
-    void walkersTown() {
-        assertEquals(0.1, 0.01 * 3160 * Math.pow(10, -2.5), 0.0005);
-        List<DarkSite.Dome> domes = DarkSite.domes(ISLE);
-        assertTrue(!domes.isEmpty());
-        for (DarkSite.Dome d : domes) {
-            assertEquals(0.01 * d.town().population() * Math.pow(d.distanceKm(), -2.5), d.ratioAt45(), 1e-12);
-        }
-    }
-
     @Test
     void theMeasuredZenithComesOutWhateverTheTowns() {
         Instant dark = Instant.parse("2027-06-05T00:30:00Z");
@@ -127,15 +116,6 @@ class SkyLightTest {
         SkyLight withTowns =
                 new SkyLight(Sky.over(ISLE, ReferenceTable.EPHEMERIS, DeltaT.model()), DarkSite.of(ISLE, 20.5));
         assertEquals(20.5, withTowns.at(dark).zenith().darkMagnitude(), 0.02);
-    }
-
-    @Test
-    void aDomeIsBrightestTowardsItsTownAndLowDown() {
-        DarkSite site = DarkSite.of(ISLE, 21.2);
-        DarkSite.Dome first = site.domes().get(0);
-        double towards = site.townFlux(towards(10, first.azimuthDegrees()));
-        assertTrue(towards > site.townFlux(towards(10, first.azimuthDegrees() + 180)));
-        assertTrue(towards > site.townFlux(towards(40, first.azimuthDegrees())));
     }
 
     @Test

@@ -64,11 +64,4 @@ class MapGeometryTest {
         assertEquals(List.of(), Gazetteer.instance().search("  ", 5));
         assertEquals(List.of(), Gazetteer.instance().search("zzzzzz", 5));
     }
-
-    @Test
-    void glowReachesAsWalkersLawSays() {
-        // 3,160 people at 10 km add a tenth (Walker 1977).
-        Town t = new Town("Somewhere", "XX", 0, 0, 3160, 0, ZoneId.of("UTC"));
-        assertEquals(10, t.glowKm(), 0.05);
-    }
 }

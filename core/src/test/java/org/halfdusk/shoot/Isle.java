@@ -5,7 +5,6 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
@@ -46,7 +45,7 @@ public final class Isle {
         return new Site(
                 new Place("Somewhere", observer, zone, brightness, List.of(objects), ""),
                 Sky.over(observer, ReferenceTable.EPHEMERIS, DeltaT.model()),
-                DarkSite.of(brightness, List.of(), Extinction.CLEAR));
+                DarkSite.withoutTowns(brightness));
     }
 
     public static Site isle(ForegroundObject... objects) {

@@ -8,10 +8,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.List;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
@@ -27,7 +25,7 @@ class WindowsTest {
     @Test
     void aMonthIsTheSumOfItsNights() {
         LocalDate first = LocalDate.of(2027, 6, 1);
-        DarkSite site = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
+        DarkSite site = DarkSite.withoutTowns(21.4);
         double nightly = 0;
         for (int i = 0; i < 30; i++) {
             nightly +=

@@ -14,7 +14,6 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
@@ -37,7 +36,7 @@ class MilkyWayPlanTest {
     private static final ZoneId MADRID = ZoneId.of("Europe/Madrid");
     private static final Observer TOWER = Observer.of(35.95, -3.05, 40);
     private static final Place PLACE = new Place("Old Watchtower", TOWER, MADRID, 21.4, List.of(), "");
-    private static final DarkSite SITE = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
+    private static final DarkSite SITE = DarkSite.withoutTowns(21.4);
     private static final Camera CAMERA = new Camera(
             "full frame 33 MP",
             new Sensor(35.9, 23.9, 7008, 4672),

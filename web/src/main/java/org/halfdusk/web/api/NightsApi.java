@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -107,7 +106,7 @@ class NightsApi {
         ZoneId zone = query.zone("zone", observer.map(NightsApi::nearestZone).orElse(ZoneId.of("UTC")));
         query.check();
         Sky sky = Sky.over(observer.orElseThrow(), ephemeris, deltaT);
-        DarkSite site = DarkSite.of(DarkSite.NATURAL, List.of(), Extinction.CLEAR);
+        DarkSite site = DarkSite.withoutTowns(DarkSite.NATURAL);
         Site here = new Site(new Place("here", sky.observer(), zone, DarkSite.NATURAL, List.of(), ""), sky, site);
         Subject subject = subjects.get(0);
         List<Row> rows =

@@ -151,10 +151,7 @@ final class FrameWords {
         }
         for (DarkSite.Dome d : plan.night().light().site().domes()) {
             if (d.heightDegrees() > 2 && rows.size() < 12) {
-                rows.add(row(
-                        "Glow of " + d.town().name(),
-                        d.azimuthDegrees(),
-                        "to " + Words.wholeDegrees(d.heightDegrees())));
+                rows.add(row("Glow of " + d.name(), d.azimuthDegrees(), "to " + Words.wholeDegrees(d.heightDegrees())));
             }
         }
         Projection frame = Projection.of(plan.framing(), plan.rig());

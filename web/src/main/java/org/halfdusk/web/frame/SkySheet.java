@@ -152,7 +152,7 @@ record SkySheet(
                 skylineOf(place),
                 thingsOf(place),
                 night.light().site().domes().stream()
-                        .map(d -> new Dome(d.town().name(), tenth(d.azimuthDegrees()), tenth(d.heightDegrees())))
+                        .map(d -> new Dome(d.name(), tenth(d.azimuthDegrees()), tenth(d.heightDegrees())))
                         .filter(d -> d.height() > 2)
                         .limit(6)
                         .toList());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.light.DarkSite;
 import org.halfdusk.place.CoastLines;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Gazetteer;
@@ -104,7 +105,7 @@ public record MapPicture(
     }
 
     private static double reach(MapView v, Town t) {
-        return v.units(t.glowKm() * 1000, t.latitudeDegrees());
+        return v.units(DarkSite.reachKm(t.population()) * 1000, t.latitudeDegrees());
     }
 
     private static Glow glow(MapView v, Town t) {

@@ -173,7 +173,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 .findFirst()
                 .ifPresent(d -> lines.add(new Line(
                         "Brightest glow",
-                        d.town().name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
+                        d.name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
                                 + " km away (estimate)")));
         return lines;
     }

@@ -109,7 +109,7 @@ record NightAtPage(
                 .findFirst()
                 .ifPresent(d -> lines.add(new Line(
                         "Brightest glow",
-                        d.town().name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
+                        d.name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
                                 + " km")));
         lines.add(new Line("Times are of", p.zone().getId()));
         return lines;

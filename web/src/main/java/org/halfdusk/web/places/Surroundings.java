@@ -34,7 +34,7 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
     /** @param now for the compass, which turns some minutes of arc a year */
     static Surroundings of(Place p, Instant now) {
         List<DarkSite.Dome> domes = DarkSite.domes(p.observer());
-        return new Surroundings(sky(p, domes), glow(domes), objects(p, now), compass(p, now), path(p.skyline()));
+        return new Surroundings(sky(p), glow(domes), objects(p, now), compass(p, now), path(p.skyline()));
     }
 
     /** What the towns around leave, as far as a place may have it. */
@@ -42,13 +42,13 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
         return Math.max(15, Math.min(22.2, DarkSite.estimate(o)));
     }
 
-    private static String sky(Place p, List<DarkSite.Dome> domes) {
-        double estimate = DarkSite.estimate(domes);
+    private static String sky(Place p) {
+        double estimate = DarkSite.estimate(p.observer());
         return Words.tenths(p.skyBrightness()) + " mag/arcsec² is Bortle " + Bortle.classOf(p.skyBrightness())
                 + "; the faintest stars seen are of magnitude "
                 + Words.tenths(Bortle.faintestStar(p.skyBrightness()))
-                + ". The towns of the gazetteer alone would leave "
-                + Words.tenths(estimate) + ": smaller ones are missing, so it is not darker than that.";
+                + ". By the towns around it would be " + Words.tenths(estimate)
+                + ", give or take 0.3: measure it, and the towns' light is scaled to that.";
     }
 
     private static Table glow(List<DarkSite.Dome> domes) {
@@ -56,7 +56,7 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
                 .limit(MOST_TOWNS)
                 .map(d -> Table.Row.of(
                         false,
-                        d.town().name(),
+                        d.name(),
                         Words.azimuth(d.azimuthDegrees()),
                         Math.round(d.distanceKm()) + " km",
                         d.heightDegrees() < 1 ? "at the horizon" : Words.wholeDegrees(d.heightDegrees()),
@@ -65,7 +65,7 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
         return Table.of(
                 "Glow of towns, an estimate",
                 rows.isEmpty()
-                        ? "No town of 15,000 people or more within 200 km adds to this sky."
+                        ? "No place of 1,000 people or more within 300 km adds to this sky."
                         : "Reaches: up to where it is half as bright as the natural sky. At 45°: what it adds to it.",
                 rows,
                 "town",

@@ -135,7 +135,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 .findFirst()
                 .ifPresent(d -> times.add(new Line(
                         "Brightest glow",
-                        d.town().name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
+                        d.name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
                                 + " km away (estimate)")));
         return new NightStep(
                 words(n).heading(),

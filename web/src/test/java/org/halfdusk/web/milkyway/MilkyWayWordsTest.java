@@ -13,7 +13,6 @@ import java.util.Optional;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.sky.Sky;
@@ -28,7 +27,7 @@ class MilkyWayWordsTest {
 
     private static MilkyWayNight night(double lat, double lon, String date, String zone) {
         Sky sky = Sky.over(Observer.of(lat, lon, 0), EPHEMERIS, DeltaT.model());
-        DarkSite site = DarkSite.of(21.4, List.of(), Extinction.CLEAR);
+        DarkSite site = DarkSite.withoutTowns(21.4);
         return MilkyWayNight.of(sky, site, LocalDate.parse(date), ZoneId.of(zone), 10);
     }
 
