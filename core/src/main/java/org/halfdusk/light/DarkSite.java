@@ -145,7 +145,8 @@ public final class DarkSite {
         double z = Math.toRadians(90 - Math.max(0, altitudeDegrees));
         double s = 6371 * Math.sin(z) / (6371 + AIRGLOW_HEIGHT_KM);
         double vanRhijn = 1 / Math.sqrt(1 - s * s);
-        double over = Extinction.airmass(altitudeDegrees) - Extinction.airmass(90);
+        // What is lost from a sky that is bright all around comes back by scattering: their air mass stops at 5.
+        double over = Moonlight.airmass(Math.toDegrees(z)) - 1;
         double air = Math.pow(10, -0.4 * extinction.perAirmass() * over * 0.75);
         return natural * (AIRGLOW_SHARE * vanRhijn + 1 - AIRGLOW_SHARE) * air;
     }

@@ -46,7 +46,7 @@ public final class Moonlight {
     }
 
     /** The paper's own air mass for scattering, (1 − 0.96 sin² Z)^−½. */
-    private static double airmass(double zenithDegrees) {
+    static double airmass(double zenithDegrees) {
         double s = Math.sin(Math.toRadians(Math.min(90, zenithDegrees)));
         return 1 / Math.sqrt(1 - 0.96 * s * s);
     }

@@ -85,11 +85,44 @@ class SkyLightTest {
 
     @Test
     void twilightFadesWithoutJumps() {
-        for (double sun = 5; sun > -25; sun -= 0.1) {
+        for (double sun = 60; sun > -25; sun -= 0.1) {
             double step = Twilight.zenith(sun - 0.1) - Twilight.zenith(sun);
             assertTrue(step >= 0 && step < 0.16, "at " + sun + " it jumps by " + step);
         }
-        assertEquals(3.5, Twilight.zenith(40), 1e-6);
+    }
+
+    /**
+     * A clear day's zenith of 2,000 to 5,000 cd/m² under a high Sun is 4.3 to 3.3 mag/arcsec² (10.8e4 cd/m² are magnitude 0); the sky
+     * at sunset lights the ground with about 700 lux, a mean of 220 cd/m², 6.7, the zenith a little under that.
+     */
+    @Test
+    void daylightAndSunset() {
+        assertEquals(3.8, Twilight.zenith(60), 0.5);
+        assertEquals(7.0, Twilight.zenith(0), 0.4);
+    }
+
+    /**
+     * At −6° the computed sky stands some four magnitudes over the zenith low down over the Sun's place, and opposite it is about
+     * as dark as the zenith; the old term gave 2.5 at most.
+     */
+    @Test
+    void duskIsBrightestOverTheSun() {
+        Vector sun = towards(-6, 270);
+        double zenith = Twilight.flux(UP, sun, -6);
+        double over = 2.5 * Math.log10(Twilight.flux(towards(5, 270), sun, -6) / zenith);
+        double opposite = 2.5 * Math.log10(Twilight.flux(towards(20, 90), sun, -6) / zenith);
+        assertEquals(3.7, over, 0.5);
+        assertEquals(0.2, opposite, 0.5);
+        // North and south of the Sun the sky is the same, and there is no seam behind it.
+        assertEquals(Twilight.flux(towards(10, 230), sun, -6), Twilight.flux(towards(10, 310), sun, -6), zenith * 1e-9);
+        assertEquals(1, Twilight.flux(towards(10, 89.9), sun, -6) / Twilight.flux(towards(10, 90.1), sun, -6), 0.01);
+    }
+
+    /** Ours and the measured zenith agree within half a magnitude where both are to be had: 5° to 12° down. */
+    @ParameterizedTest
+    @CsvSource({"-6,12.81", "-9,16.69", "-12,19.43"})
+    void theComputedZenithIsNearTheMeasured(double sun, double computed) {
+        assertEquals(Twilight.zenith(sun), computed, 0.55);
     }
 
     @ParameterizedTest
@@ -146,6 +179,18 @@ class SkyLightTest {
         assertEquals(List.of(), LightWindows.zenithDarkerThan(isle, 21.2, moonlit));
         var core = LightWindows.darkerThan(isle, Body.GALACTIC_CENTRE, 20, Interval.of(noon, noon.plusSeconds(86_400)));
         assertTrue(Interval.hours(core) > 5);
+    }
+
+    /**
+     * The natural sky towards the horizon: van Rhijn for a layer at 90 km gives 1/√(1 − (6371 sin 80°/6461)²) = 4.19 at 10°; three
+     * fifths of it airglow 2.914 of the zenith's light; the longer way, (1 − 0.96 sin² 80°)^−½ = 3.812, takes
+     * 10^(−0.4 · 0.2 · 2.812 · 0.75) = 0.678: 1.976, 0.74 mag brighter. At the horizon 5.98 → 3.99 × 0.575: 2.29.
+     */
+    @ParameterizedTest
+    @CsvSource({"90,1", "10,1.976", "0,2.29"})
+    void theNaturalSkyBrightensTowardsTheHorizon(double altitude, double ratio) {
+        DarkSite site = DarkSite.withoutTowns(21.9);
+        assertEquals(ratio, site.naturalFlux(altitude) / site.naturalFlux(90), 0.02);
     }
 
     @Test
