@@ -7,14 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
-import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.exposure.TrailMap;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
-import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.place.Observer;
@@ -102,7 +100,6 @@ public class FrameBench {
 
     @Benchmark
     public TrailMap trailMap() {
-        Vector pole = plan.night().sky().pole().direction();
-        return TrailMap.of(Projection.of(plan.framing(), rig), rig.camera().sensor(), pole, 10, 1, 9, 7);
+        return plan.trails().map(10, 9, 7);
     }
 }

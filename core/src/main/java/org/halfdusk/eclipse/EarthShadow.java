@@ -18,11 +18,35 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
     private static final double MOON_RADIUS_KM = 0.272508 * Observer.EQUATORIAL_RADIUS_KM;
     private static final double ENLARGEMENT = 1.01;
 
+    /** Points of the disc from its middle to its edge. */
+    private static final int DEPTH_POINTS = 12;
+
     /** The Moon against the shadow: separation of the centres and radii, radians, seen from the Earth's centre. */
     public record State(double separation, double umbra, double penumbra, double moon) {
         /** Share of the Moon's diameter inside the umbra; negative outside, above 1 wholly inside. */
         public double umbralMagnitude() {
             return (umbra + moon - separation) / (2 * moon);
+        }
+
+        /**
+         * The mean square of the distances from the shadow's axis, in radii of the umbra, of what of the Moon's disc lies in it;
+         * 1 where nothing does.
+         */
+        public double meanSquareDepth() {
+            double sum = 0;
+            int inside = 0;
+            for (int i = -DEPTH_POINTS; i <= DEPTH_POINTS; i++) {
+                for (int j = -DEPTH_POINTS; j <= DEPTH_POINTS; j++) {
+                    double x = i / (DEPTH_POINTS + 0.5);
+                    double y = j / (DEPTH_POINTS + 0.5);
+                    double fromAxis = Math.hypot(separation + x * moon, y * moon) / umbra;
+                    if (x * x + y * y <= 1 && fromAxis < 1) {
+                        sum += fromAxis * fromAxis;
+                        inside++;
+                    }
+                }
+            }
+            return inside == 0 ? 1 : sum / inside;
         }
 
         /**

@@ -52,6 +52,17 @@ public final class EclipseGuide {
     /** Q of totality by Danjon's scale, 0 to 4. */
     private static final double[] TOTALITY = {-9, -7, -5, -3, -1};
 
+    /** Guide value just inside the umbra's edge in an eclipse of Danjon 2, and by how much a class moves it†. */
+    private static final double EDGE = 1;
+
+    private static final double EDGE_BY_DANJON = 0.4;
+
+    /** Of a Moon wholly inside whose centre stands 0.4 radii of the umbra from its axis: 0.4² + (0.36)²/2. */
+    private static final double USUAL_MEAN_SQUARE = 0.225;
+
+    private static final double FULL_MOON_SURFACE = 3.5;
+    private static final double MAGNITUDES_PER_STOP = 2.5 * Math.log10(2);
+
     private EclipseGuide() {}
 
     /** Seconds for a guide value. */
@@ -86,11 +97,30 @@ public final class EclipseGuide {
         return PARTIAL[PARTIAL.length - 1][1];
     }
 
-    /** Guide value of totality, Danjon 0 (darkest) to 4. */
+    /** Guide value of a usual totality, Danjon 0 (darkest) to 4. */
     public static double lunarTotality(int danjon) {
         if (danjon < 0 || danjon > 4) {
             throw new IllegalArgumentException("Danjon class " + danjon + " is outside 0 to 4");
         }
         return TOTALITY[danjon];
+    }
+
+    /**
+     * Guide value of the part of the Moon that lies in the umbra, by how deep it lies: darkest on the shadow's axis, some stops
+     * brighter along its edge, into which the air bends more of the Sun. A parabola over the distance from the axis†, through
+     * Danjon's value where a usual totality has it.
+     *
+     * @param meanSquare of the distances of that part's points from the axis, in radii of the umbra, 0 to 1
+     */
+    public static double lunarShadow(double meanSquare, int danjon) {
+        double total = lunarTotality(danjon);
+        double edge = EDGE - (2 - danjon) * EDGE_BY_DANJON;
+        double axis = (total - USUAL_MEAN_SQUARE * edge) / (1 - USUAL_MEAN_SQUARE);
+        return axis + Math.max(0, Math.min(1, meanSquare)) * (edge - axis);
+    }
+
+    /** Surface of the Moon at a guide value before the air, mag/arcsec²: 3.5 for the full Moon, 13.3 in a totality of Danjon 2. */
+    public static double lunarSurface(double q) {
+        return FULL_MOON_SURFACE + (FULL_MOON - q) * MAGNITUDES_PER_STOP;
     }
 }

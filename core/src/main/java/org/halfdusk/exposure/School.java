@@ -1,5 +1,8 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+
 /** Rules in use for the longest exposure without trailing. */
 public enum School {
     /** 500 ÷ (focal length × crop factor). Ignores pixels and declination. */
@@ -19,29 +22,42 @@ public enum School {
     public static final double LONGEST_SECONDS = 3600;
 
     /** What the rules need to know of the kit and the frame. */
-    public record Setup(Trailing trailing, double fNumber, double cropFactor, double diagonalMm, double budgetPx) {
+    public record Setup(
+            StarTrails trails,
+            double focalMm,
+            double pixelPitchMicrometres,
+            double fNumber,
+            double cropFactor,
+            double budgetPx) {
+        /** Of a rig at an f-number. */
+        public static Setup of(Rig rig, StarTrails trails, double fNumber, double budgetPx) {
+            Sensor sensor = rig.camera().sensor();
+            return new Setup(
+                    trails, rig.focalMm(), sensor.pixelPitchMicrometres(), fNumber, sensor.cropFactor(), budgetPx);
+        }
+
         public Setup {
             if (!(fNumber > 0 && fNumber <= 128)) {
                 throw new IllegalArgumentException("aperture f/" + fNumber + " is outside f/0 to f/128");
             }
-            if (!(cropFactor > 0 && budgetPx > 0 && diagonalMm > 0)) {
-                throw new IllegalArgumentException("crop " + cropFactor + ", budget " + budgetPx + " px and diagonal "
-                        + diagonalMm + " mm must be above 0");
+            if (!(cropFactor > 0 && budgetPx > 0 && focalMm > 0 && pixelPitchMicrometres > 0)) {
+                throw new IllegalArgumentException("crop " + cropFactor + ", budget " + budgetPx + " px, focal length "
+                        + focalMm + " mm and pixel pitch " + pixelPitchMicrometres + " µm must be above 0");
             }
         }
     }
 
     /** What the rule gives, seconds, at most an hour. */
     public double seconds(Setup s) {
-        double f = s.trailing().focalMm();
-        double rate = s.trailing().share();
+        double f = s.focalMm();
+        double rate = s.trails().rate();
         double limit = switch (this) {
             case DIVIDE_500_EQUIVALENT -> 500 / (f * s.cropFactor() * rate);
             case DIVIDE_BY_SENSOR -> sensorConstant(s.cropFactor()) / (f * rate);
             case NPF_1 -> aperturePixel(s);
             case NPF_2 -> 2 * aperturePixel(s);
             case NPF_3 -> 3 * aperturePixel(s);
-            case PIXEL_BUDGET -> s.budgetPx() * s.trailing().secondsPerPixel();
+            case PIXEL_BUDGET -> s.trails().seconds(s.budgetPx());
         };
         return Math.min(limit, LONGEST_SECONDS);
     }
@@ -57,11 +73,9 @@ public enum School {
         return cropFactor < 1.8 ? 300 : 250;
     }
 
-    /** (16.856 N + 0.0997 f + 13.713 p) / (f cos δ). */
+    /** (16.856 N + 0.0997 f + 13.713 p) / (f cos δ), cos δ being the speed of the star that counts. */
     private static double aperturePixel(Setup s) {
-        Trailing t = s.trailing();
-        double cos = Math.cos(Math.toRadians(t.declinationDegrees()));
-        return (16.856 * s.fNumber() + 0.0997 * t.focalMm() + 13.713 * t.pixelPitchMicrometres())
-                / (t.focalMm() * cos * t.share());
+        return (16.856 * s.fNumber() + 0.0997 * s.focalMm() + 13.713 * s.pixelPitchMicrometres())
+                / (s.focalMm() * s.trails().speed());
     }
 }

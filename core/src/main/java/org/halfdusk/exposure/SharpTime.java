@@ -26,8 +26,8 @@ public record SharpTime(
         double seconds = school.seconds(setup);
         ShutterTime dial =
                 ShutterTime.roundDown(seconds, longestFirst).orElseGet(() -> longestFirst.get(longestFirst.size() - 1));
-        double middle = setup.trailing().middlePx(dial.realSeconds());
-        double corner = setup.trailing().cornerPx(setup.diagonalMm(), dial.realSeconds());
+        double middle = setup.trails().middlePx(dial.realSeconds());
+        double corner = setup.trails().worstPx(dial.realSeconds());
         return new SharpTime(school, seconds, dial, middle, corner, Trailing.elongation(middle));
     }
 }

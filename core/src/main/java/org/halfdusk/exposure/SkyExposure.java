@@ -21,6 +21,9 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
 
     private static final double GAMMA = 2.2;
 
+    /** As far across as a sky behind something bright may stand before it looks like day†: the middle. */
+    public static final double MOST_BEHIND = 0.5;
+
     public SkyExposure {
         if (!(skyBrightness >= -5 && skyBrightness <= 25)) {
             throw new IllegalArgumentException("sky brightness " + skyBrightness + " mag/arcsec² is outside −5 to 25");
@@ -50,6 +53,14 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
     /** The ISO that puts this sky at a place across the histogram, at the same time and aperture. */
     public double isoFor(double histogramPosition) {
         return SATURATION * Math.pow(histogramPosition, GAMMA) / exposureLuxSeconds();
+    }
+
+    /**
+     * The guide value 2^Q = N²/(t·ISO) at which a sky stands at a place across the histogram: a longer exposure, a lower value,
+     * puts it further.
+     */
+    public static double guideValue(double skyBrightness, double histogramPosition) {
+        return Stops.between(1, new SkyExposure(skyBrightness, 1, 1, 1).isoFor(histogramPosition));
     }
 
     /** Stops from here to a place across the histogram: positive where the sky would come out brighter than that. */

@@ -2,7 +2,9 @@ package org.halfdusk.shoot;
 
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Vector;
 import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Reciprocity;
@@ -11,20 +13,21 @@ import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.Stops;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 
 /**
  * Time, aperture and ISO for an untracked sky, with what decided each.
  *
  * @param sharp the schools' answers for this rig and frame
- * @param chosen the trail budget's answer at the chosen time
+ * @param middlePx trail of the fastest star in the middle third
+ * @param cornerPx longest trail in the frame as it is aimed and turned
  * @param sky how the sky comes out
  */
 public record ExposurePlan(
         Rig rig,
-        Trailing trailing,
+        FrameTrails trails,
         double skyBrightness,
         Wishes wishes,
         ShutterTime shutter,
@@ -39,12 +42,13 @@ public record ExposurePlan(
         SkyExposure sky) {
 
     /**
-     * Plans for a rig, the declination of the frame's centre and a sky of the given brightness.
+     * Plans for a rig as it is aimed and a sky of the given brightness.
      *
+     * @param pole unit direction of the celestial pole as north, east, up
      * @param skyBrightness mag/arcsec² in the frame's direction
      */
-    public static ExposurePlan of(Rig rig, double declinationDegrees, double skyBrightness, Wishes wishes) {
-        return new Planner(rig, declinationDegrees, skyBrightness, wishes).plan();
+    public static ExposurePlan of(Rig rig, Framing framing, Vector pole, double skyBrightness, Wishes wishes) {
+        return new Planner(rig, framing, pole, skyBrightness, wishes).plan();
     }
 
     /** Stops from the school's target to where the sky comes out: positive brighter. */
@@ -88,17 +92,16 @@ public record ExposurePlan(
         private static final double DARKEST = 25;
 
         private final Rig rig;
-        private final Trailing trailing;
+        private final FrameTrails trails;
         private final double skyBrightness;
         private final Wishes wishes;
         private final List<ShutterTime> times;
         private final List<Integer> isos;
 
-        Planner(Rig rig, double declinationDegrees, double skyBrightness, Wishes wishes) {
+        Planner(Rig rig, Framing framing, Vector pole, double skyBrightness, Wishes wishes) {
             this.rig = rig;
             ExposureLimits limits = wishes.limits();
-            this.trailing = Trailing.of(rig, declinationDegrees)
-                    .withShare(limits.mount().skyShare(limits.polarErrorArcmin()));
+            this.trails = FrameTrails.of(framing, rig, pole, limits.mount(), limits.polarErrorArcmin());
             this.skyBrightness = Math.min(DARKEST, skyBrightness + limits.filterMagnitudes());
             this.wishes = wishes;
             this.times = times(rig.camera());
@@ -111,9 +114,7 @@ public record ExposurePlan(
 
         ExposurePlan plan() {
             double aperture = aperture();
-            double diagonal = rig.camera().sensor().diagonalMm();
-            School.Setup setup = new School.Setup(
-                    trailing, aperture, rig.camera().sensor().cropFactor(), diagonal, wishes.budgetPx());
+            School.Setup setup = School.Setup.of(rig, trails, aperture, wishes.budgetPx());
             List<SharpTime> sharp = SharpTime.all(setup, times);
             double stars = School.PIXEL_BUDGET.seconds(setup);
             double limit = limit(stars);
@@ -122,7 +123,7 @@ public record ExposurePlan(
             int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exactIso, isos));
             return new ExposurePlan(
                     rig,
-                    trailing,
+                    trails,
                     skyBrightness,
                     wishes,
                     shutter,
@@ -132,8 +133,8 @@ public record ExposurePlan(
                     iso,
                     IsoReason.of(wishes, exactIso, iso),
                     sharp,
-                    trailing.middlePx(shutter.realSeconds()),
-                    trailing.cornerPx(diagonal, shutter.realSeconds()),
+                    trails.middlePx(shutter.realSeconds()),
+                    trails.worstPx(shutter.realSeconds()),
                     new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), iso));
         }
 

@@ -1,6 +1,7 @@
 package org.halfdusk.shoot;
 
 import java.util.List;
+import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -26,6 +27,11 @@ public sealed interface Plan
 
     /** Time, aperture, ISO and white balance at the best moment. */
     Setting setting();
+
+    /** How the stars trail over this frame as it is aimed and turned. */
+    default FrameTrails trails() {
+        return FrameTrails.of(framing(), rig(), night().sky().pole().direction());
+    }
 
     /** The programme of frames in order of time; empty where the night has no window. */
     List<Block> blocks();

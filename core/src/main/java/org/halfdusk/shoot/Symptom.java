@@ -6,6 +6,7 @@ import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.StarTrails;
 import org.halfdusk.exposure.Stops;
 import org.halfdusk.exposure.Trailing;
 import org.halfdusk.optics.Rig;
@@ -27,16 +28,15 @@ public enum Symptom {
      */
     public record Remedy(Optional<ShootField> field, String value, double stops, double trailPx) {}
 
-    /** For a setting of a rig under stars of a declination. */
-    public Remedy remedy(Rig rig, Setting s, double declinationDegrees) {
-        Trailing trailing = Trailing.of(rig, declinationDegrees);
-        double trail = trailing.middlePx(s.shutter().realSeconds());
+    /** For a setting of a rig under the stars of its frame. */
+    public Remedy remedy(Rig rig, Setting s, StarTrails trails) {
+        double trail = trails.middlePx(s.shutter().realSeconds());
         List<Integer> isos =
                 Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
         return switch (this) {
             case LEFT_EDGE -> iso(s, Iso.nearest(2.0 * s.iso(), isos), trail);
             case CLIPPED -> iso(s, Iso.nearest(s.iso() / 2.0, isos), trail);
-            case DASHES -> shorter(rig, s, trailing);
+            case DASHES -> shorter(rig, s, trails);
             case WINGS -> stoppedDown(rig, s, trail);
             case SOFT -> new Remedy(Optional.empty(), "", 0, trail);
         };
@@ -49,13 +49,8 @@ public enum Symptom {
     }
 
     /** The pinpoint time of the aperture-and-pixel rule, or half the time where it is shorter already. */
-    private static Remedy shorter(Rig rig, Setting s, Trailing trailing) {
-        School.Setup setup = new School.Setup(
-                trailing,
-                s.fNumber(),
-                rig.camera().sensor().cropFactor(),
-                rig.camera().sensor().diagonalMm(),
-                Trailing.DEFAULT_BUDGET_PX);
+    private static Remedy shorter(Rig rig, Setting s, StarTrails trails) {
+        School.Setup setup = School.Setup.of(rig, trails, s.fNumber(), Trailing.DEFAULT_BUDGET_PX);
         double wished = Math.min(School.NPF_1.seconds(setup), s.shutter().realSeconds() / 1.26);
         ShutterTime time =
                 ShutterTime.roundDown(wished, ExposurePlan.times(rig)).orElse(s.shutter());
@@ -63,7 +58,7 @@ public enum Symptom {
                 Optional.of(ShootField.SHUTTER),
                 FieldText.plain(time.nominalSeconds()),
                 Stops.between(time.realSeconds(), s.shutter().realSeconds()),
-                trailing.middlePx(time.realSeconds()));
+                trails.middlePx(time.realSeconds()));
     }
 
     private static Remedy stoppedDown(Rig rig, Setting s, double trail) {

@@ -11,7 +11,13 @@ class SchoolTest {
     private static final List<ShutterTime> DIAL = ShutterTime.dial();
 
     private static School.Setup setup(double focalMm, double fNumber, double declination, double crop) {
-        return new School.Setup(new Trailing(focalMm, 5.12, declination), fNumber, crop, 43.27 / crop, 2.6);
+        return new School.Setup(
+                new StarTrails.AllRolls(new Trailing(focalMm, 5.12, declination), 43.27 / crop),
+                focalMm,
+                5.12,
+                fNumber,
+                crop,
+                2.6);
     }
 
     @Test

@@ -8,10 +8,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.Vector;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.junit.jupiter.api.Test;
@@ -20,8 +24,17 @@ import org.junit.jupiter.api.Test;
 class ExposureLimitsTest {
     private static final Rig RIG = Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18);
 
+    /** Level to the south from 35.95° N: the celestial equator stands 54.05° up, −29° at 25.05°. */
+    private static final Framing SOUTH = new Framing(Azimuth.ofDegrees(180), Altitude.ofDegrees(25.05), 0);
+
+    private static final Vector POLE = Vector.ofSpherical(0, Math.toRadians(35.95), 1);
+
     private static ExposurePlan plan(Wishes w) {
-        return ExposurePlan.of(RIG, -29, 21.4, w);
+        return plan(RIG, w);
+    }
+
+    private static ExposurePlan plan(Rig rig, Wishes w) {
+        return ExposurePlan.of(rig, SOUTH, POLE, 21.4, w);
     }
 
     private static Wishes pinned(OptionalDouble s, OptionalDouble n, OptionalInt iso) {
@@ -77,7 +90,7 @@ class ExposureLimitsTest {
                 0.01,
                 0.01);
         Rig rig = Rig.of(film, RIG.lens(), Optional.empty(), 18);
-        ExposurePlan p = ExposurePlan.of(rig, -29, 21.4, Wishes.DEFAULT);
+        ExposurePlan p = plan(rig, Wishes.DEFAULT);
         double real = p.shutter().realSeconds();
         assertEquals(Math.pow(real, 1 / 1.3), p.sky().seconds(), 1e-9);
     }
@@ -109,10 +122,10 @@ class ExposureLimitsTest {
     void eachSymptomHasItsRemedy() {
         ExposurePlan e = plan(Wishes.DEFAULT);
         Setting s = new Setting(e.shutter(), e.aperture(), e.iso(), 3900);
-        assertEquals(1, Symptom.LEFT_EDGE.remedy(RIG, s, -29).stops(), 0.1);
-        assertEquals(-1, Symptom.CLIPPED.remedy(RIG, s, -29).stops(), 0.1);
-        assertTrue(Symptom.DASHES.remedy(RIG, s, -29).trailPx() < e.middlePx());
-        assertEquals("2.8", Symptom.WINGS.remedy(RIG, s, -29).value());
-        assertTrue(Symptom.SOFT.remedy(RIG, s, -29).field().isEmpty());
+        assertEquals(1, Symptom.LEFT_EDGE.remedy(RIG, s, e.trails()).stops(), 0.1);
+        assertEquals(-1, Symptom.CLIPPED.remedy(RIG, s, e.trails()).stops(), 0.1);
+        assertTrue(Symptom.DASHES.remedy(RIG, s, e.trails()).trailPx() < e.middlePx());
+        assertEquals("2.8", Symptom.WINGS.remedy(RIG, s, e.trails()).value());
+        assertTrue(Symptom.SOFT.remedy(RIG, s, e.trails()).field().isEmpty());
     }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
@@ -28,6 +29,29 @@ public final class Isle {
 
     public static Camera camera(boolean bulb) {
         return new Camera("full frame 33 MP", FULL_FRAME, 100, 25_600, 1 / 8000.0, 30, bulb, 34, 11, 90, 160, 530, 190);
+    }
+
+    /** The same with a stabiliser. */
+    public static Camera steady(double stops) {
+        return new Camera(
+                "full frame 33 MP",
+                FULL_FRAME,
+                100,
+                25_600,
+                1 / 8000.0,
+                30,
+                true,
+                34,
+                11,
+                90,
+                160,
+                530,
+                190,
+                false,
+                stops,
+                OptionalDouble.empty(),
+                0.01,
+                0.01);
     }
 
     public static Rig rig(Lens lens, double focalMm) {

@@ -60,7 +60,7 @@ class SubjectPagesTest {
 
     private static String good(String path) throws Exception {
         HttpResponse<String> r = app.get(path);
-        assertEquals(200, r.statusCode(), path);
+        assertEquals(200, r.statusCode(), () -> path + " answers\n" + r.body());
         assertFalse(NO_NUMBER.matcher(r.body()).find(), () -> path + " shows no number:\n" + r.body());
         assertFalse(r.body().contains("style=\""), path + " has inline style");
         return r.body();

@@ -21,6 +21,7 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.BodyMotion;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 
@@ -29,6 +30,7 @@ import org.halfdusk.time.Interval;
  *
  * @param danjon the darkness of totality that is planned for, 0 very dark to 4 bright
  * @param cadence from one frame (or bracket) to the next
+ * @param changeOver share of the Moon's diameter covered from which one exposes for the shadow, 0.5 to 1
  */
 public record LunarEclipsePlan(
         Place place,
@@ -38,10 +40,9 @@ public record LunarEclipsePlan(
         Wishes wishes,
         int danjon,
         LunarExposure.Mount mount,
-        Duration cadence)
+        Duration cadence,
+        double changeOver)
         implements Plan {
-    /** From this share covered on one exposes for the shadow instead of the lit part: between 75 and 80 %. */
-    public static final double SWITCH_MAGNITUDE = 0.78;
 
     /** What is exposed for. */
     public enum Phase {
@@ -51,9 +52,25 @@ public record LunarEclipsePlan(
         SHADOW
     }
 
-    /** The exposure at a moment. */
+    /**
+     * The exposure at a moment.
+     *
+     * @param surface of what is exposed for, as it is seen through the air, mag/arcsec²
+     * @param sky behind it without the Moon's own light, mag/arcsec²
+     */
     public record Step(
-            Instant at, Phase phase, double umbralMagnitude, HorizontalPosition moon, LunarExposure exposure) {}
+            Instant at,
+            Phase phase,
+            double umbralMagnitude,
+            HorizontalPosition moon,
+            LunarExposure exposure,
+            double surface,
+            double sky) {
+        /** Whether it stands out: brighter than the sky before which it hangs. */
+        public boolean visible() {
+            return moon.apparent().altitude().degrees() > 0 && surface <= sky;
+        }
+    }
 
     public static LunarEclipsePlan of(
             Place place,
@@ -63,11 +80,12 @@ public record LunarEclipsePlan(
             Wishes wishes,
             int danjon,
             LunarExposure.Mount mount,
-            Duration cadence) {
+            Duration cadence,
+            double changeOver) {
         HorizontalPosition moon = night.sky().at(Body.MOON, night.bestMoment());
         Framing aim = framing.orElseGet(() -> new Framing(
                 moon.azimuth(), Altitude.ofDegrees(Math.max(-10, moon.altitude().degrees())), 0));
-        return new LunarEclipsePlan(place, night, rig, aim, wishes, danjon, mount, cadence);
+        return new LunarEclipsePlan(place, night, rig, aim, wishes, danjon, mount, cadence, changeOver);
     }
 
     /** The exposure at any moment of the night. */
@@ -76,25 +94,56 @@ public record LunarEclipsePlan(
         double umbral = s.umbralMagnitude();
         Phase phase = night.eclipse().isEmpty() || s.penumbralMagnitude() <= 0
                 ? Phase.FULL
-                : umbral <= 0 ? Phase.PENUMBRA : umbral < SWITCH_MAGNITUDE ? Phase.LIT_PART : Phase.SHADOW;
+                : umbral <= 0 ? Phase.PENUMBRA : umbral < changeOver ? Phase.LIT_PART : Phase.SHADOW;
         HorizontalPosition moon = night.sky().at(Body.MOON, at);
-        double q = guide(phase, umbral, s.penumbralMagnitude());
+        double q = guide(phase, s);
+        double apparent = moon.apparent().altitude().degrees();
+        double sky = night.light().at(at).towards(moon.direction()).withMoon(0).magnitude();
         return new Step(
                 at,
                 phase,
                 umbral,
                 moon,
-                LunarExposure.of(rig, q, moon.altitude().degrees(), wishes, mount));
+                LunarExposure.of(rig, q, apparent, wishes, limitSeconds(at), sky),
+                EclipseGuide.lunarSurface(q) + LunarExposure.airMagnitudes(apparent),
+                sky);
     }
 
-    private double guide(Phase phase, double umbral, double penumbral) {
+    /** Longest time by the Moon's motion over the sensor at a moment. */
+    public double limitSeconds(Instant at) {
+        return LunarExposure.limitSeconds(rig, wishes, mount, speedArcsec(at));
+    }
+
+    /** How fast the Moon crosses the sensor, arcsec per second: with a mount at lunar rate what that leaves, and its axis. */
+    public double speedArcsec(Instant at) {
+        boolean follows = mount == LunarExposure.Mount.LUNAR_RATE;
+        double rate = follows ? org.halfdusk.exposure.Mount.LUNAR.arcsecPerSecond() : 0;
+        double axis = Math.sin(Math.toRadians(wishes.limits().polarErrorArcmin() / 60));
+        double drift = follows ? org.halfdusk.exposure.Mount.SIDEREAL_ARCSEC * axis : 0;
+        return Math.hypot(BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, rate), drift);
+    }
+
+    /** The first moment of what is up of the eclipse at which the Moon stands out from the sky; nothing where it never does. */
+    public Optional<Instant> visibleFrom() {
+        for (Interval seen : night.seen()) {
+            for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plusSeconds(60)) {
+                if (at(t).visible()) {
+                    return Optional.of(t);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private double guide(Phase phase, EarthShadow.State s) {
         return switch (phase) {
             case FULL -> EclipseGuide.fullMoon();
             case PENUMBRA ->
                 EclipseGuide.fullMoon()
-                        + Math.min(1, Math.max(0, penumbral)) * (EclipseGuide.penumbra() - EclipseGuide.fullMoon());
-            case LIT_PART -> EclipseGuide.lunarPartial(umbral);
-            case SHADOW -> EclipseGuide.lunarTotality(danjon);
+                        + Math.min(1, Math.max(0, s.penumbralMagnitude()))
+                                * (EclipseGuide.penumbra() - EclipseGuide.fullMoon());
+            case LIT_PART -> EclipseGuide.lunarPartial(Math.min(1, s.umbralMagnitude()));
+            case SHADOW -> EclipseGuide.lunarShadow(s.meanSquareDepth(), danjon);
         };
     }
 
@@ -153,7 +202,7 @@ public record LunarEclipsePlan(
         return at(night.bestMoment()).exposure().setting();
     }
 
-    /** Frames at the cadence while the Moon is up; brackets of a stop and a half each way while the shadow is exposed for. */
+    /** Frames at the cadence while the Moon is up and stands out from the sky; brackets of a stop and a half each way while the shadow is exposed for. */
     @Override
     public List<Block> blocks() {
         List<Block> blocks = new ArrayList<>();
@@ -162,6 +211,9 @@ public record LunarEclipsePlan(
             Phase before = null;
             for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plus(cadence)) {
                 Step step = at(t);
+                if (!step.visible()) {
+                    continue;
+                }
                 if (step.phase() != before && !frames.isEmpty() && before != null) {
                     blocks.add(Block.of(kind(before), frames));
                     frames = new ArrayList<>();

@@ -39,11 +39,13 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
             "camera on",
             new WishField.Option("FIXED", "fixed tripod"),
             new WishField.Option("LUNAR_RATE", "mount at lunar rate"));
+    public static final WishField CHANGE_OVER =
+            WishField.number("LUNAR_CHANGE_OVER", "expose for the shadow from", "% covered", 50, 100, 78);
     public static final WishField MINUTES =
             WishField.number("LUNAR_MINUTES", "minutes between frames", "min", 0.5, 60, 5);
 
     /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(DANJON, MOUNT, MINUTES);
+    public static final List<WishField> FIELDS = List.of(DANJON, MOUNT, CHANGE_OVER, MINUTES);
 
     /** Years searched at a time; each has two or three eclipses. */
     private static final int YEARS = 5;
@@ -74,7 +76,8 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
                 wishes,
                 (int) wish.number(DANJON),
                 LunarExposure.Mount.valueOf(wish.text(MOUNT)),
-                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
+                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)),
+                wish.number(CHANGE_OVER) / 100);
     }
 
     /** The coming eclipses, those below the horizon left out. */

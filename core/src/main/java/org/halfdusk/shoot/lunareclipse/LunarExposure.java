@@ -4,9 +4,9 @@ import java.util.List;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Iso;
-import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Rig;
@@ -16,15 +16,22 @@ import org.halfdusk.shoot.Wishes;
 
 /**
  * One exposure of a Moon in eclipse: first longer times down to the motion limit, then the aperture opens, and only then
- * does ISO rise.
+ * does ISO rise; and never so much that the sky behind it comes out like day.
  *
  * @param q guide value
  * @param airStops that the altitude costs
  * @param limitSeconds motion limit at this rig's pixel scale, or the mount's
  * @param stopsShort by which even the widest aperture and the highest ISO fall short; 0 where they do not
+ * @param skyStops by which the sky behind holds it under what the Moon alone would want; 0 in the dark
  */
 public record LunarExposure(
-        double q, double airStops, double limitSeconds, Setting setting, Spent spent, double stopsShort) {
+        double q,
+        double airStops,
+        double limitSeconds,
+        Setting setting,
+        Spent spent,
+        double stopsShort,
+        double skyStops) {
     /** What had to be used to get there. */
     public enum Spent {
         TIME,
@@ -40,24 +47,36 @@ public record LunarExposure(
         LUNAR_RATE
     }
 
-    /** A following mount is trusted for so long with a long lens†. */
-    private static final double FOLLOWED_SECONDS = 8;
+    /** With a mount at the Moon's rate nobody exposes longer with a long lens†: wind, gears and the shadow itself move. */
+    private static final double MOST_FOLLOWED_SECONDS = 30;
 
     private static final Extinction AIR = Extinction.CLEAR;
 
     /** Daylight: the shadow's copper is then as the eye sees it, K. */
     private static final int WHITE_BALANCE_KELVIN = 5200;
 
-    /** Longest time for a rig: the trail budget at the Moon's speed, or what a following mount is trusted for. */
-    public static double limitSeconds(Rig rig, Wishes wishes, Mount mount) {
-        return mount == Mount.LUNAR_RATE
-                ? FOLLOWED_SECONDS
-                : wishes.budgetPx() * rig.pixelScaleArcsec() / MoonExposure.SPEED_ARCSEC_PER_SECOND;
+    /**
+     * Longest time for a rig: the trail budget at the speed with which the Moon crosses the sensor.
+     *
+     * @param speedArcsec of the Moon against the camera, tripod or mount, arcsec per second
+     */
+    public static double limitSeconds(Rig rig, Wishes wishes, Mount mount, double speedArcsec) {
+        double seconds = wishes.budgetPx() * rig.pixelScaleArcsec() / speedArcsec;
+        return mount == Mount.LUNAR_RATE ? Math.min(MOST_FOLLOWED_SECONDS, seconds) : seconds;
     }
 
-    static LunarExposure of(Rig rig, double q, double altitudeDegrees, Wishes wishes, Mount mount) {
-        double air = AIR.stopsBelowHigh(Math.max(0, altitudeDegrees));
-        double limit = limitSeconds(rig, wishes, mount);
+    /** Magnitudes that the air takes at an apparent altitude; under the horizon as at it. */
+    static double airMagnitudes(double apparentDegrees) {
+        return AIR.magnitudes(Math.max(0, apparentDegrees));
+    }
+
+    /**
+     * @param apparentDegrees altitude of the Moon as it is seen
+     * @param skyBrightness behind the Moon, its own light left out, mag/arcsec²
+     */
+    static LunarExposure of(
+            Rig rig, double q, double apparentDegrees, Wishes wishes, double limit, double skyBrightness) {
+        double air = AIR.stopsBelowHigh(Math.max(0, apparentDegrees));
         List<ShutterTime> times = ExposurePlan.times(rig);
         ShutterTime longest = ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
         List<Integer> isos =
@@ -65,13 +84,15 @@ public record LunarExposure(
         int lowest = isos.get(0);
         double usual = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes)
                 .fNumber();
-        double guide = q - air;
+        double sky = SkyExposure.guideValue(Math.max(-5, Math.min(25, skyBrightness)), SkyExposure.MOST_BEHIND);
+        double guide = Math.max(q - air, sky);
+        double skyStops = guide - (q - air);
         Spent spent = Spent.TIME;
         double n = usual;
         int iso = wishes.pinnedIso().orElse(lowest);
         if (wishes.pinnedSeconds().isPresent()) {
             ShutterTime pinned = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
-            return of(q, air, limit, pinned, n, iso, guide, Spent.PINNED);
+            return of(q, air, limit, pinned, n, iso, guide, Spent.PINNED, skyStops);
         }
         double needed = EclipseGuide.seconds(n, iso, guide);
         if (needed > longest.realSeconds() && wishes.pinnedAperture().isEmpty()) {
@@ -90,13 +111,21 @@ public record LunarExposure(
         }
         needed = EclipseGuide.seconds(n, iso, guide);
         ShutterTime time = needed > longest.realSeconds() ? longest : ShutterTime.nearest(needed, times);
-        return of(q, air, limit, time.compareTo(longest) > 0 ? longest : time, n, iso, guide, spent);
+        return of(q, air, limit, time.compareTo(longest) > 0 ? longest : time, n, iso, guide, spent, skyStops);
     }
 
     private static LunarExposure of(
-            double q, double air, double limit, ShutterTime time, double n, int iso, double guide, Spent spent) {
+            double q,
+            double air,
+            double limit,
+            ShutterTime time,
+            double n,
+            int iso,
+            double guide,
+            Spent spent,
+            double skyStops) {
         double shortBy = Stops.between(EclipseGuide.seconds(n, iso, guide), time.realSeconds());
         return new LunarExposure(
-                q, air, limit, new Setting(time, n, iso, WHITE_BALANCE_KELVIN), spent, Math.max(0, shortBy));
+                q, air, limit, new Setting(time, n, iso, WHITE_BALANCE_KELVIN), spent, Math.max(0, shortBy), skyStops);
     }
 }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -36,16 +37,21 @@ public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing fr
     public static MilkyWayPlan of(Place place, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes) {
         Framing aim = framing.orElseGet(
                 () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
-        double declination = aim.declinationDegrees(place.observer().latitudeDegrees());
         double brightness =
                 night.light().at(night.bestMoment()).framed(aim.direction()).magnitude();
-        ExposurePlan exposure = ExposurePlan.of(rig, declination, brightness, wishes);
+        ExposurePlan exposure = ExposurePlan.of(rig, aim, night.sky().pole().direction(), brightness, wishes);
         return new MilkyWayPlan(place, night, rig, aim, exposure);
     }
 
     @Override
     public Setting setting() {
         return new Setting(exposure.shutter(), exposure.aperture(), exposure.iso(), WHITE_BALANCE_KELVIN);
+    }
+
+    /** On the mount that was chosen. */
+    @Override
+    public FrameTrails trails() {
+        return exposure.trails();
     }
 
     /** Equal frames to be stacked. */

@@ -8,6 +8,7 @@ import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
+import org.halfdusk.light.Moonlight;
 import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
@@ -52,13 +53,19 @@ public final class LandAndMoon {
     }
 
     private static Pair at(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
-        double land = landSeconds(sky, utDays);
-        double altitude = Math.max(0, Refraction.STANDARD.apparent(sky.altitudeDegrees(Body.MOON, utDays)));
+        double land = landSeconds(sky, utDays, phaseAngleDegrees, air);
+        double altitude = Math.max(0, apparentMoon(sky, utDays));
         return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, altitude, air));
     }
 
-    private static double landSeconds(Sky sky, double utDays) {
-        double lux = Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays));
+    private static double apparentMoon(Sky sky, double utDays) {
+        return Refraction.STANDARD.apparent(sky.altitudeDegrees(Body.MOON, utDays));
+    }
+
+    /** In the light of Sun, twilight and the Moon itself. */
+    private static double landSeconds(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
+        double lux = Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays))
+                + Moonlight.groundLux(phaseAngleDegrees, apparentMoon(sky, utDays), air);
         return Daylight.meteredSeconds(lux, N, ISO) / Math.pow(2, DUSK_STOPS);
     }
 
@@ -86,7 +93,7 @@ public final class LandAndMoon {
             Sky sky, Interval within, double phaseAngleDegrees, Extinction air, Instant nearestTo) {
         double moon = MoonExposure.seconds(N, ISO, phaseAngleDegrees, LOW_DEGREES, air);
         Curve land = Curve.of(
-                t -> Stops.between(landSeconds(sky, t), moon),
+                t -> Stops.between(landSeconds(sky, t, phaseAngleDegrees, air), moon),
                 Moment.utDays(within.start()),
                 Moment.utDays(within.end()),
                 1.0 / 24);

@@ -17,11 +17,17 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.MoonPhase;
 import org.halfdusk.time.Interval;
 
 /** A moon shoot answered. */
-public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, MoonShot shot, Duration betweenBrackets)
+public record MoonPlan(
+        Place place,
+        MoonNight night,
+        Rig rig,
+        Framing framing,
+        MoonShot shot,
+        Support support,
+        Duration betweenBrackets)
         implements Plan {
     private static final double ARCSEC = 3600;
     private static final int MOST_BRACKETS = 200;
@@ -35,14 +41,8 @@ public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, M
             Support support,
             Duration betweenBrackets) {
         Framing aim = framing.orElseGet(() -> aim(night, rig));
-        MoonPhase phase = night.sky().moonPhase(night.bestMoment());
-        MoonShot shot = MoonShot.of(
-                rig,
-                phase.phaseAngleDegrees(),
-                night.best().position().apparent().altitude().degrees(),
-                wishes,
-                support);
-        return new MoonPlan(place, night, rig, aim, shot, betweenBrackets);
+        MoonShot shot = MoonShot.of(rig, MoonShot.Circumstances.of(night, night.bestMoment()), wishes, support);
+        return new MoonPlan(place, night, rig, aim, shot, support, betweenBrackets);
     }
 
     /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach. */
@@ -88,7 +88,8 @@ public record MoonPlan(Place place, MoonNight night, Rig rig, Framing framing, M
         Interval span = night.main()
                 .orElseGet(
                         () -> Interval.of(night.bestMoment(), night.bestMoment().plusSeconds(1)));
-        if (night.best().position().altitude().degrees() < 0 && night.main().isEmpty()) {
+        // What drowns in the sky is not worth a frame.
+        if (!shot.visible()) {
             return List.of();
         }
         List<Frame> frames = new ArrayList<>();

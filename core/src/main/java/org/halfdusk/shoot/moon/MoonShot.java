@@ -1,16 +1,22 @@
 package org.halfdusk.shoot.moon;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.stream.DoubleStream;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.Stops;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.sky.BodyMotion;
+import org.halfdusk.sky.HorizontalPosition;
 
 /**
  * Exposure for the Moon's sunlit rock: the f/11 rule, with stops for phase and air, inside what motion and hands allow;
@@ -20,6 +26,9 @@ import org.halfdusk.shoot.Wishes;
  * @param airStops stops added for the air at this altitude
  * @param limit the shortest of the limits on time
  * @param stopsOff from the rule to what was set, positive brighter: a mark's rounding, a pin, or a limit of the camera
+ * @param skyStops by which the bright sky behind holds it under the rule; 0 in the dark
+ * @param fixedIso whether a person fixed the ISO
+ * @param visible whether the Moon's surface stands out from the sky at all
  */
 public record MoonShot(
         Rig rig,
@@ -30,9 +39,35 @@ public record MoonShot(
         ApertureChoice aperture,
         ShutterTime shutter,
         int iso,
-        double stopsOff) {
-    /** Speed over the sky, ″/s. */
-    public static final double SPEED_ARCSEC_PER_SECOND = MoonExposure.SPEED_ARCSEC_PER_SECOND;
+        double stopsOff,
+        double skyStops,
+        boolean visible,
+        boolean fixedIso,
+        Circumstances circumstances) {
+    /**
+     * The Moon at a moment.
+     *
+     * @param phaseAngleDegrees 0 full to 180 new
+     * @param apparentDegrees its altitude as it is seen
+     * @param speedArcsec over the sky, arcsec per second
+     * @param sky behind it without its own light, mag/arcsec²
+     */
+    public record Circumstances(double phaseAngleDegrees, double apparentDegrees, double speedArcsec, double sky) {
+        static Circumstances of(MoonNight night, Instant at) {
+            HorizontalPosition moon = night.sky().at(Body.MOON, at);
+            return new Circumstances(
+                    night.sky().moonPhase(at).phaseAngleDegrees(),
+                    moon.apparent().altitude().degrees(),
+                    BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, 0),
+                    night.light().at(at).towards(moon.direction()).withMoon(0).magnitude());
+        }
+
+        /** The Moon's surface through the air, mag/arcsec². */
+        double surface() {
+            return EclipseGuide.lunarSurface(EclipseGuide.fullMoon() - MoonExposure.phaseStops(phaseAngleDegrees))
+                    + MoonNight.AIR.magnitudes(Math.max(0, apparentDegrees));
+        }
+    }
 
     /** What a long lens on a tripod still shakes: the usual advice is 1/125 s or faster. */
     public static final double LONG_LENS_SECONDS = 1 / 125.0;
@@ -58,23 +93,26 @@ public record MoonShot(
      *
      * @param motion one pixel of the Moon's way
      * @param longLens infinite for a short lens
-     * @param hand 1/(f · crop)
+     * @param hand 1/(f · crop), lengthened by the stabiliser
      */
     public record Limits(double motion, double longLens, double hand) {}
 
-    static MoonShot of(Rig rig, double phaseAngle, double altitudeDegrees, Wishes wishes, Support support) {
+    static MoonShot of(Rig rig, Circumstances moon, Wishes wishes, Support support) {
         double crop = rig.camera().sensor().cropFactor();
         Limits limits = new Limits(
-                SHARP_PX * rig.pixelScaleArcsec() / SPEED_ARCSEC_PER_SECOND,
+                SHARP_PX * rig.pixelScaleArcsec() / moon.speedArcsec(),
                 rig.focalMm() * crop >= LONG_LENS_MM ? LONG_LENS_SECONDS : Double.POSITIVE_INFINITY,
-                MoonExposure.handheldSeconds(rig.focalMm(), crop, 0));
+                MoonExposure.handheldSeconds(rig.focalMm(), crop, rig.camera().stabiliserStops()));
         double steady = support == Support.HAND ? limits.hand() : limits.longLens();
         double least = Math.min(limits.motion(), steady);
         Limit limit = limits.motion() <= steady ? Limit.MOTION : support == Support.HAND ? Limit.HAND : Limit.LONG_LENS;
         ApertureChoice aperture = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes);
-        double altitude = Math.max(0, altitudeDegrees);
+        double altitude = Math.max(0, moon.apparentDegrees());
+        double n = aperture.fNumber();
         double lowIso = rig.camera().lowestIso();
-        double atLowest = MoonExposure.seconds(aperture.fNumber(), lowIso, phaseAngle, altitude, MoonNight.AIR);
+        double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), altitude, MoonNight.AIR);
+        double sky = SkyExposure.guideValue(Math.max(-5, Math.min(25, moon.sky())), SkyExposure.MOST_BEHIND);
+        double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Integer> isos =
                 Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
@@ -83,21 +121,36 @@ public record MoonShot(
         double exact = atLowest * lowIso / iso;
         ShutterTime shutter = wishes.pinnedSeconds().isPresent()
                 ? ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times)
-                : ShutterTime.nearest(exact, times);
+                : inside(least, exact, times);
         return new MoonShot(
                 rig,
-                MoonExposure.phaseStops(phaseAngle),
+                MoonExposure.phaseStops(moon.phaseAngleDegrees()),
                 MoonNight.AIR.stopsBelowHigh(altitude),
                 limits,
                 limit,
                 aperture,
                 shutter,
                 iso,
-                Stops.between(shutter.realSeconds(), exact));
+                Stops.between(shutter.realSeconds(), exact),
+                Stops.between(rule, atLowest),
+                moon.apparentDegrees() > 0 && moon.surface() <= moon.sky(),
+                wishes.pinnedIso().isPresent(),
+                moon);
     }
 
     private static int firstAtLeast(double wished, List<Integer> isos) {
-        return isos.stream().filter(i -> i >= wished * 0.9).findFirst().orElse(isos.get(isos.size() - 1));
+        return isos.stream()
+                .filter(i -> i >= wished * (1 - ShutterTime.FORGIVEN))
+                .findFirst()
+                .orElse(isos.get(isos.size() - 1));
+    }
+
+    /** The mark nearest to a wish that is not longer than the limit; the shortest where all are. */
+    private static ShutterTime inside(double limit, double wished, List<ShutterTime> longestFirst) {
+        List<ShutterTime> allowed = longestFirst.stream()
+                .filter(t -> t.realSeconds() <= limit * (1 + ShutterTime.FORGIVEN))
+                .toList();
+        return allowed.isEmpty() ? longestFirst.get(longestFirst.size() - 1) : ShutterTime.nearest(wished, allowed);
     }
 
     public Setting setting() {
@@ -115,12 +168,12 @@ public record MoonShot(
 
     /** What the Moon moves in this time, px. */
     public double motionPx() {
-        return shutter.realSeconds() * SPEED_ARCSEC_PER_SECOND / rig.pixelScaleArcsec();
+        return shutter.realSeconds() * circumstances.speedArcsec() / rig.pixelScaleArcsec();
     }
 
-    /** Whether the time is longer than the limit: the camera's highest ISO was not enough, or a pin wants it. */
+    /** Whether the time is longer than the limit: a person fixed it, or the camera has no shorter one. */
     public boolean overLimit() {
-        return shutter.realSeconds() > limitSeconds() * 1.2;
+        return shutter.realSeconds() > limitSeconds() * (1 + ShutterTime.FORGIVEN);
     }
 
     /** A stop darker, right, a stop brighter. */

@@ -8,7 +8,6 @@ import java.util.OptionalDouble;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
@@ -100,18 +99,12 @@ public record TrailsPlan(
 
     /** The fastest star of the frame moves so far while the shutter is shut, px. */
     public OptionalDouble widestGapPx() {
-        double diagonal = rig.camera().sensor().diagonalMm();
-        return run.map(r -> OptionalDouble.of(trailing().cornerPx(diagonal, r.gapSeconds())))
-                .orElseGet(OptionalDouble::empty);
+        return run.map(r -> OptionalDouble.of(trails().worstPx(r.gapSeconds()))).orElseGet(OptionalDouble::empty);
     }
 
     /** Whether a dash is seen where the shutter was shut: a gap wider than a star. */
     public boolean gapShows() {
         return widestGapPx().orElse(0) > FrameRun.STAR_WIDTH_PX;
-    }
-
-    private Trailing trailing() {
-        return Trailing.of(rig, framing.declinationDegrees(place.observer().latitudeDegrees()));
     }
 
     /** All of it in one frame at the same aperture and the camera's lowest ISO: how the sky comes out. */

@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -15,6 +16,8 @@ import java.util.Optional;
 import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sequence.Block;
@@ -103,12 +106,14 @@ class LunarEclipsePlanTest {
         assertEquals(LunarEclipsePlan.Phase.FULL, course.get(0).phase());
         assertEquals(LunarEclipsePlan.Phase.PENUMBRA, course.get(1).phase());
         for (LunarEclipsePlan.Step s : course) {
-            boolean shadow = s.umbralMagnitude() >= LunarEclipsePlan.SWITCH_MAGNITUDE;
+            boolean shadow = s.umbralMagnitude() >= 0.78;
             assertEquals(shadow, s.phase() == LunarEclipsePlan.Phase.SHADOW, "at " + s.umbralMagnitude());
         }
         double full = course.get(0).exposure().q();
         double total = plan.at(plan.night().bestMoment()).exposure().q();
-        assertEquals(13, full - total, 1e-9);
+        // A shallow totality, 1.25 of the diameter deep: its part near the edge is brighter than a usual one's 13
+        // stops.
+        assertEquals(12, full - total, 0.5);
     }
 
     @Test
@@ -139,17 +144,98 @@ class LunarEclipsePlanTest {
         assertTrue(low * 8 <= fixed, low + " against " + fixed);
     }
 
-    /** Danjon's scale spans eight stops: where ISO may rise for it, the exposure follows stop by stop. */
+    /** A usual totality, its centre 0.4 radii of the umbra from the axis, has Danjon's values: eight stops from 0 to 4. */
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 2, 3, 4})
     void totalityByDanjon(int danjon) {
-        SubjectWish wish = SubjectWish.NONE.with(LunarEclipsePlanner.DANJON, Integer.toString(danjon));
+        assertEquals(2 * danjon - 9, EclipseGuide.lunarShadow(0.225, danjon), 1e-9);
+        assertTrue(
+                EclipseGuide.lunarShadow(0.07, danjon) < EclipseGuide.lunarShadow(0.225, danjon), "deeper is darker");
+        assertTrue(
+                EclipseGuide.lunarShadow(1, danjon) < EclipseGuide.lunarPartial(0.95), "no brighter than what is lit");
+    }
+
+    /** One third of the way out from the axis twice as much of the disc's points lies farther: means known by hand. */
+    @Test
+    void depthOfTheDiscInTheShadow() {
+        // A small Moon in the middle: the mean of r² over a disc is half the square of its radius.
+        assertEquals(0.02, new EarthShadow.State(0, 1, 2, 0.2).meanSquareDepth(), 0.001);
+        // Off the axis by the parallel-axis theorem: 0.5² + 0.02.
+        assertEquals(0.27, new EarthShadow.State(0.5, 1, 2, 0.2).meanSquareDepth(), 0.001);
+        assertEquals(1, new EarthShadow.State(1.3, 1, 2, 0.2).meanSquareDepth(), 1e-12);
+    }
+
+    /** Minute by minute within the shadow the guide value creeps; before it stood still and then leapt. */
+    @Test
+    void brightnessFollowsTheDepthWithoutJumps() {
+        LunarEclipsePlan plan = high();
+        Instant from =
+                plan.night().eclipse().orElseThrow().umbra().orElseThrow().start();
+        Double before = null;
+        int changes = 0;
+        for (int minute = 0; minute < 200; minute++) {
+            LunarEclipsePlan.Step s = plan.at(from.plusSeconds(60L * minute));
+            if (s.phase() == LunarEclipsePlan.Phase.SHADOW) {
+                if (before != null) {
+                    assertEquals(before, s.exposure().q(), 0.1, "minute " + minute);
+                    changes += before == s.exposure().q() ? 0 : 1;
+                }
+                before = s.exposure().q();
+            }
+        }
+        assertTrue(changes > 60);
+    }
+
+    @Test
+    void oneChangesOverWhereOneLikes() {
+        SubjectWish late = SubjectWish.NONE.with(LunarEclipsePlanner.CHANGE_OVER, "95");
+        for (LunarEclipsePlan.Step s : plan(isle(), HIGH, late).course()) {
+            assertEquals(s.umbralMagnitude() >= 0.95, s.phase() == LunarEclipsePlan.Phase.SHADOW);
+        }
+    }
+
+    /**
+     * New Year's Eve 2028 over the isle: the Moon rises eclipsed with the Sun 1.4° down. Its surface, 13 mag/arcsec² and six of
+     * air, drowns in the dusk; the old plan laid 0.4 s f/5.6 ISO 25600, 9.7 stops over clipping.
+     */
+    @Test
+    void whatDrownsInTheDuskGetsNoFrames() {
+        LunarEclipsePlan plan = plan(isle(), RISING, SubjectWish.NONE);
+        LunarEclipsePlan.Step early = plan.at(Instant.parse("2028-12-31T17:11:55Z"));
+        assertFalse(early.visible());
+        Instant from = plan.visibleFrom().orElseThrow();
+        double sun = plan.night().sky().at(Body.SUN, from).altitude().degrees();
+        assertTrue(sun < -6 && sun > -13, "seen from a sun of " + sun);
+        for (Block b : plan.blocks()) {
+            for (Frame f : b.frames()) {
+                LunarEclipsePlan.Step s = plan.at(f.open());
+                SkyExposure behind = new SkyExposure(
+                        Math.max(-5, Math.min(25, s.sky())),
+                        f.fNumber(),
+                        f.shutter().realSeconds(),
+                        f.iso());
+                assertFalse(f.open().isBefore(from.minusSeconds(60)), "no frame before it is seen");
+                assertTrue(behind.stopsUnderClipping() > 0.2, "the sky clips at " + f.open());
+            }
+        }
+    }
+
+    /**
+     * At lunar rate a mount is left with what the Moon's own motion differs: 0.6 to 2.1 % of 14.5″/s. At 1200 mm on 5.12 µm that
+     * is a limit by pixels, not a fixed eight seconds.
+     */
+    @Test
+    void aFollowingMountIsTrustedByItsPixels() {
+        SubjectWish followed = SubjectWish.NONE.with(LunarEclipsePlanner.MOUNT, "LUNAR_RATE");
+        LunarEclipsePlan plan = plan(isle(), HIGH, followed);
+        double left = plan.speedArcsec(plan.night().bestMoment());
+        assertTrue(left > 0.003 * 14.5 && left < 0.03 * 14.5, "left " + left);
+        double tripod = high().speedArcsec(plan.night().bestMoment());
+        assertTrue(tripod > 13 && tripod < 15.2, "on a tripod " + tripod);
         assertEquals(
-                2 * danjon - 9,
-                plan(isle(), HIGH, wish)
-                        .at(high().night().bestMoment())
-                        .exposure()
-                        .q());
+                Math.min(30, 2.6 * plan.rig().pixelScaleArcsec() / left),
+                plan.limitSeconds(plan.night().bestMoment()),
+                1e-9);
     }
 
     @Test

@@ -6,6 +6,7 @@ import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.StarTrails;
 import org.halfdusk.exposure.Trailing;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,7 +48,8 @@ class ExposureApi {
         double diagonal =
                 width > 0 && height > 0 ? Math.hypot(width, height) * pitch / 1000 : FULL_FRAME_DIAGONAL_MM / crop;
         Trailing trailing = new Trailing(focal, pitch, declination);
-        School.Setup setup = new School.Setup(trailing, aperture, crop, diagonal, budget);
+        School.Setup setup =
+                new School.Setup(new StarTrails.AllRolls(trailing, diagonal), focal, pitch, aperture, crop, budget);
         List<SchoolAnswer> schools = SharpTime.all(setup, ShutterTime.dial()).stream()
                 .map(ExposureApi::answer)
                 .toList();

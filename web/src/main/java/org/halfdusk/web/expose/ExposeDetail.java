@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.FNumber;
+import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Noise;
@@ -16,12 +17,10 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.TrailMap;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.exposure.Triangle;
 import org.halfdusk.exposure.Vignetting;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.optics.DepthOfField;
-import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
@@ -75,14 +74,7 @@ record ExposeDetail(
     }
 
     private static TrailMapPicture map(Plan plan, ExposurePlan e, Theme theme) {
-        TrailMap map = TrailMap.of(
-                Projection.of(plan.framing(), plan.rig()),
-                plan.rig().camera().sensor(),
-                pole(plan),
-                e.shutter().realSeconds(),
-                e.trailing().share(),
-                COLUMNS,
-                ROWS);
+        TrailMap map = e.trails().map(e.shutter().realSeconds(), COLUMNS, ROWS);
         return TrailMapPicture.of(map, plan.framing().upright(), e.wishes().budgetPx(), theme);
     }
 
@@ -94,12 +86,14 @@ record ExposeDetail(
     private static List<Line> mount(Plan plan, ExposurePlan e) {
         Mount mount = e.wishes().limits().mount();
         double seconds = e.shutter().realSeconds();
-        Trailing still = Trailing.of(plan.rig(), e.trailing().declinationDegrees());
-        double ground = still.withShare(mount.groundShare()).middlePx(seconds);
-        double drift = still.withShare(mount.skyShare(e.wishes().limits().polarErrorArcmin()) - mount.skyShare())
+        double ground = FrameTrails.ofGround(plan.framing(), plan.rig(), pole(plan), mount)
                 .middlePx(seconds);
+        double aligned =
+                FrameTrails.of(plan.framing(), plan.rig(), pole(plan), mount, 0).middlePx(seconds);
+        double sky = e.trails().middlePx(seconds);
+        double drift = Math.sqrt(Math.max(0, sky * sky - aligned * aligned));
         return List.of(
-                new Line("Sky", Words.tenths(e.trailing().middlePx(seconds)) + " px in the middle"),
+                new Line("Sky", Words.tenths(sky) + " px in the middle third"),
                 new Line("of it from the axis off the pole, at most", Words.tenths(drift) + " px"),
                 new Line("Ground", Words.tenths(ground) + " px: its own frames with the mount stopped"));
     }
@@ -146,8 +140,6 @@ record ExposeDetail(
         Triangle same = Triangle.of(rig, s.shutter().realSeconds(), s.fNumber(), s.iso());
         double circle = rig.camera().sensor().circleOfConfusionMm();
         boolean trails = plan instanceof MilkyWayPlan;
-        double declination =
-                plan.framing().declinationDegrees(plan.place().observer().latitudeDegrees());
         List<Table.Row> rows = new ArrayList<>();
         for (double n : ExposurePlan.apertures(rig)) {
             if (n > 16.5 || n > s.fNumber() * 4.1) {
@@ -168,10 +160,7 @@ record ExposeDetail(
                             : t.time().label(),
                     Words.distance(near)));
             if (trails) {
-                cells.add(
-                        3,
-                        Words.tenths(Trailing.of(rig, declination)
-                                        .middlePx(t.time().realSeconds())) + " px");
+                cells.add(3, Words.tenths(plan.trails().middlePx(t.time().realSeconds())) + " px");
             }
             rows.add(Table.Row.of(Math.abs(n - s.fNumber()) < 0.01, cells.toArray(String[]::new)));
         }

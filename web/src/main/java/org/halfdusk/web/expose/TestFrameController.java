@@ -55,10 +55,7 @@ class TestFrameController {
 
     private Advice advice(ShootDesk.Open open, Symptom seen, int rig) {
         Plan plan = open.plan();
-        Symptom.Remedy r = seen.remedy(
-                plan.rig(),
-                plan.setting(),
-                plan.framing().declinationDegrees(plan.place().observer().latitudeDegrees()));
+        Symptom.Remedy r = seen.remedy(plan.rig(), plan.setting(), plan.trails());
         String field = r.field().map(ShootField::name).orElse("");
         String was =
                 field.isEmpty() ? "" : shoots.fields(open.shoot().id(), rig).getOrDefault(field, "");

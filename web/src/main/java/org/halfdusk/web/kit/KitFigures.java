@@ -9,6 +9,7 @@ import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.StarTrails;
 import org.halfdusk.exposure.Trailing;
 import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Camera;
@@ -129,13 +130,9 @@ class KitFigures {
     /** For stars on the equator, wide open. */
     private static SharpTime sharp(School school, Rig r) {
         Camera c = r.camera();
-        Trailing trailing = Trailing.of(r, 0);
-        School.Setup setup = new School.Setup(
-                trailing,
-                r.widestAperture(),
-                c.sensor().cropFactor(),
-                c.sensor().diagonalMm(),
-                Trailing.DEFAULT_BUDGET_PX);
+        StarTrails trails =
+                new StarTrails.AllRolls(Trailing.of(r, 0), c.sensor().diagonalMm());
+        School.Setup setup = School.Setup.of(r, trails, r.widestAperture(), Trailing.DEFAULT_BUDGET_PX);
         return SharpTime.of(
                 school, setup, ShutterTime.available(c.shortestSeconds(), c.longestTimedSeconds(), c.bulb()));
     }

@@ -199,10 +199,19 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
 
     @Override
     public Optional<Banner> banner(LunarEclipsePlan plan) {
-        return plan.night().seen().isEmpty() && plan.night().eclipse().isPresent()
-                ? Optional.of(new Banner(
-                        "caution", "Not seen from here.", "The moon is under the horizon during this eclipse."))
-                : Optional.empty();
+        if (plan.night().eclipse().isEmpty()) {
+            return Optional.empty();
+        }
+        if (plan.night().seen().isEmpty()) {
+            return Optional.of(
+                    new Banner("caution", "Not seen from here.", "The moon is under the horizon during this eclipse."));
+        }
+        return plan.visibleFrom().isPresent()
+                ? Optional.empty()
+                : Optional.of(new Banner(
+                        "caution",
+                        "Lost in a bright sky.",
+                        "While the moon is up in this eclipse the sky is brighter than its surface."));
     }
 
     @Override
@@ -249,7 +258,11 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         String setting = ReasonWords.line(s.exposure().setting());
         return new NightStep.At(
                 heading,
-                up ? "Expose " + setting + "." : "The moon is under the horizon now.",
+                !up
+                        ? "The moon is under the horizon now."
+                        : s.visible()
+                                ? "Expose " + setting + "."
+                                : "The sky is brighter than the moon: it cannot be seen, and no frame is laid.",
                 List.of(
                         new Line("Moon", ReasonWords.place(s.moon())),
                         ReasonWords.body("Sun", plan.night().sky(), Body.SUN, at)));
@@ -290,13 +303,14 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     private static Table.Row settingRow(LunarEclipsePlan.Step s, ZoneId zone) {
         LunarExposure e = s.exposure();
         boolean under = s.moon().altitude().degrees() < -0.5;
+        String instead = under ? "under horizon" : "lost in the sky";
         return Table.Row.of(
                 false,
                 Words.clock(s.at(), zone),
                 covered(s),
-                under ? "under horizon" : e.setting().shutter().label(),
-                under ? "" : FNumber.label(e.setting().fNumber()),
-                under ? "" : Integer.toString(e.setting().iso()));
+                s.visible() ? e.setting().shutter().label() : instead,
+                s.visible() ? FNumber.label(e.setting().fNumber()) : "",
+                s.visible() ? Integer.toString(e.setting().iso()) : "");
     }
 
     @Override
@@ -332,10 +346,13 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         String spent = switch (e.spent()) {
             case TIME ->
                 "The motion limit of " + Words.fraction(e.limitSeconds())
-                        + " is not reached: lowest ISO, sharpest aperture.";
+                        + " is not reached: "
+                        + (plan.wishes().pinnedIso().isPresent() ? "the ISO you fixed" : "lowest ISO")
+                        + ", sharpest aperture.";
             case APERTURE ->
                 "The motion limit of " + Words.fraction(e.limitSeconds())
-                        + " is spent, so the aperture opens; ISO stays lowest.";
+                        + " is spent, so the aperture opens; ISO "
+                        + (plan.wishes().pinnedIso().isPresent() ? "is the one you fixed." : "stays lowest.");
             case ISO ->
                 "Time (" + Words.fraction(e.limitSeconds()) + ") and aperture are spent, so ISO makes up the rest.";
             case ALL ->
@@ -345,7 +362,15 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 "You fixed this time"
                         + (e.stopsShort() > 0.3 ? "; it comes out " + Words.stops(e.stopsShort()) + " darker." : ".");
         };
-        return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent);
+        String sky = e.skyStops() < 0.1
+                ? ""
+                : " The sky behind it is " + Words.tenths(s.sky()) + " mag/arcsec² bright and holds this "
+                        + Words.stops(e.skyStops()) + " under what the moon would want.";
+        String seen = s.visible()
+                ? ""
+                : " It is not seen then: the sky is brighter than its surface of " + Words.tenths(s.surface())
+                        + " mag/arcsec².";
+        return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent + sky + seen);
     }
 
     private static String phase(LunarEclipsePlan.Step s, LunarEclipsePlan plan) {
@@ -362,19 +387,22 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 "When to switch",
                 "switch",
                 "Stay exposed for the lit part until three quarters to four fifths are covered, here "
-                        + Words.percent(LunarEclipsePlan.SWITCH_MAGNITUDE)
+                        + Words.percent(plan.changeOver())
                         + ", then expose for the shadow; the sliver that is still lit will clip.");
     }
 
     private static Because limit(LunarEclipsePlan plan) {
-        double limit = LunarExposure.limitSeconds(plan.rig(), plan.wishes(), plan.mount());
+        Instant best = plan.night().bestMoment();
+        double limit = plan.limitSeconds(best);
+        String speed = Words.plain(Math.rint(100 * plan.speedArcsec(best)) / 100) + "″ a second";
+        String pixel = "a pixel here is " + Words.tenths(plan.rig().pixelScaleArcsec()) + "″: your "
+                + Words.plain(plan.wishes().budgetPx()) + " px are used up after "
+                + Words.fraction(plan.wishes().budgetPx() * plan.rig().pixelScaleArcsec() / plan.speedArcsec(best))
+                + ".";
         String reason = plan.mount() == LunarExposure.Mount.LUNAR_RATE
-                ? "A mount at lunar rate is trusted for " + Words.seconds(limit)
-                        + " here; check the first frames magnified."
-                : "The moon moves 14.5″ a second, a pixel here is "
-                        + Words.tenths(plan.rig().pixelScaleArcsec())
-                        + "″: your " + Words.plain(plan.wishes().budgetPx()) + " px are used up after "
-                        + Words.fraction(limit) + ".";
+                ? "The moon's own motion is never quite the mount's lunar rate: it leaves " + speed + " then, and "
+                        + pixel + " Longer than 30 s nobody risks."
+                : "The moon moves " + speed + " then, " + pixel;
         return new Because("Longest time " + Words.fraction(limit), Words.fraction(limit), reason);
     }
 
@@ -391,6 +419,16 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 plan.setting().kelvin(), "Daylight: the shadow's copper then comes out as the eye sees it.");
     }
 
+    /** From when the moon stands out, where it first hangs unseen in a bright sky. */
+    private static String comesOut(LunarEclipsePlan plan) {
+        return plan.visibleFrom()
+                .filter(t -> !plan.night().seen().isEmpty()
+                        && t.isAfter(plan.night().seen().get(0).start()))
+                .map(t -> " It comes out of the bright sky at "
+                        + Words.clock(t, plan.night().zone()) + ": before that there is nothing to take.")
+                .orElse("");
+    }
+
     @Override
     public SequenceStep sequence(LunarEclipsePlan plan) {
         int frames = Block.frames(plan.blocks());
@@ -401,7 +439,8 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                         frames == 0
                                 ? sentence(plan.night())
                                 : "One every " + Words.minutes(plan.cadence())
-                                        + " while the moon is up; three in a bracket while the shadow is exposed for."),
+                                        + " while the moon is up; three in a bracket while the shadow is exposed for."
+                                        + comesOut(plan)),
                 Table.of(
                         "Checks",
                         "",

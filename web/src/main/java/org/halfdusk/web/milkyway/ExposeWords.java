@@ -15,10 +15,11 @@ final class ExposeWords {
 
     static Because time(ExposurePlan e) {
         ShutterTime t = e.shutter();
-        double perPixel = e.trailing().secondsPerPixel();
+        double perPixel = 1 / Math.max(1e-9, e.trails().middlePx(1));
         String moves = Words.plain(e.rig().focalMm()) + " mm on "
-                + Words.plain(e.trailing().pixelPitchMicrometres()) + " µm pixels moves a star at declination "
-                + Words.wholeDegrees(e.trailing().declinationDegrees())
+                + Words.plain(e.rig().camera().sensor().pixelPitchMicrometres())
+                + " µm pixels moves the fastest star in the middle third, "
+                + Words.wholeDegrees(e.trails().fastestDeclinationDegrees()) + " from the equator,"
                 + (perPixel > 3600 ? " hardly at all. " : " by 1 px in " + Words.seconds(perPixel) + ". ");
         String budget = Words.plain(e.wishes().budgetPx()) + " px";
         String reason;

@@ -299,7 +299,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     public SequenceStep sequence(MilkyWayPlan plan) {
         FrameRun run = plan.stack();
         String gain = Words.stops(Stops.ofAveraging(run.frames()));
-        double drift = plan.exposure().trailing().middlePx(run.durationSeconds());
+        double drift = plan.exposure().trails().middlePx(run.durationSeconds());
         return new SequenceStep(
                 new Because(
                         "A stack",

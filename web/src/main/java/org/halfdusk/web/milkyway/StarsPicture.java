@@ -7,6 +7,7 @@ import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.Trailing;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
@@ -134,16 +135,15 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
     }
 
     private static Star star(ExposurePlan e, ShutterTime time, String note, boolean chosen, Theme theme) {
-        double corner = Math.toRadians(e.rig().cornerDegrees());
-        double middlePx = e.trailing().middlePx(time.realSeconds());
-        double cornerPx = e.trailing().worstPx(corner, time.realSeconds());
+        Trailing.Path middle = e.trails().middlePath(time.realSeconds());
+        Trailing.Path corner = e.trails().worstPath(time.realSeconds());
         return new Star(
                 time.label(),
                 note,
                 chosen,
-                StarPicture.of(e.trailing().path(0, 0, time.realSeconds()), theme),
-                StarPicture.of(e.trailing().worstPath(corner, time.realSeconds()), theme),
-                "After " + time.label() + " a star trails " + Words.tenths(middlePx) + " px in the middle and "
-                        + Words.tenths(cornerPx) + " px in the worst corner.");
+                StarPicture.of(middle, theme),
+                StarPicture.of(corner, theme),
+                "After " + time.label() + " a star trails " + Words.tenths(middle.length()) + " px in the middle and "
+                        + Words.tenths(corner.length()) + " px in the worst corner.");
     }
 }

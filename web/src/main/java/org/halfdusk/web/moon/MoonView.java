@@ -290,7 +290,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 List.of(
                         ReasonWords.aperture(
                                 s.aperture(), "The lens's sharp middle: the moon is bright enough for it."),
-                        iso(s),
+                        iso(plan),
                         bracket(plan),
                         ReasonWords.kelvin(
                                 plan.setting().kelvin(),
@@ -322,25 +322,42 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 "A long lens wants 1/125 s or faster even on a tripod; a pixel would allow "
                         + Words.fraction(s.limits().motion()) + ".";
             case HAND ->
-                "In the hand 1/(focal length × crop) is the limit, "
-                        + Words.fraction(s.limits().hand()) + ".";
+                "In the hand 1/(focal length × crop) is the limit"
+                        + (s.rig().camera().stabiliserStops() > 0
+                                ? ", lengthened by the stabiliser's "
+                                        + Words.stops(s.rig().camera().stabiliserStops())
+                                : "")
+                        + ", " + Words.fraction(s.limits().hand()) + ".";
         };
-        String over = s.overLimit()
-                ? " This time moves it by " + Words.tenths(s.motionPx())
-                        + " px: no ISO of this camera is high enough, so "
-                        + "open the aperture or wait until it stands higher."
-                : "";
-        return new Because("Why " + label, label, rule + phase + air + limit + over);
+        String over =
+                s.overLimit() ? " This time, which you fixed, moves it by " + Words.tenths(s.motionPx()) + " px." : "";
+        String sky = s.skyStops() < 0.1
+                ? ""
+                : " The sky behind it is " + Words.tenths(s.circumstances().sky())
+                        + " mag/arcsec² bright and holds this " + Words.stops(s.skyStops()) + " under the rule.";
+        String unseen =
+                s.visible() ? "" : " It is not seen then: the sky is brighter than its surface, and no frame is laid.";
+        return new Because("Why " + label, label, rule + phase + air + limit + over + sky + unseen);
     }
 
-    private static Because iso(MoonShot s) {
+    private static Because iso(MoonPlan plan) {
+        MoonShot s = plan.shot();
+        boolean fixed = s.fixedIso();
+        boolean highest = s.iso() >= s.rig().camera().highestIso();
         String off = Math.abs(s.stopsOff()) < 0.34
                 ? ""
-                : " It comes out " + ReasonWords.offTarget(s.stopsOff()) + " than the rule wishes.";
+                : " It comes out " + ReasonWords.offTarget(s.stopsOff()) + " than the rule wishes"
+                        + (!fixed && highest && s.stopsOff() < 0
+                                ? ": no ISO of this camera is high enough, so open the aperture or wait until it stands higher."
+                                : ".");
         return new Because(
                 "Why ISO " + s.iso(),
                 "ISO " + s.iso(),
-                "The lowest that keeps the time at or under " + Words.fraction(s.limitSeconds()) + "." + off);
+                (fixed
+                                ? "You fixed it."
+                                : "The lowest that keeps the time at or under " + Words.fraction(s.limitSeconds())
+                                        + ".")
+                        + off);
     }
 
     private static Because bracket(MoonPlan plan) {
@@ -372,7 +389,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 row(
                         "Moves a pixel in",
                         rigs,
-                        r -> Words.fraction(r.pixelScaleArcsec() / MoonShot.SPEED_ARCSEC_PER_SECOND)));
+                        r -> Words.fraction(r.pixelScaleArcsec()
+                                / plan.shot().circumstances().speedArcsec())));
     }
 
     private static Rig with(Rig rig, double factor) {

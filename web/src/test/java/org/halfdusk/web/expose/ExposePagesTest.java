@@ -87,7 +87,7 @@ class ExposePagesTest extends DemoPages {
     @Test
     void aBracketIsALadderOfTheCamerasMarks() throws Exception {
         save("BRACKET", "", "5 3");
-        assertHas(app.get("/shoots/1/expose").body(), "5 frames at f/2 ISO 1250: 2.5 s, 5 s, 10 s, 20 s, 40 s.");
+        assertHas(app.get("/shoots/1/expose").body(), "5 frames at f/2 ISO 1250: 2 s, 4 s, 8 s, 15 s, 30 s.");
         assertTrue(app.bean(Shoots.class).undo(1));
     }
 }

@@ -1,0 +1,99 @@
+package org.halfdusk.exposure;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Azimuth;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Trails of a frame as it is aimed: the middle third, the corners, and a mount's axis that is off the pole. */
+class FrameTrailsTest {
+    private static final Sensor SENSOR = new Sensor(35.9, 23.9, 7008, 4672);
+    private static final Camera CAMERA =
+            new Camera("full frame 33 MP", SENSOR, 100, 25_600, 1.0 / 8000, 30, true, 35, 12, 60, 160, 530, 190);
+    private static final double EARTH = 7.292115e-5;
+    private static final Vector POLE = Vector.ofSpherical(0, Math.toRadians(40), 1);
+
+    private static Rig rig(double focal) {
+        return Rig.of(CAMERA, new Lens("lens", focal, focal, 2, 2, 16, 4), Optional.empty(), focal);
+    }
+
+    private static Framing aim(double azimuth, double altitude, double roll) {
+        return new Framing(Azimuth.ofDegrees(azimuth), Altitude.ofDegrees(altitude), roll);
+    }
+
+    /**
+     * Aimed at the pole a star in the corner of the middle third stands √(35.9² + 23.9²)/6 = 7.188 mm from it and goes round it
+     * at that radius: in a second 7.188 mm × 7.292e-5 = 0.5241 µm, 0.1023 px of 5.123 µm; 2.6 px take 25.4 s. The rules of the
+     * centre's declination gave an hour, with 1,102 px in the corner.
+     */
+    @Test
+    void aimedAtThePoleTheMiddleThirdDecides() {
+        FrameTrails pole = FrameTrails.of(aim(0, 40, 0), rig(18), POLE);
+        assertEquals(0.1023, pole.middlePx(1), 0.0003);
+        assertEquals(25.4, pole.seconds(2.6), 0.2);
+        assertEquals(3 * pole.middlePx(10), pole.worstPx(10), 0.01, "corners are three times as far out");
+        assertEquals(90 - Math.toDegrees(Math.atan(7.188 / 18)), pole.fastestDeclinationDegrees(), 0.01);
+        School.Setup setup = School.Setup.of(rig(18), pole, 2, 2.6);
+        assertTrue(School.NPF_1.seconds(setup) < 40, "aperture and pixel asks the same star");
+    }
+
+    /** On the equator, in the middle, 18 mm: 18 × 7.292e-5 mm/s over 5.123 µm = 0.2562 px/s; a third out hardly more. */
+    @Test
+    void onTheEquatorTheMiddleThirdIsTheMiddle() {
+        FrameTrails equator = FrameTrails.of(aim(180, 50, 0), rig(18), POLE);
+        assertTrue(equator.middlePx(1) >= 18 * EARTH / 0.005123 && equator.middlePx(1) < 0.2562 * 1.12);
+        assertEquals(1, equator.speed(), 1e-6);
+    }
+
+    /**
+     * An axis 10′ off the pole drifts by 15.041″/s × sin 10′ = 0.04375″/s, at every declination: with 400 mm on 5.123 µm
+     * (2.6417″/px) 240 s give 3.975 px. Multiplied by cos δ it would be 0.69 px at 80°.
+     */
+    @ParameterizedTest
+    @CsvSource({"180,50", "180,20", "0,60", "0,40"})
+    void theDriftOfAMountIsTheSameAtAllDeclinations(double azimuth, double altitude) {
+        FrameTrails drifting = FrameTrails.of(aim(azimuth, altitude, 0), rig(400), POLE, Mount.SIDEREAL, 10);
+        assertEquals(3.975, drifting.middlePx(240), 0.03);
+        assertEquals(
+                0,
+                FrameTrails.of(aim(azimuth, altitude, 0), rig(400), POLE, Mount.SIDEREAL, 0)
+                        .middlePx(240));
+    }
+
+    /** The drift stands across the daily motion: on a mount of half the rate both add as the sides of a right angle. */
+    @Test
+    void theDriftStandsAcrossTheDailyMotion() {
+        double half =
+                FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.HALF, 0).middlePx(1);
+        double both =
+                FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.HALF, 600).middlePx(1);
+        double drift = 400 * EARTH * Math.sin(Math.toRadians(10)) / 0.005123;
+        assertEquals(Math.hypot(half, drift), both, 0.01 * both);
+    }
+
+    @Property
+    void theBudgetHoldsWhereverOneAims(
+            @ForAll @DoubleRange(min = 0, max = 359) double azimuth,
+            @ForAll @DoubleRange(min = -5, max = 85) double altitude,
+            @ForAll @DoubleRange(min = -90, max = 90) double roll,
+            @ForAll @DoubleRange(min = 12, max = 200) double focal) {
+        FrameTrails trails = FrameTrails.of(aim(azimuth, altitude, roll), rig(focal), POLE);
+        double seconds = trails.seconds(2.6);
+        assertEquals(2.6, trails.middlePx(seconds), 0.01);
+        assertTrue(trails.worstPx(seconds) >= 2.59, "no corner is better than the fastest of the middle");
+    }
+}
