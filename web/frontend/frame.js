@@ -489,17 +489,37 @@
     ctx.restore();
   };
 
+  // Whether the Moon hides all of the Sun.
+  const covered = (s, sun, v, m) => {
+    const moon = s.bodies.find((o) => o.kind === "moon"), u = lifted(s, Array.from(bodyAt(moon, m)));
+    const apart = Math.acos(clamp(v[0] * u[0] + v[1] * u[1] + v[2] * u[2], -1, 1)) / RAD;
+    return apart < (moon.disc.diameter - sun.disc.diameter) / 2;
+  };
+  const drawCorona = (ctx, profile, q, disc) => {
+    const last = profile[profile.length - 2] / 100, glow = ctx.createRadialGradient(q.x, q.y, disc, q.x, q.y, disc * last);
+    for (let i = 0; i < profile.length; i += 2) glow.addColorStop((profile[i] / 100 - 1) / (last - 1), tint(226, 232, 244, profile[i + 1] / 100));
+    ctx.fillStyle = glow;
+    ctx.beginPath();
+    ctx.arc(q.x, q.y, disc * last, 0, 7);
+    ctx.fill();
+  };
+
   const drawBodies = (ctx, s, e, p, w, h, m, scale) => {
     for (const b of s.bodies) {
-      const v = lifted(s, bodyAt(b, m));
+      const v = lifted(s, Array.from(bodyAt(b, m)));
       if (v[2] < -0.006) continue;
       const q = screen(e, w, v);
       if (!inside(q, w, h, 40)) continue;
       if (b.kind === "moon") drawMoon(ctx, s, e, b, m, q, w);
       else if (b.kind === "sun") {
+        const disc = Math.max(3, e.focal * ((b.disc.diameter * RAD) / 2) * e.perMm);
+        if (b.disc.corona.length > 0 && covered(s, b, v, m)) {
+          drawCorona(ctx, b.disc.corona, q, disc);
+          continue;
+        }
         ctx.fillStyle = tint(255, 236, 190);
         ctx.beginPath();
-        ctx.arc(q.x, q.y, Math.max(3, e.focal * ((b.disc.diameter * RAD) / 2) * e.perMm), 0, 7);
+        ctx.arc(q.x, q.y, disc, 0, 7);
         ctx.fill();
       } else {
         const mag = raster.mags[Math.floor(q.y / lastSky.cell) * lastSky.cols + Math.floor(q.x / lastSky.cell)];

@@ -74,7 +74,7 @@ class HouseTest {
                 .whereLayer("optics")
                 .mayOnlyBeAccessedByLayers("exposure", "sequence", "shoot")
                 .whereLayer("eclipse")
-                .mayOnlyBeAccessedByLayers("shoot")
+                .mayOnlyBeAccessedByLayers("light", "shoot")
                 .whereLayer("light")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("sky")

@@ -17,30 +17,43 @@ public final class SolarLimb {
         return 1 - DARKENING * (1 - Math.sqrt(Math.max(0, 1 - radius * radius)));
     }
 
+    /** What of the disc is not covered: its light and its area, those of the whole disc being 1 − u/3 and 1. */
+    private record Left(double light, double area) {
+        static Left of(LocalDiscs discs) {
+            double light = 0;
+            double area = 0;
+            for (int i = 0; i < RINGS; i++) {
+                // Finer towards the rim, where the last of it stands.
+                double outer = Math.sqrt(1 - Math.pow(1 - (i + 1.0) / RINGS, 2));
+                double inner = Math.sqrt(1 - Math.pow(1 - (double) i / RINGS, 2));
+                double r = (outer + inner) / 2;
+                double cell = (outer * outer - inner * inner) / SECTORS;
+                for (int j = 0; j < SECTORS; j++) {
+                    double a = 2 * Math.PI * (j + 0.5) / SECTORS;
+                    double dx = r * Math.cos(a) - discs.right();
+                    double dy = r * Math.sin(a) - discs.up();
+                    if (dx * dx + dy * dy > discs.moonRadius() * discs.moonRadius()) {
+                        light += cell * brightness(r);
+                        area += cell;
+                    }
+                }
+            }
+            return new Left(light, area);
+        }
+    }
+
     /**
      * By how many stops what is left of the Sun is darker than its whole disc, 0 to 1.0: the crescent is rim. Nothing left
      * counts as the rim itself.
      */
     public static double crescentStops(LocalDiscs discs) {
-        double light = 0;
-        double area = 0;
-        for (int i = 0; i < RINGS; i++) {
-            // Finer towards the rim, where the last of it stands.
-            double outer = Math.sqrt(1 - Math.pow(1 - (i + 1.0) / RINGS, 2));
-            double inner = Math.sqrt(1 - Math.pow(1 - (double) i / RINGS, 2));
-            double r = (outer + inner) / 2;
-            double cell = (outer * outer - inner * inner) / SECTORS;
-            for (int j = 0; j < SECTORS; j++) {
-                double a = 2 * Math.PI * (j + 0.5) / SECTORS;
-                double dx = r * Math.cos(a) - discs.right();
-                double dy = r * Math.sin(a) - discs.up();
-                if (dx * dx + dy * dy > discs.moonRadius() * discs.moonRadius()) {
-                    light += cell * brightness(r);
-                    area += cell;
-                }
-            }
-        }
-        double mean = area > 0 ? light / area : brightness(1);
+        Left left = Left.of(discs);
+        double mean = left.area() > 0 ? left.light() / left.area() : brightness(1);
         return Math.log((1 - DARKENING / 3) / mean) / Math.log(2);
+    }
+
+    /** Share of the Sun's light that the Moon does not cover, 0 to 1. */
+    public static double lightLeft(LocalDiscs discs) {
+        return Math.min(1, Left.of(discs).light() / (1 - DARKENING / 3));
     }
 }

@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.eclipse.LocalDiscs;
+import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.ephemeris.Star;
@@ -18,6 +20,19 @@ public final class SkyLight {
                     new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1))
             .map(v -> Star.fixed(Galaxy.fromEquatorJ2000().inverse().apply(v)))
             .toList();
+
+    /** Sun and Moon nearer than this may touch. */
+    private static final double TOUCHING = Math.cos(Math.toRadians(0.7));
+
+    /** With the Sun lower than this no eclipse of it darkens anything. */
+    private static final double NIGHT_DEGREES = -18;
+
+    /** Daylight left in totality overhead, low down, and how it falls off with height: illuminance falls by about 10⁴†. */
+    private static final double TOTALITY = 1e-4;
+
+    private static final double HORIZON = 4e-3;
+    private static final double HORIZON_DEGREES = 6;
+    private static final double DUSK_DEGREES = -7;
 
     private final Sky sky;
     private final DarkSite site;
@@ -81,6 +96,7 @@ public final class SkyLight {
         private final double moonAltitude;
         private final double phaseAngle;
         private final Moment moment;
+        private final double sunShare;
 
         private At(Moment m) {
             moment = m;
@@ -91,6 +107,29 @@ public final class SkyLight {
             // The beam's way through the air goes by where the Moon is seen.
             moonAltitude = Refraction.STANDARD.apparent(Math.toDegrees(moon.latitudeRad()));
             phaseAngle = MoonPhase.of(pair.sun(), pair.moon()).phaseAngleDegrees();
+            sunShare = sunAltitude < NIGHT_DEGREES || sun.dot(moon) < TOUCHING ? 1 : sunShare(m);
+        }
+
+        private double sunShare(Moment m) {
+            LocalDiscs discs = LocalDiscs.at(sky, Moment.instantOf(m.utDays()));
+            return Math.max(TOTALITY, SolarLimb.lightLeft(discs));
+        }
+
+        /**
+         * Share of the Sun's light that an eclipse leaves to the sky: 1 without one, a ten-thousandth in totality, which is what comes
+         * in from outside the shadow†.
+         */
+        public double sunShare() {
+            return sunShare;
+        }
+
+        /**
+         * The Sun's altitude in whose light the place seems to lie: its own, or in an eclipse lower the less light is left; totality
+         * looks like a dusk of −7°†.
+         */
+        public double lightAltitude() {
+            double deep = Math.max(0, Math.min(1, (-Math.log10(sunShare) - 1) / 3));
+            return sunAltitude + deep * Math.min(0, DUSK_DEGREES - sunAltitude);
         }
 
         /** In a unit direction as north, east, up; the horizon's value below it. */
@@ -128,7 +167,13 @@ public final class SkyLight {
         }
 
         private double twilight(Vector direction) {
-            return sunAltitude < -30 ? 0 : Twilight.flux(direction, sun, sunAltitude);
+            if (sunAltitude < -30) {
+                return 0;
+            }
+            // Low down all round the sky stands outside the shadow and stays bright.
+            double altitude = Math.max(0, Math.toDegrees(direction.latitudeRad()));
+            double outside = HORIZON * Math.exp(-altitude / HORIZON_DEGREES);
+            return Math.max(sunShare, Math.min(1, outside)) * Twilight.flux(direction, sun, sunAltitude);
         }
 
         private double moonlight(Vector direction, double altitude) {

@@ -42,6 +42,11 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
     /** The body that the subject follows over the night, if it is one. */
     Optional<Body> followed();
 
+    /** Whether its light changes within seconds, as about a solar eclipse's totality: pictures of it are then stepped finely. */
+    default boolean swift() {
+        return false;
+    }
+
     /** How well a moment of a window serves, above 0 to 1. */
     default double strength(Instant at) {
         return 1;

@@ -193,6 +193,42 @@ class SkyLightTest {
         assertEquals(ratio, site.naturalFlux(altitude) / site.naturalFlux(90), 0.02);
     }
 
+    /**
+     * The eclipse of 2 August 2027 over the isle, total from 10:48:10 to 10:53 by the local clock: in its middle the zenith has
+     * lost ten magnitudes, planets come out, the sky low down stays bright all round; half an hour later half the disc shines.
+     */
+    @Test
+    void theSkyOfTotality() {
+        SkyLight light = light(21.4);
+        SkyLight.At before = light.at(Instant.parse("2027-08-02T06:30:00Z"));
+        assertEquals(1, before.sunShare());
+        SkyLight.At totality = light.at(Instant.parse("2027-08-02T08:50:30Z"));
+        assertEquals(1e-4, totality.sunShare(), 1e-9);
+        double zenith = totality.zenith().magnitude();
+        assertTrue(zenith > 13 && zenith < 15.5, "zenith of totality " + zenith);
+        double low = totality.towards(towards(2, 200)).magnitude();
+        assertTrue(low < zenith - 3, "low down " + low);
+        assertEquals(-7, totality.lightAltitude(), 1e-9);
+        assertTrue(Bortle.faintestStar(zenith) > -4, "bright planets are seen");
+        SkyLight.At half = light.at(Instant.parse("2027-08-02T08:13:00Z"));
+        assertTrue(half.sunShare() > 0.3 && half.sunShare() < 0.7, "half-way in " + half.sunShare());
+        assertTrue(half.lightAltitude() > 20, "half a Sun is day");
+    }
+
+    /** Moment by moment into totality light only falls, and never by a leap that a photographer would not see coming. */
+    @Test
+    void lightFallsIntoTotality() {
+        SkyLight light = light(21.4);
+        Instant start = Instant.parse("2027-08-02T08:30:00Z");
+        double last = 2;
+        for (int s = 0; s <= 1200; s += 20) {
+            double share = light.at(start.plusSeconds(s)).sunShare();
+            assertTrue(share <= last + 1e-9, "at " + s);
+            last = share;
+        }
+        assertEquals(1e-4, last, 1e-9);
+    }
+
     @Test
     void everyDirectionIsANumber() {
         Instant moment = Instant.parse("2027-06-15T21:00:00Z");

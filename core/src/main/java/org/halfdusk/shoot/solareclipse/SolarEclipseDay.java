@@ -109,6 +109,11 @@ public record SolarEclipseDay(
                         date.plusDays(1).atStartOfDay(zone).toInstant()));
     }
 
+    @Override
+    public boolean swift() {
+        return eclipse.isPresent();
+    }
+
     /** In order of time; nothing without an eclipse. */
     public List<Contact> contacts() {
         List<Contact> contacts = new ArrayList<>();

@@ -18,6 +18,7 @@ import org.halfdusk.ephemeris.Figures;
 import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.exposure.Corona;
 import org.halfdusk.light.Bortle;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.light.MilkyWay;
@@ -79,9 +80,9 @@ record SkySheet(
      * The sky's brightness at each quarter of an hour over azimuths by ten degrees and some altitudes: one after another.
      *
      * @param parts of the light: towns, twilight, moon, each a byte of 255, in one text
-     * @param sun altitudes, hundredths of a degree, one a slice
+     * @param sun the altitude in whose light it lies, hundredths of a degree, one a slice: in totality that of a dusk
      */
-    record Light(int stepMinutes, int azimuthStep, int[] altitudes, int[] brightness, String parts, int[] sun) {}
+    record Light(double stepMinutes, int azimuthStep, int[] altitudes, int[] brightness, String parts, int[] sun) {}
 
     /**
      * A body that moves among the stars.
@@ -99,12 +100,19 @@ record SkySheet(
      * @param axis of its north pole likewise
      * @param shadow of the Earth in a lunar eclipse: its middle right and up of the Moon's, the umbra's and penumbra's radius,
      *     hundredths of the Moon's radius, one each five minutes; empty otherwise
+     * @param corona of the Sun: radius in its own and opacity, hundredths, from the limb outwards; empty otherwise
      * @param maria dark ellipses: middle right and up, half-axes along and across, thousandths of the radius
      */
-    record Disc(double diameter, int[] lit, int[] limb, int[] axis, int[] maria, int[] shadow) {
+    record Disc(double diameter, int[] lit, int[] limb, int[] axis, int[] maria, int[] shadow, int[] corona) {
         static Disc plain(double diameter) {
             int[] none = {};
-            return new Disc(diameter, none, none, none, none, none);
+            return new Disc(diameter, none, none, none, none, none, none);
+        }
+
+        /** The Sun's, with its corona for totality: distances and opacities, hundredths. */
+        static Disc sun(double diameter, int[] corona) {
+            int[] none = {};
+            return new Disc(diameter, none, none, none, none, none, corona);
         }
     }
 
@@ -118,6 +126,16 @@ record SkySheet(
     private static final Duration LIGHT_STEP = Duration.ofMinutes(15);
     private static final int AZIMUTH_STEP = 10;
     private static final int[] ALTITUDES = {0, 2, 5, 10, 15, 22, 30, 45, 65, 90};
+
+    /** Where light changes within seconds: finer in time, coarser in direction. */
+    private static final Duration SWIFT_STEP = Duration.ofSeconds(30);
+
+    private static final int SWIFT_AZIMUTH_STEP = 30;
+    private static final int[] SWIFT_ALTITUDES = {0, 6, 20, 50, 90};
+
+    /** The sky of totality overhead, mag/arcsec²: daylight less ten magnitudes. */
+    private static final double TOTALITY_SKY = 13.5;
+
     private static final double LEAST_HEIGHT = -0.05;
     private static final double HEIGHT_STEP = 0.0025;
     private static final int HEIGHTS = 421;
@@ -261,8 +279,11 @@ record SkySheet(
     }
 
     private static Light lightOf(SubjectNight night) {
-        List<Instant> times = times(night.axis(), LIGHT_STEP);
-        int nodes = times.size() * ALTITUDES.length * 360 / AZIMUTH_STEP;
+        Duration step = night.swift() ? SWIFT_STEP : LIGHT_STEP;
+        int azimuthStep = night.swift() ? SWIFT_AZIMUTH_STEP : AZIMUTH_STEP;
+        int[] altitudes = night.swift() ? SWIFT_ALTITUDES : ALTITUDES;
+        List<Instant> times = times(night.axis(), step);
+        int nodes = times.size() * altitudes.length * 360 / azimuthStep;
         int[] brightness = new int[nodes];
         byte[] parts = new byte[3 * nodes];
         int n = 0;
@@ -272,8 +293,8 @@ record SkySheet(
                     night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
                             ? moon.shadow().at(t).lightLeft()
                             : 1;
-            for (int altitude : ALTITUDES) {
-                for (int azimuth = 0; azimuth < 360; azimuth += AZIMUTH_STEP) {
+            for (int altitude : altitudes) {
+                for (int azimuth = 0; azimuth < 360; azimuth += azimuthStep) {
                     SkyLight.Brightness b = at.towards(
                                     new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth), 1)
                                             .direction())
@@ -288,15 +309,24 @@ record SkySheet(
             }
         }
         int[] sun = times.stream()
-                .mapToInt(t -> hundredths(night.sky().at(Body.SUN, t).altitude().degrees()))
+                .mapToInt(t -> hundredths(night.light().at(t).lightAltitude()))
                 .toArray();
         return new Light(
-                (int) LIGHT_STEP.toMinutes(),
-                AZIMUTH_STEP,
-                ALTITUDES,
+                step.toSeconds() / 60.0,
+                azimuthStep,
+                altitudes,
                 brightness,
                 Base64.getEncoder().encodeToString(parts),
                 sun);
+    }
+
+    /** Drawn only where the disc is wholly covered, so it is sent with every day of an eclipse. */
+    private static int[] corona(SubjectNight night) {
+        return night.swift()
+                ? Corona.profile().stream()
+                        .flatMapToInt(c -> IntStream.of(hundredths(c.radii()), hundredths(c.opacity(TOTALITY_SKY))))
+                        .toArray()
+                : new int[0];
     }
 
     private static byte share(double part) {
@@ -313,7 +343,7 @@ record SkySheet(
                 track(sky, Body.SUN, times),
                 -26,
                 followed == Body.SUN,
-                Optional.of(Disc.plain(sky.diameterDegrees(Body.SUN, times.get(0))))));
+                Optional.of(Disc.sun(sky.diameterDegrees(Body.SUN, times.get(0)), corona(night)))));
         bodies.add(new Wanderer(
                 "moon",
                 "moon",
@@ -366,7 +396,8 @@ record SkySheet(
                         .toArray(),
                 night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
                         ? shadow(moon, times)
-                        : new int[0]);
+                        : new int[0],
+                new int[0]);
     }
 
     private static int[] shadow(LunarEclipseNight night, List<Instant> times) {

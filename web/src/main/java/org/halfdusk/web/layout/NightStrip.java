@@ -64,6 +64,9 @@ public record NightStrip(
     private static final Duration FINE = Duration.ofMinutes(10);
     private static final Duration COARSE = Duration.ofMinutes(20);
 
+    /** Where light changes within seconds: short of the shortest totality worth a journey. */
+    private static final Duration SWIFT = Duration.ofSeconds(20);
+
     public record Stop(String offset, String colour) {}
 
     public record Piece(String x, String width) {}
@@ -109,11 +112,11 @@ public record NightStrip(
             SubjectNight m, Interval axis, Theme theme, Duration step, Extras extras, String words) {
         ZoneId zone = m.zone();
         Scale scale = new Scale(axis);
-        List<Night.Course> course = Night.course(m.sky(), axis, step);
+        List<Night.Course> course = Night.course(m.sky(), axis, m.swift() ? SWIFT : step);
         List<Stop> sky = course.stream()
                 .map(c -> new Stop(
                         scale.percent(c.at()),
-                        theme.colour(SkyColours.of(c.sun(), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
+                        theme.colour(SkyColours.of(lightOf(m, c), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
                 .toList();
         List<Piece> windows = m.windows().stream()
                 .flatMap(w -> w.intersect(axis).stream())
@@ -215,6 +218,11 @@ public record NightStrip(
             }
         }
         return true;
+    }
+
+    /** The Sun's altitude in whose light it lies: its own but in an eclipse of the Sun. */
+    private static double lightOf(SubjectNight m, Night.Course c) {
+        return m.swift() ? m.light().at(c.at()).lightAltitude() : c.sun();
     }
 
     /** Share of the wash: the Moon lifts the zenith by some four magnitudes at the most. */
