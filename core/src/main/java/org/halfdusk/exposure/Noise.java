@@ -3,21 +3,26 @@ package org.halfdusk.exposure;
 /**
  * How clean a patch comes out of the camera: SNR = St/√(St + Dt + R²) of one pixel, S its light and D its dark current in
  * electrons, R the noise of reading it. About 2,000 electrons per µm² and lux·s; a dark current of 0.1 e⁻/s at 20 °C that
- * doubles every 6 °C; 2.5 e⁻ of read noise: sane defaults of sensors of some ten years, single ones differ by two.
+ * doubles every 6 °C; read noise 1.5 e⁻ and 3 e⁻ at ISO 100 that fall with the gain: sane defaults of sensors of some ten years, single ones differ by two.
  *
  * @param pixelPitchMicrometres µm
- * @param celsius of the sensor, −40 to 60
+ * @param celsius of the sensor, −60 to 60: the air's, as long as it is not warmed by its own work
+ * @param iso above 0
  */
-public record Noise(double pixelPitchMicrometres, double celsius) {
+public record Noise(double pixelPitchMicrometres, double celsius, double iso) {
     private static final double ELECTRONS_PER_SQUARE_MICROMETRE = 2000;
     private static final double DARK_AT_20 = 0.1;
     private static final double DOUBLES_EVERY = 6;
-    private static final double READ = 2.5;
+
+    /** Read noise that no ISO takes away, and what the converter adds at ISO 100, which falls with the gain†, electrons. */
+    private static final double READ_BEFORE_GAIN = 1.5;
+
+    private static final double READ_AFTER_GAIN = 3;
 
     public Noise {
-        if (!(pixelPitchMicrometres > 0 && celsius >= -40 && celsius <= 60)) {
+        if (!(pixelPitchMicrometres > 0 && celsius >= -60 && celsius <= 60 && iso > 0)) {
             throw new IllegalArgumentException("pixels of " + pixelPitchMicrometres + " µm at " + celsius
-                    + " °C are outside above 0 µm and −40 to 60 °C");
+                    + " °C and ISO " + iso + " are outside above 0 µm, −60 to 60 °C and above ISO 0");
         }
     }
 
@@ -34,7 +39,15 @@ public record Noise(double pixelPitchMicrometres, double celsius) {
     /** Signal-to-noise of one frame. */
     public double ratio(double exposureLuxSeconds, double seconds) {
         double signal = electrons(exposureLuxSeconds);
-        return signal / Math.sqrt(signal + darkPerSecond() * seconds + READ * READ);
+        return signal
+                / Math.sqrt(signal
+                        + darkPerSecond() * seconds
+                        + square(READ_BEFORE_GAIN)
+                        + square(READ_AFTER_GAIN * 100 / iso));
+    }
+
+    private static double square(double x) {
+        return x * x;
     }
 
     /** Of the mean of n frames: √n as much. */

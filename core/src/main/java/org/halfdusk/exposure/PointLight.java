@@ -20,7 +20,7 @@ public final class PointLight {
 
     /**
      * The faintest star whose brightest pixel clips, by V: its light gathered by an aperture of f/N goes in a Gaussian of
-     * {@link Trailing#BLUR_PX} drawn out over its trail; 78/ISO lux·s saturate.
+     * {@link Trailing#BLUR_PX} drawn evenly along its trail; 78/ISO lux·s saturate.
      *
      * @param pitchMicrometres µm
      * @param trailPx how far it trails, px
@@ -30,8 +30,27 @@ public final class PointLight {
         double apertureMetres = focalMm / fNumber / 1000;
         double gathered = Math.PI / 4 * apertureMetres * apertureMetres * TRANSMISSION;
         double pixelMetres = pitchMicrometres * 1e-6;
-        double peak = 1 / (2 * Math.PI * Trailing.BLUR_PX * Trailing.BLUR_PX * Trailing.elongation(trailPx));
+        double peak = peak(trailPx);
         double ofMagnitudeZero = LUX * gathered / (pixelMetres * pixelMetres) * peak * seconds;
         return 2.5 * Math.log10(ofMagnitudeZero / (SkyExposure.SATURATION / iso));
+    }
+
+    /**
+     * Share of a star's light that falls on the pixel in the middle of its trail: a Gaussian of σ across, along the trail the mean
+     * of one that moves by L, erf(L/(2√2 σ))/L.
+     */
+    static double peak(double trailPx) {
+        double sigma = Trailing.BLUR_PX;
+        double across = 1 / (Math.sqrt(2 * Math.PI) * sigma);
+        double along = trailPx < 0.01 ? across : erf(trailPx / (2 * Math.sqrt(2) * sigma)) / trailPx;
+        return across * along;
+    }
+
+    /** Error function, to 1.5·10⁻⁷ (Abramowitz & Stegun 1964, 7.1.26), x at least 0. */
+    private static double erf(double x) {
+        double t = 1 / (1 + 0.3275911 * x);
+        double series =
+                t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+        return 1 - series * Math.exp(-x * x);
     }
 }

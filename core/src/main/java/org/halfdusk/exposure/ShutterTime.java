@@ -74,12 +74,20 @@ public record ShutterTime(double nominalSeconds, double realSeconds) implements 
         return List.copyOf(times);
     }
 
-    /** What a camera can do, longest first; with bulb the timer's times come before the dial's. */
+    /** Times under half a minute that a timer gives a camera whose own dial ends before them. */
+    private static final int[] SHORT_TIMER = {30, 25, 20, 15, 13, 10, 8, 6, 5, 4, 3, 2};
+
+    /** What a camera can do, longest first; with bulb the timer's times come before the dial's, down to where that begins. */
     public static List<ShutterTime> available(double shortestSeconds, double longestTimedSeconds, boolean bulb) {
         List<ShutterTime> all = new ArrayList<>();
         for (ShutterTime t : timer()) {
             if (bulb || t.nominalSeconds <= longestTimedSeconds * 1.001) {
                 all.add(t);
+            }
+        }
+        for (int seconds : SHORT_TIMER) {
+            if (bulb && seconds > longestTimedSeconds * 1.001) {
+                all.add(new ShutterTime(seconds, seconds));
             }
         }
         for (ShutterTime t : dial()) {

@@ -21,6 +21,11 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
 
     private static final double GAMMA = 2.2;
 
+    /** 118/255 of sRGB as a linear share, and the exposure that gives it at ISO 1, lux·s. */
+    private static final double MID_GREY = 0.1812;
+
+    private static final double MID_GREY_EXPOSURE = 10;
+
     /** As far across as a sky behind something bright may stand before it looks like day†: the middle. */
     public static final double MOST_BEHIND = 0.5;
 
@@ -48,6 +53,15 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
     /** Place of the sky's peak across a gamma-2.2 histogram, 0 black to 1 clipped. */
     public double histogramPosition() {
         return Math.min(1, Math.pow(exposureLuxSeconds() * iso / SATURATION, 1 / GAMMA));
+    }
+
+    /**
+     * Place across the histogram of the camera's own picture, until a measured frame calibrates the camera: 10/ISO lux·s come out as
+     * mid-grey, 118 of 255 (ISO 12232, standard output sensitivity), by the sRGB curve (IEC 61966-2-1); 0 black to 1 white.
+     */
+    public double picturePosition() {
+        double linear = Math.min(1, MID_GREY * exposureLuxSeconds() * iso / MID_GREY_EXPOSURE);
+        return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
 
     /** The ISO that puts this sky at a place across the histogram, at the same time and aperture. */

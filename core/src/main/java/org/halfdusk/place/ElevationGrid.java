@@ -1,6 +1,7 @@
 package org.halfdusk.place;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -17,7 +18,12 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
     /** Farther land seldom shows over what stands nearer, km. */
     private static final double FARTHEST_KM = 80;
 
-    private static final double STEP_DEGREES = 1;
+    /** Directions looked into, a tenth of a degree apart: 140 m at the farthest. */
+    private static final int RAYS = 3600;
+
+    /** Points of the skyline, half a degree apart, each the highest of the rays about it, so that no narrow peak is missed. */
+    private static final int RAYS_PER_POINT = 5;
+
     private static final double NEAREST_KM = 0.05;
 
     /** Height between the four centres around a point, bilinear, m; NaN outside or where nothing is known. */
@@ -37,9 +43,8 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
     }
 
     /**
-     * The skyline of a point, a degree apart: of every direction the land that stands highest, the earth's curve
-     * counted. Land that the grid does not have counts
-     * as sea level.
+     * The skyline of a point, half a degree apart: of every direction the land that stands highest, the earth's curve counted.
+     * Land that the grid does not have, a lake or a strait without heights, counts as sea level; what lies behind it counts.
      *
      * @throws IllegalArgumentException where the point lies outside the grid
      */
@@ -51,26 +56,52 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
                     + (west + (metres[0].length - 1) * cellDegrees) + "°");
         }
         double eye = Math.max(ground, from.elevationMetres()) + ForegroundObject.EYE_METRES;
+        double[] highest = highest(from, eye);
+        // The sea behind it, as far as the eye's height lets it show.
+        double sea = LineOfSight.seaHorizonDegrees(eye);
         List<Skyline.Point> points = new ArrayList<>();
-        for (double azimuth = 0; azimuth < 360; azimuth += STEP_DEGREES) {
-            points.add(new Skyline.Point(azimuth, Math.max(-10, Math.min(85, highest(from, azimuth, eye)))));
+        for (int i = 0; i < RAYS; i += RAYS_PER_POINT) {
+            double top = sea;
+            for (int k = -RAYS_PER_POINT / 2; k <= RAYS_PER_POINT / 2; k++) {
+                top = Math.max(top, highest[Math.floorMod(i + k, RAYS)]);
+            }
+            double rounded = Math.round(100 * top) / 100.0;
+            points.add(new Skyline.Point(i * 360.0 / RAYS, Math.max(-10, Math.min(85, rounded))));
         }
         return new Skyline(points);
     }
 
-    private double highest(Observer from, double azimuth, double eye) {
-        double highest = Double.NEGATIVE_INFINITY;
-        double step = Math.max(0.03, cellDegrees * 111.2 / 2);
+    /** The highest land of each ray, ring by ring outwards; near rings need fewer rays for the grid's cells. */
+    private double[] highest(Observer from, double eye) {
+        double[] highest = new double[RAYS];
+        Arrays.fill(highest, Double.NEGATIVE_INFINITY);
+        double cellKm = cellDegrees * 111.2;
+        double step = Math.max(0.03, cellKm / 2);
         for (double km = Math.max(NEAREST_KM, step); km <= FARTHEST_KM; km += Math.max(step, km * 0.005)) {
-            double[] there = GreatCircle.destination(from.latitudeDegrees(), from.longitudeDegrees(), azimuth, km);
-            double land = at(there[0], there[1]);
-            if (Double.isNaN(land)) {
-                break;
+            int stride = stride(cellKm / 2 / (2 * Math.PI * km / RAYS));
+            for (int ray = 0; ray < RAYS; ray += stride) {
+                double[] there = GreatCircle.destination(
+                        from.latitudeDegrees(), from.longitudeDegrees(), ray * 360.0 / RAYS, km);
+                double land = at(there[0], there[1]);
+                if (!Double.isNaN(land)) {
+                    double altitude = LineOfSight.altitudeDegrees(land - eye, km * 1000);
+                    for (int k = ray - (stride - 1) / 2; k <= ray + stride / 2; k++) {
+                        int i = Math.floorMod(k, RAYS);
+                        highest[i] = Math.max(highest[i], altitude);
+                    }
+                }
             }
-            highest = Math.max(highest, LineOfSight.altitudeDegrees(land - eye, km * 1000));
         }
-        // The sea behind it, as far as the eye's height lets it show.
-        double sea = LineOfSight.seaHorizonDegrees(eye);
-        return Math.round(100 * Math.max(highest, sea)) / 100.0;
+        return highest;
+    }
+
+    /** The largest number of rays up to a wish that divides a degree's ten, so that rings close. */
+    private static int stride(double wished) {
+        for (int stride : new int[] {10, 5, 2}) {
+            if (wished >= stride) {
+                return stride;
+            }
+        }
+        return 1;
     }
 }

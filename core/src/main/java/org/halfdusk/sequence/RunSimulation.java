@@ -44,7 +44,7 @@ public record RunSimulation(
             List<Block> blocks, Camera camera, boolean jpeg, boolean noiseReduction, double celsius) {
         double megabytes = camera.rawMegabytes() + (jpeg ? camera.jpegMegabytes() : 0);
         double writeSeconds = megabytes / camera.writeMegabytesPerSecond();
-        double perCharge = Battery.share(celsius, camera.coldLoss(), camera.heatLoss());
+        double perCharge = Battery.share(celsius, camera);
         Deque<Instant> writing = new ArrayDeque<>();
         List<Dropped> dropped = new ArrayList<>();
         Instant ready = Instant.MIN;

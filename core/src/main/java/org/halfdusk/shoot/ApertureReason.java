@@ -7,9 +7,10 @@ public sealed interface ApertureReason {
      *
      * @param sharpest f-number at which the lens is best, on the sensor
      * @param stops light lost there
-     * @param isoThere ISO that would make up for it
+     * @param isoThere ISO that would make up for it, as far as the camera goes
+     * @param missing stops that even the camera's highest ISO would leave missing there
      */
-    record Widest(double sharpest, double stops, int isoThere) implements ApertureReason {}
+    record Widest(double sharpest, double stops, int isoThere, double missing) implements ApertureReason {}
 
     /** The subject's usual one; stops of light given up against wide open. */
     record Usual(double widest, double stops) implements ApertureReason {}

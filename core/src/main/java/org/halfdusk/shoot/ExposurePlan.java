@@ -163,16 +163,12 @@ public record ExposurePlan(
         private double lightSeconds(double aperture) {
             double metered = exactIso(aperture, new ShutterTime(1, 1), wishes.isoSchool())
                     / wishes.pinnedIso().orElseThrow();
-            return rig.camera().filmExponent().isPresent()
-                    ? Reciprocity.exposed(metered, rig.camera().filmExponent().getAsDouble())
-                    : metered;
+            return Reciprocity.needed(rig.camera(), metered);
         }
 
         /** What the light of a time counts for: film loses speed in long ones. */
         private double effective(double seconds) {
-            return rig.camera().filmExponent().isPresent()
-                    ? Reciprocity.metered(seconds, rig.camera().filmExponent().getAsDouble())
-                    : seconds;
+            return Reciprocity.counts(rig.camera(), seconds);
         }
 
         private boolean solvesTime() {
@@ -185,7 +181,8 @@ public record ExposurePlan(
             double wished = wishes.pinnedSeconds().orElseThrow();
             return times.stream()
                     .min((a, b) -> Double.compare(
-                            Math.abs(a.nominalSeconds() - wished), Math.abs(b.nominalSeconds() - wished)))
+                            Math.abs(Stops.between(a.nominalSeconds(), wished)),
+                            Math.abs(Stops.between(b.nominalSeconds(), wished))))
                     .orElseThrow();
         }
 
@@ -238,8 +235,10 @@ public record ExposurePlan(
             }
             double sharpest = Math.max(
                     widest, rig.lens().sharpestAperture() * widest / rig.lens().widestAt(rig.lensFocalMm()));
-            int isoThere = Iso.nearest(exactIso(sharpest, shutter, wishes.isoSchool()), isos);
-            return new ApertureReason.Widest(sharpest, 2 * Stops.between(sharpest, widest), isoThere);
+            double exact = exactIso(sharpest, shutter, wishes.isoSchool());
+            int isoThere = Iso.nearest(exact, isos);
+            double missing = Math.max(0, Stops.between(exact, isoThere) - 1.0 / 3);
+            return new ApertureReason.Widest(sharpest, 2 * Stops.between(sharpest, widest), isoThere, missing);
         }
 
         private double exactIso(double aperture, ShutterTime shutter, IsoSchool school) {

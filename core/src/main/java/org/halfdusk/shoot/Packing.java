@@ -5,25 +5,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.halfdusk.optics.Camera;
 import org.halfdusk.place.PlaceNotes;
-import org.halfdusk.sequence.Battery;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.weather.Spell;
 
 /**
  * What a shoot needs, from its rig, subject, weather and place.
  *
  * @param items in the order of packing
- * @param celsius the temperature that batteries are reckoned for
+ * @param air that batteries are reckoned for
  * @param charges battery charges that the programme takes there
- * @param megabytes raw files of the programme
+ * @param megabytes files of the programme; 0 on film
  */
-public record Packing(List<Item> items, double celsius, boolean forecast, double charges, double megabytes) {
-    /** Where no forecast reaches, batteries are reckoned for a cool night†. */
-    public static final double ASSUMED_CELSIUS = 10;
-
+public record Packing(List<Item> items, Air air, double charges, double megabytes) {
     /** Composing, focusing and looking at frames take about a third of what the frames take†. */
     private static final double BESIDES = 1.3;
 
@@ -44,6 +39,7 @@ public record Packing(List<Item> items, double celsius, boolean forecast, double
         REMOTE_TIMER,
         SPARE_BATTERIES,
         CARDS,
+        FILM_ROLLS,
         LENS_CAP,
         LENS_WARMER,
         CLOTH,
@@ -64,41 +60,29 @@ public record Packing(List<Item> items, double celsius, boolean forecast, double
         PERMIT
     }
 
-    /** For the computed programme. */
-    public static Packing of(Subject subject, Plan plan, Optional<Spell> weather) {
-        return of(subject, plan, plan.blocks(), weather);
+    /**
+     * @param blocks the programme, computed or laid by hand
+     * @param run what becomes of them on the camera: the one simulation that card and battery are taken from everywhere
+     */
+    public static Packing of(
+            Subject subject, Plan plan, List<Block> blocks, RunSimulation run, Air air, Optional<Spell> weather) {
+        int frames = Block.frames(blocks);
+        return new Packing(items(subject, plan, weather, air, frames), air, run.charges(), run.megabytes());
     }
 
-    /** For a programme that may have been laid by hand. */
-    public static Packing of(Subject subject, Plan plan, List<Block> blocks, Optional<Spell> weather) {
-        Camera camera = plan.rig().camera();
-        List<Frame> frames =
-                blocks.stream().map(Block::frames).flatMap(List::stream).toList();
-        double celsius = weather.map(Spell::coldestCelsius).orElse(ASSUMED_CELSIUS);
-        double minutes =
-                frames.stream().mapToDouble(f -> f.shutter().realSeconds()).sum() / 60;
-        double charges = BESIDES
-                * Math.max((double) frames.size() / camera.batteryFrames(), minutes / camera.batteryMinutes())
-                / Battery.share(Math.max(-60, Math.min(60, celsius)), camera.coldLoss(), camera.heatLoss());
-        return new Packing(
-                items(subject, plan, weather, frames.size()),
-                celsius,
-                weather.isPresent(),
-                charges,
-                frames.size() * camera.rawMegabytes());
-    }
-
-    /** Batteries beside the one in the camera: as many as the programme takes, at least one. */
+    /** Batteries beside the one in the camera: as many as the programme and what is done beside it take, at least one. */
     public int spareBatteries() {
-        return (int) Math.max(1, Math.ceil(charges) - 1);
+        return (int) Math.max(1, Math.ceil(charges * BESIDES) - 1);
     }
 
-    private static List<Item> items(Subject subject, Plan plan, Optional<Spell> weather, int frames) {
+    private static List<Item> items(Subject subject, Plan plan, Optional<Spell> weather, Air air, int frames) {
         List<Item> items = new ArrayList<>();
         boolean night = subject != Subject.SOLAR_ECLIPSE;
         boolean trails = subject == Subject.STAR_TRAILS;
         boolean eclipse = subject == Subject.LUNAR_ECLIPSE || subject == Subject.SOLAR_ECLIPSE;
         boolean longLens = plan.rig().focalMm() >= LONG_LENS_MM;
+        boolean film = plan.rig().camera().film();
+        boolean hand = plan.handheld();
         PlaceNotes notes = plan.place().notes();
         Set<Spell.Trouble> troubles = weather.map(
                         w -> w.warnings().stream().map(Spell.Warning::trouble).collect(Collectors.toSet()))
@@ -106,17 +90,18 @@ public record Packing(List<Item> items, double celsius, boolean forecast, double
         items.add(Item.CAMERA);
         items.add(Item.LENS);
         add(items, Item.CONVERTER, plan.rig().converter().isPresent());
-        items.add(Item.TRIPOD);
-        add(items, Item.TRACKING_MOUNT, eclipse && longLens);
+        add(items, Item.TRIPOD, !hand);
+        add(items, Item.TRACKING_MOUNT, eclipse && longLens && !hand);
         add(items, Item.SOLAR_FILTER, subject == Subject.SOLAR_ECLIPSE);
-        add(items, Item.REMOTE_TIMER, frames >= MANY_FRAMES || longLens);
+        add(items, Item.REMOTE_TIMER, !hand && (frames >= MANY_FRAMES || longLens));
         items.add(Item.SPARE_BATTERIES);
-        items.add(Item.CARDS);
-        add(items, Item.LENS_CAP, trails || subject == Subject.MILKY_WAY);
+        add(items, Item.CARDS, !film);
+        add(items, Item.FILM_ROLLS, film);
+        add(items, Item.LENS_CAP, !film && (trails || subject == Subject.MILKY_WAY));
         add(items, Item.LENS_WARMER, night && (weather.isEmpty() || troubles.contains(Spell.Trouble.DEW)));
         items.add(Item.CLOTH);
         add(items, Item.TAPE, night);
-        add(items, Item.STABILISING_WEIGHT, longLens || troubles.contains(Spell.Trouble.WIND));
+        add(items, Item.STABILISING_WEIGHT, !hand && (longLens || troubles.contains(Spell.Trouble.WIND)));
         add(items, Item.RAIN_COVER, troubles.contains(Spell.Trouble.RAIN));
         add(items, Item.RED_LAMP, night);
         add(items, Item.PAINTING_LAMP, subject == Subject.MILKY_WAY || trails);
@@ -124,10 +109,7 @@ public record Packing(List<Item> items, double celsius, boolean forecast, double
         add(items, Item.EXACT_CLOCK, eclipse);
         add(items, Item.ECLIPSE_GLASSES, subject == Subject.SOLAR_ECLIPSE);
         add(items, Item.EAR_PROTECTION, subject == Subject.FIREWORKS);
-        add(
-                items,
-                Item.WARM_CLOTHES,
-                night && weather.map(Spell::coldestCelsius).orElse(ASSUMED_CELSIUS) < COLD_CELSIUS);
+        add(items, Item.WARM_CLOTHES, night && air.celsius() < COLD_CELSIUS);
         items.add(Item.WATER);
         add(items, Item.CHAIR, trails || eclipse || subject == Subject.FIREWORKS);
         items.add(Item.PHONE);

@@ -28,6 +28,11 @@ public sealed interface Plan
     /** Time, aperture, ISO and white balance at the best moment. */
     Setting setting();
 
+    /** Whether the camera is held in the hand: then nothing is asked of a tripod. */
+    default boolean handheld() {
+        return false;
+    }
+
     /** How the stars trail over this frame as it is aimed and turned. */
     default FrameTrails trails() {
         return FrameTrails.of(framing(), rig(), night().sky().pole().direction());

@@ -17,6 +17,9 @@ import org.halfdusk.sequence.Frame;
  */
 public final class Ramp {
     private static final double THIRD = 1.0 / 3;
+    /** A step is taken when what is set is off by more than this: over half a third, so that it does not go to and fro. */
+    private static final double HALF_STEP = 0.25;
+
     private static final double BRIGHTEST = -5;
 
     private Ramp() {}
@@ -42,7 +45,6 @@ public final class Ramp {
         List<Frame> all = new ArrayList<>();
         ShutterTime time = longest;
         int iso = highestIso;
-        double held = Double.NaN;
         for (int i = 0; i < frames; i++) {
             Instant at = start.plusNanos(Math.round(i * intervalSeconds * 1e9));
             double brightness = Math.max(
@@ -52,13 +54,18 @@ public final class Ramp {
                             .at(at)
                             .towards(plan.framing().direction())
                             .magnitude());
-            // Time·ISO that puts this sky at the place.
+            // Time·ISO that puts this sky at the place, against what is set: the step that is taken, not the one that
+            // was wished.
             double needed = new SkyExposure(brightness, fNumber, 1, 100).isoFor(histogramPosition);
-            if (!(Math.abs(Stops.between(needed, held)) < THIRD)) {
+            boolean first = i == 0;
+            double off = Stops.between(needed, time.realSeconds() * iso);
+            if (first || Math.abs(off) > HALF_STEP) {
+                // Light that changes slowly is followed by thirds; where it runs ahead of them, by as many as it takes.
+                double step = Math.copySign(Math.max(THIRD, Math.rint(Math.abs(off) * 3) / 3), off);
+                double wished = first ? needed : time.realSeconds() * iso * Math.pow(2, step);
                 int lowest = isos.get(0);
-                time = needed / lowest <= longest.realSeconds() ? ShutterTime.nearest(needed / lowest, times) : longest;
-                iso = Iso.nearest(needed / time.realSeconds(), isos);
-                held = needed;
+                time = wished / lowest <= longest.realSeconds() ? ShutterTime.nearest(wished / lowest, times) : longest;
+                iso = Iso.nearest(wished / time.realSeconds(), isos);
             }
             all.add(new Frame(at, time, fNumber, iso));
         }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.GreatCircle;
@@ -19,6 +20,9 @@ public final class StandingPoints {
     public static final double NEAREST = 5;
 
     public static final double FARTHEST = 30_000;
+
+    /** Each brings the body's place where one stands nearer by a factor of a thousand. */
+    private static final int GUESSES = 3;
 
     private StandingPoints() {}
 
@@ -60,18 +64,35 @@ public final class StandingPoints {
                 wish.foot().elevationMetres() + wish.heightMetres() - wish.groundMetres() - ForegroundObject.EYE_METRES;
         List<Spot> spots = new ArrayList<>();
         for (Instant t = within.start(); !t.isAfter(within.end()); t = t.plus(step)) {
-            HorizontalPosition p = overFoot.at(wish.body(), t).apparent();
-            double top = p.altitude().degrees() - wish.overDegrees();
-            double distance = top > 0 || overEye < 0 ? LineOfSight.distanceMetres(overEye, top) : Double.NaN;
-            if (distance >= NEAREST && distance <= FARTHEST) {
-                double[] point = GreatCircle.destination(
-                        wish.foot().latitudeDegrees(),
-                        wish.foot().longitudeDegrees(),
-                        p.azimuth().degrees() + 180,
-                        distance / 1000);
-                spots.add(new Spot(t, p, distance, point[0], point[1]));
-            }
+            spot(overFoot, wish, overEye, t).ifPresent(spots::add);
         }
         return spots;
+    }
+
+    /** The body is asked where the tripod stands, not at the object: a dozen kilometres turn it by a tenth of a degree. */
+    private static Optional<Spot> spot(Sky overFoot, Wish wish, double overEye, Instant t) {
+        HorizontalPosition p = overFoot.at(wish.body(), t).apparent();
+        double back = p.azimuth().degrees() + 180;
+        Spot spot = null;
+        for (int i = 0; i < GUESSES; i++) {
+            double top = p.altitude().degrees() - wish.overDegrees();
+            double distance = top > 0 || overEye < 0 ? LineOfSight.distanceMetres(overEye, top) : Double.NaN;
+            if (!(distance >= NEAREST && distance <= FARTHEST)) {
+                return Optional.empty();
+            }
+            double[] point = GreatCircle.destination(
+                    wish.foot().latitudeDegrees(), wish.foot().longitudeDegrees(), back, distance / 1000);
+            Observer stand = Observer.of(point[0], point[1], wish.groundMetres());
+            p = overFoot.from(stand).at(wish.body(), t).apparent();
+            // Seen from the tripod the object must stand where the body does; meridians draw together between the two.
+            double towards = GreatCircle.bearingDegrees(
+                    point[0],
+                    point[1],
+                    wish.foot().latitudeDegrees(),
+                    wish.foot().longitudeDegrees());
+            back += Math.IEEEremainder(p.azimuth().degrees() - towards, 360);
+            spot = new Spot(t, p, distance, point[0], point[1]);
+        }
+        return Optional.ofNullable(spot);
     }
 }

@@ -123,7 +123,12 @@ public record Night(
 
     /** The moment of an interval at which a body stands highest, and where. */
     public Sighting highest(Body body, Interval within) {
-        Instant at = Moment.instantOf(curve(body, within).highest().at());
+        return highest(sky, body, within);
+    }
+
+    /** The same over any sky and at any time of day: the one place where it is sought. */
+    public static Sighting highest(Sky sky, Body body, Interval within) {
+        Instant at = Moment.instantOf(curve(sky, body, within).highest().at());
         return new Sighting(at, sky.at(body, at));
     }
 
@@ -142,6 +147,10 @@ public record Night(
     }
 
     private Curve curve(Body body, Interval within) {
+        return curve(sky, body, within);
+    }
+
+    private static Curve curve(Sky sky, Body body, Interval within) {
         return Curve.of(
                 t -> sky.altitudeDegrees(body, t),
                 Moment.utDays(within.start()),

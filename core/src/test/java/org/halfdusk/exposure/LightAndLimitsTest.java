@@ -16,6 +16,7 @@ import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Imaging;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
@@ -38,8 +39,10 @@ class LightAndLimitsTest {
     /** 18 mm on full frame loses 2.6 stops in the corner by cos⁴. */
     @Test
     void vignetting() {
-        assertEquals(2.6, Vignetting.stops(Math.toRadians(RIG.cornerDegrees())), 0.05);
-        assertEquals(0, Vignetting.stops(0), 0);
+        assertEquals(2.6, Vignetting.stops(Math.toRadians(RIG.cornerDegrees()), Imaging.RECTILINEAR), 0.05);
+        assertEquals(0, Vignetting.stops(0, Imaging.RECTILINEAR), 0);
+        // At the rim of a fisheye's 180°: cos 45°, half a stop; cos⁴ gave fourteen.
+        assertEquals(0.5, Vignetting.stops(Math.PI / 2, Imaging.EQUISOLID), 1e-9);
     }
 
     @Test
@@ -100,7 +103,7 @@ class LightAndLimitsTest {
     @Property
     void noiseFallsAsTheRootOfTheFrames(
             @ForAll @IntRange(min = 1, max = 400) int frames, @ForAll @DoubleRange(min = 0.01, max = 1) double light) {
-        Noise n = new Noise(5.12, 10);
+        Noise n = new Noise(5.12, 10, 1600);
         assertEquals(n.ratio(light, 10) * Math.sqrt(frames), n.ratio(light, 10, frames), 1e-9);
         assertTrue(n.ratio(light, 10) < Math.sqrt(n.electrons(light)), "shot noise is the floor");
     }
@@ -108,8 +111,8 @@ class LightAndLimitsTest {
     /** 0.1 e⁻/s at 20 °C, doubling every 6 °C. */
     @Test
     void darkCurrent() {
-        assertEquals(0.1, new Noise(5, 20).darkPerSecond(), 1e-12);
-        assertEquals(0.2, new Noise(5, 26).darkPerSecond(), 1e-12);
+        assertEquals(0.1, new Noise(5, 20, 1600).darkPerSecond(), 1e-12);
+        assertEquals(0.2, new Noise(5, 26, 1600).darkPerSecond(), 1e-12);
     }
 
     @Property
@@ -155,5 +158,62 @@ class LightAndLimitsTest {
         assertEquals(-2.5 * Math.log10(0.0119366 / 10.8e4), g.brightness(), 1e-4);
         double t = g.seconds(Ground.TARGET, 2, 800);
         assertEquals(Ground.TARGET, g.comesOut(2, t, 800).histogramPosition(), 1e-9);
+    }
+
+    /** Read noise at ISO 100: √(1.5² + 3²) = 3.354 e⁻; at ISO 3200 √(1.5² + 0.09375²) = 1.503: high ISO is the cleaner one. */
+    @Test
+    void aLowIsoReadsNoisier() {
+        double dim = 0.0002;
+        double electrons = new Noise(5, -40, 100).electrons(dim);
+        assertEquals(electrons / Math.sqrt(electrons + 11.25), new Noise(5, -60, 100).ratio(dim, 0.001), 1e-3);
+        assertEquals(electrons / Math.sqrt(electrons + 2.2588), new Noise(5, -60, 3200).ratio(dim, 0.001), 1e-3);
+        assertEquals(2000 * 25 * dim, electrons, 1e-9);
+    }
+
+    /**
+     * A star that trails 23 px (90 s at 18 mm, 0.256 px/s) on pixels it crosses in the middle: its light falls on 1/23 of the
+     * trail, times 1/(√(2π) 0.85) across it: 0.0204; still it is 1/(2π 0.85²) = 0.2203. That is 2.58 magnitudes.
+     */
+    @Test
+    void aTrailSpreadsAStarsLight() {
+        assertEquals(0.2203, PointLight.peak(0), 1e-4);
+        assertEquals(0.0204, PointLight.peak(23), 1e-4);
+        assertEquals(2.58, 2.5 * Math.log10(PointLight.peak(0) / PointLight.peak(23)), 0.01);
+        assertEquals(PointLight.peak(0), PointLight.peak(0.02), 1e-4);
+    }
+
+    /** Magnitude 0 is 2.54·10⁻⁶ lux; through 75 % on a pupil of 9 mm (63.6 mm²) it is 1.212·10⁻¹⁰ lm: computed by hand. */
+    @Test
+    void theFaintestStarThatClips() {
+        double onPixel = 2.54e-6 * 0.75 * Math.PI / 4 * 0.009 * 0.009 * 0.2203 * 10 / Math.pow(5.12e-6, 2);
+        double expected = 2.5 * Math.log10(onPixel / (78.0 / 1600));
+        assertEquals(expected, PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 0), 0.001);
+    }
+
+    /**
+     * The camera's own picture: 10/ISO lux·s are 118 of 255; four times as much, linear 0.7248, is sRGB 0.868; a fiftieth, 0.003624,
+     * is 0.0465.
+     */
+    @Test
+    void theCamerasOwnPicture() {
+        double grey = 0.65 * 10.8e4 * Math.pow(10, -0.4 * 20);
+        double seconds = 10.0 / 100 * 4 / grey;
+        assertEquals(118 / 255.0, new SkyExposure(20, 2, seconds, 100).picturePosition(), 0.001);
+        assertEquals(0.868, new SkyExposure(20, 2, 4 * seconds, 100).picturePosition(), 0.001);
+        assertEquals(0.0465, new SkyExposure(20, 2, seconds / 50, 100).picturePosition(), 0.001);
+        assertEquals(1, new SkyExposure(20, 2, 8 * seconds, 100).picturePosition(), 1e-9);
+    }
+
+    /** A dial that ends at 1 s: with bulb a timer gives the seconds between; before it leapt from 1 s to 35 s. */
+    @Test
+    void bulbFillsTheGapUnderTheTimer() {
+        List<Double> times = ShutterTime.available(1 / 1000.0, 1, true).stream()
+                .map(ShutterTime::nominalSeconds)
+                .filter(t -> t >= 1 && t <= 35)
+                .toList();
+        assertEquals(List.of(35.0, 30.0, 25.0, 20.0, 15.0, 13.0, 10.0, 8.0, 6.0, 5.0, 4.0, 3.0, 2.0, 1.0), times);
+        assertEquals(
+                ShutterTime.available(1 / 1000.0, 30, true),
+                ShutterTime.available(1 / 1000.0, 30, true).stream().distinct().toList());
     }
 }

@@ -52,4 +52,35 @@ class ElevationGridTest {
                 assertThrows(IllegalArgumentException.class, () -> wall(10).skyline(Observer.of(40, 0, 0)));
         assertTrue(String.valueOf(e.getMessage()).contains("does not hold this place"));
     }
+
+    /** A strait without heights between the eye and a ridge of 900 m 10 km away: before it, −0.08° was read for 5.1°. */
+    @Test
+    void landBeyondAStraitCounts() {
+        ElevationGrid grid = wall(900);
+        for (float[] row : grid.metres()) {
+            for (int column = 220; column < 260; column++) {
+                row[column] = Float.NaN;
+            }
+        }
+        double expected = Math.toDegrees(Math.atan((900 - 1.5 - 6.8) / 10_000));
+        assertEquals(expected, grid.skyline(Observer.of(0, 0, 0)).at(90), 0.2);
+    }
+
+    /** A peak two cells wide, 15 km away, is 0.8° across; rays a degree apart met it or not as it happened to lie. */
+    @Test
+    void noNarrowPeakIsMissed() {
+        for (int shift = 0; shift < 20; shift++) {
+            float[][] metres = new float[601][801];
+            int column = 400 + (int) Math.round(15 / (CELL * 111.195));
+            int row = 300 + shift;
+            metres[row][column] = 600;
+            metres[row][column + 1] = 600;
+            metres[row + 1][column] = 600;
+            metres[row + 1][column + 1] = 600;
+            Skyline s = new ElevationGrid(-0.4, -0.3, CELL, metres).skyline(Observer.of(0, 0, 0));
+            double azimuth = 90 - Math.toDegrees(Math.atan2((shift + 0.5) * CELL, (column - 400 + 0.5) * CELL));
+            double top = Math.toDegrees(Math.atan((600 - 1.5 - 15.4) / Math.hypot(15_000, shift * 111)));
+            assertEquals(top, s.at(azimuth), 0.25, "shifted by " + shift);
+        }
+    }
 }

@@ -11,6 +11,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.Trailing;
+import org.halfdusk.shoot.Isle;
 
 /** Runs of frames: the field's worked figures and what holds for all. */
 class FrameRunTest {
@@ -62,11 +63,11 @@ class FrameRunTest {
     void cardAndBattery() {
         FrameRun run = new FrameRun(NINETY, 1, 80);
         assertEquals(80 * 34, run.megabytes(34), 1e-9);
-        Battery battery = new Battery(530, 190);
-        assertEquals(120.0 / 190, battery.charges(run, 20), 1e-9);
-        assertEquals(120.0 / 190 / 0.84, battery.charges(run, 4), 1e-9);
-        assertEquals(0.5, Battery.coldShare(-40));
-        assertThrows(IllegalArgumentException.class, () -> Battery.coldShare(Double.NaN));
+        assertEquals(1, Battery.share(20, Isle.camera(true)));
+        assertEquals(0.84, Battery.share(4, Isle.camera(true)), 1e-9);
+        assertEquals(0.95, Battery.share(45, Isle.camera(true)), 1e-9);
+        assertEquals(0.5, Battery.share(-60, Isle.camera(true)));
+        assertThrows(IllegalArgumentException.class, () -> Battery.share(Double.NaN, Isle.camera(true)));
     }
 
     @Example

@@ -33,11 +33,20 @@ public final class Isle {
 
     /** The same with a stabiliser. */
     public static Camera steady(double stops) {
+        return with(100, 25_600, stops, OptionalDouble.empty());
+    }
+
+    /** Film of one speed and a reciprocity exponent in the same body. */
+    public static Camera film(int iso, double exponent) {
+        return with(iso, iso, 0, OptionalDouble.of(exponent));
+    }
+
+    private static Camera with(int lowestIso, int highestIso, double stops, OptionalDouble film) {
         return new Camera(
                 "full frame 33 MP",
                 FULL_FRAME,
-                100,
-                25_600,
+                lowestIso,
+                highestIso,
                 1 / 8000.0,
                 30,
                 true,
@@ -49,7 +58,7 @@ public final class Isle {
                 190,
                 false,
                 stops,
-                OptionalDouble.empty(),
+                film,
                 0.01,
                 0.01);
     }

@@ -2,6 +2,7 @@ package org.halfdusk.shoot;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
@@ -11,7 +12,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.halfdusk.shoot.moon.MoonPlanner;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.time.Interval;
@@ -50,16 +54,24 @@ class PackingTest {
                 .orElseThrow();
     }
 
+    /** The computed programme in the air of the weather, or in what is assumed. */
+    private static Packing packing(Subject subject, Plan plan, Optional<Spell> weather) {
+        Air air = weather.map(w -> new Air(w.coldestCelsius(), Air.Source.FORECAST))
+                .orElse(new Air(Air.ASSUMED_CELSIUS, Air.Source.ASSUMED));
+        RunSimulation run = RunSimulation.of(plan.blocks(), plan.rig().camera(), false, false, air.celsius());
+        return Packing.of(subject, plan, plan.blocks(), run, air, weather);
+    }
+
     @Test
     void theSunNeedsItsFilterAndNoLamp() {
         Plan sun = plan(new SolarEclipsePlanner(), Isle.isle(), LocalDate.of(2027, 8, 2), Isle.rig(Isle.TELE, 400));
         List<Packing.Item> items =
-                Packing.of(Subject.SOLAR_ECLIPSE, sun, Optional.empty()).items();
+                packing(Subject.SOLAR_ECLIPSE, sun, Optional.empty()).items();
         assertTrue(items.containsAll(
                 List.of(Packing.Item.SOLAR_FILTER, Packing.Item.ECLIPSE_GLASSES, Packing.Item.EXACT_CLOCK)));
         assertFalse(items.contains(Packing.Item.RED_LAMP));
         assertFalse(items.contains(Packing.Item.LENS_WARMER));
-        assertFalse(Packing.of(Subject.MILKY_WAY, core(Isle.isle()), Optional.empty())
+        assertFalse(packing(Subject.MILKY_WAY, core(Isle.isle()), Optional.empty())
                 .items()
                 .contains(Packing.Item.SOLAR_FILTER));
     }
@@ -67,11 +79,11 @@ class PackingTest {
     @Test
     void weatherAddsWhatItAsksFor() {
         Plan plan = core(Isle.isle());
-        List<Packing.Item> mild = Packing.of(Subject.MILKY_WAY, plan, Optional.of(weather(19, 8, 3, 0)))
+        List<Packing.Item> mild = packing(Subject.MILKY_WAY, plan, Optional.of(weather(19, 8, 3, 0)))
                 .items();
         assertFalse(mild.contains(Packing.Item.LENS_WARMER));
         assertFalse(mild.contains(Packing.Item.WARM_CLOTHES));
-        List<Packing.Item> foul = Packing.of(Subject.MILKY_WAY, plan, Optional.of(weather(4, 3, 10, 0.5)))
+        List<Packing.Item> foul = packing(Subject.MILKY_WAY, plan, Optional.of(weather(4, 3, 10, 0.5)))
                 .items();
         assertTrue(foul.containsAll(List.of(
                 Packing.Item.LENS_WARMER,
@@ -88,21 +100,74 @@ class PackingTest {
                 site.sky(),
                 site.dark());
         List<Packing.Item> items =
-                Packing.of(Subject.MILKY_WAY, core(noted), Optional.empty()).items();
+                packing(Subject.MILKY_WAY, core(noted), Optional.empty()).items();
         assertTrue(items.containsAll(List.of(Packing.Item.TIDE_TABLE, Packing.Item.PERMIT)));
-        assertFalse(Packing.of(Subject.MILKY_WAY, core(site), Optional.empty())
-                .items()
-                .contains(Packing.Item.TIDE_TABLE));
+        assertFalse(
+                packing(Subject.MILKY_WAY, core(site), Optional.empty()).items().contains(Packing.Item.TIDE_TABLE));
     }
 
     @Test
     void batteriesByTheProgrammeAndTheCold() {
         Plan trails = plan(new TrailsPlanner(), Isle.isle(), LocalDate.of(2027, 1, 8), Isle.rig(Isle.WIDE, 14));
-        Packing mild = Packing.of(Subject.STAR_TRAILS, trails, Optional.of(weather(20, 5, 3, 0)));
-        Packing cold = Packing.of(Subject.STAR_TRAILS, trails, Optional.of(weather(-10, -15, 3, 0)));
+        Packing mild = packing(Subject.STAR_TRAILS, trails, Optional.of(weather(20, 5, 3, 0)));
+        Packing cold = packing(Subject.STAR_TRAILS, trails, Optional.of(weather(-10, -15, 3, 0)));
         assertEquals(mild.charges() / 0.7, cold.charges(), 1e-9);
         assertTrue(cold.spareBatteries() >= mild.spareBatteries());
         assertTrue(mild.spareBatteries() >= 1);
         assertTrue(mild.megabytes() > 0);
+    }
+
+    /** In the hand nothing is asked of a tripod; on film neither of a card nor of a cap for dark frames. */
+    @Test
+    void handAndFilmAskForOtherThings() {
+        MoonPlanner moon = new MoonPlanner();
+        SubjectWish hand = SubjectWish.NONE.with(MoonPlanner.SUPPORT, "HAND");
+        LocalDate full = LocalDate.of(2027, 7, 18);
+        Plan held = moon.plan(
+                Isle.isle(),
+                moon.night(Isle.isle(), full, hand),
+                Isle.rig(Isle.TELE, 400),
+                Optional.empty(),
+                Wishes.DEFAULT,
+                hand);
+        List<Packing.Item> items = packing(Subject.MOON, held, Optional.empty()).items();
+        assertFalse(items.contains(Packing.Item.TRIPOD));
+        assertFalse(items.contains(Packing.Item.STABILISING_WEIGHT));
+        assertFalse(items.contains(Packing.Item.REMOTE_TIMER));
+        MilkyWayPlanner core = new MilkyWayPlanner();
+        Plan film = core.plan(
+                Isle.isle(),
+                core.night(Isle.isle(), LocalDate.of(2027, 6, 4), SubjectWish.NONE),
+                Rig.of(Isle.film(400, 1.3), Isle.WIDE, Optional.empty(), 14),
+                Optional.empty(),
+                Wishes.DEFAULT,
+                SubjectWish.NONE);
+        List<Packing.Item> rolls =
+                packing(Subject.MILKY_WAY, film, Optional.empty()).items();
+        assertTrue(rolls.contains(Packing.Item.FILM_ROLLS));
+        assertFalse(rolls.contains(Packing.Item.CARDS));
+        assertFalse(rolls.contains(Packing.Item.LENS_CAP));
+        assertTrue(film.blocks().stream().noneMatch(b -> b.kind() == Block.Kind.DARK_FRAME));
+    }
+
+    /** One temperature for all pages: what is forecast, else what is expected, else a cool night that is said to be assumed. */
+    @Test
+    void oneAirForAllPages() {
+        Shoot.ShootRig rig = new Shoot.ShootRig(1, 1, Optional.empty(), 14, Optional.empty(), Wishes.DEFAULT);
+        Shoot shoot = new Shoot(
+                Subject.STAR_TRAILS, 1, LocalDate.of(2027, 6, 4), "Trails", rig, SubjectWish.NONE, "", Instant.EPOCH);
+        assertEquals(new Air(10, Air.Source.ASSUMED), Air.of(shoot, Optional.empty()));
+        Shoot expected = new Shoot(
+                Subject.STAR_TRAILS,
+                1,
+                LocalDate.of(2027, 6, 4),
+                "Trails",
+                rig,
+                SubjectWish.NONE.with(TrailsPlanner.CELSIUS, "4"),
+                "",
+                Instant.EPOCH);
+        assertEquals(new Air(4, Air.Source.EXPECTED), Air.of(expected, Optional.empty()));
+        assertEquals(new Air(-10, Air.Source.FORECAST), Air.of(expected, Optional.of(weather(-10, -15, 3, 0))));
+        assertThrows(IllegalArgumentException.class, () -> new Air(Double.NaN, Air.Source.EXPECTED));
     }
 }

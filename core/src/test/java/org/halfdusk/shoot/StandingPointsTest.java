@@ -35,8 +35,10 @@ class StandingPointsTest {
             Sky sky = Sky.over(here, new SeriesEphemeris(), DeltaT.model());
             var moon = sky.at(Body.MOON, s.at()).apparent();
             // A metre of rounding in the position at the nearest points is some hundredths of a degree.
-            assertEquals(0.3, moon.altitude().degrees() - tower.topDegrees(), 0.05);
-            assertEquals(0, tower.azimuth().turnTo(moon.azimuth()), 0.25);
+            assertEquals(0.3, moon.altitude().degrees() - tower.topDegrees(), 0.03);
+            // At a dozen kilometres the body's place at the object would be off by 0.09°.
+            boolean far = s.distanceMetres() > 1000;
+            assertEquals(0, tower.azimuth().turnTo(moon.azimuth()), far ? 0.01 : 0.25);
         }
     }
 

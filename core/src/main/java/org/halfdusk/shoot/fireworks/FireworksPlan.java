@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
@@ -75,7 +76,8 @@ public record FireworksPlan(
 
     /** Degrees that the picture must hold from its lower to its upper edge. */
     private static double neededHeight(Show show) {
-        return Math.min(WIDEST_DEGREES, show.topDegrees(show.largest()) * AIR / (1 - GROUND_SHARE));
+        double burst = show.topDegrees(show.largest()) - show.footDegrees();
+        return Math.min(WIDEST_DEGREES, burst * AIR / (1 - GROUND_SHARE));
     }
 
     /** Degrees that the picture must hold from side to side. */
@@ -107,7 +109,7 @@ public record FireworksPlan(
     private static Framing aim(Rig rig, Show show) {
         boolean upright = suggested(rig, show).upright();
         double field = upright ? rig.longFieldDegrees() : rig.shortFieldDegrees();
-        double altitude = Math.min(80, Math.max(-20, field * (0.5 - GROUND_SHARE)));
+        double altitude = Math.min(80, Math.max(-80, show.footDegrees() + field * (0.5 - GROUND_SHARE)));
         return new Framing(show.azimuth(), Altitude.ofDegrees(altitude), upright ? 90 : 0);
     }
 
@@ -117,10 +119,25 @@ public record FireworksPlan(
         return framing.altitude().degrees() + field / 2;
     }
 
-    /** Whether the widest burst of the largest shell stays inside the frame. */
+    /** Degrees of altitude at the frame's lower edge. */
+    public double lowerEdgeDegrees() {
+        return 2 * framing.altitude().degrees() - upperEdgeDegrees();
+    }
+
+    /** Altitude of the lower rim of the widest burst of the smallest shell. */
+    private double lowestBurstDegrees() {
+        double rim = show.aboveMetres()
+                + show.smallest().heightMetres()
+                - show.smallest().mostWidthMetres() / 2;
+        return Math.toDegrees(Math.atan2(rim, show.distanceMetres()));
+    }
+
+    /** Whether all bursts, from the lower rim of the smallest shell to the top of the largest, stay inside the frame. */
     public boolean held() {
         double across = framing.upright() ? rig.shortFieldDegrees() : rig.longFieldDegrees();
-        return upperEdgeDegrees() >= show.topDegrees(show.largest()) && across >= show.mostWidthDegrees(show.largest());
+        return upperEdgeDegrees() >= show.topDegrees(show.largest())
+                && lowerEdgeDegrees() <= lowestBurstDegrees()
+                && across >= show.mostWidthDegrees(show.largest());
     }
 
     /** Seconds that a scene is exposed for. */
@@ -152,9 +169,7 @@ public record FireworksPlan(
             case TOWN -> aperture.fNumber() / Math.sqrt(2);
             default -> aperture.fNumber();
         };
-        return ExposurePlan.apertures(rig).stream()
-                .min((a, b) -> Double.compare(Math.abs(a - wished), Math.abs(b - wished)))
-                .orElse(aperture.fNumber());
+        return FNumber.nearest(wished, ExposurePlan.apertures(rig));
     }
 
     public Setting setting(Scene scene) {

@@ -73,6 +73,9 @@ public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing fr
         Instant start = wished.isAfter(latest) ? latest : wished;
         start = start.isBefore(window.start()) ? window.start() : start;
         Block stack = Block.of(Block.Kind.STACK, start, run, setting());
+        if (rig.camera().film()) {
+            return List.of(stack);
+        }
         FrameRun one = new FrameRun(exposure.shutter(), 0, 1);
         return List.of(stack, Block.of(Block.Kind.DARK_FRAME, stack.end().plusSeconds(10), one, setting()));
     }

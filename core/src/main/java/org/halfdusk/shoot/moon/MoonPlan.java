@@ -58,6 +58,11 @@ public record MoonPlan(
         return shot.setting();
     }
 
+    @Override
+    public boolean handheld() {
+        return support == Support.HAND;
+    }
+
     /** Diameter from here at the best moment, degrees. */
     public double diameterDegrees() {
         return night.sky().diameterDegrees(Body.MOON, night.bestMoment());

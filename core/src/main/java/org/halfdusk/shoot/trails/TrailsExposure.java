@@ -2,6 +2,8 @@ package org.halfdusk.shoot.trails;
 
 import java.util.List;
 import org.halfdusk.exposure.Iso;
+import org.halfdusk.exposure.Reciprocity;
+import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
@@ -46,6 +48,8 @@ public record TrailsExposure(
         USUAL,
         LONGEST_OF_CAMERA,
         SKY_GLOW,
+        /** The light that a film of one speed needs, its slowness in the dark counted. */
+        FILM,
         PINNED
     }
 
@@ -57,18 +61,27 @@ public record TrailsExposure(
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Integer> isos =
                 Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
-        double slowest = limit(skyBrightness, aperture.fNumber(), isos.get(0));
+        double slowest = limit(rig, skyBrightness, aperture.fNumber(), isos.get(0));
         ShutterTime usual = ShutterTime.roundDown(USUAL_SECONDS, times).orElseGet(() -> times.get(times.size() - 1));
         ShutterTime chosen = usual;
         TimeReason reason = usual.nominalSeconds() < USUAL_SECONDS ? TimeReason.LONGEST_OF_CAMERA : TimeReason.USUAL;
-        if (wishes.pinnedSeconds().isPresent()) {
+        double filmSeconds = Reciprocity.needed(
+                rig.camera(),
+                new SkyExposure(skyBrightness, aperture.fNumber(), 1, 100)
+                                .isoFor(wishes.isoSchool().histogramPosition())
+                        / isos.get(0));
+        if (wishes.pinnedSeconds().isEmpty() && rig.camera().film()) {
+            chosen = ShutterTime.nearest(Math.min(School.LONGEST_SECONDS, filmSeconds), times);
+            reason = TimeReason.FILM;
+        } else if (wishes.pinnedSeconds().isPresent()) {
             chosen = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
             reason = TimeReason.PINNED;
         } else if (usual.realSeconds() > slowest) {
             chosen = ShutterTime.roundDown(slowest, times).orElseGet(() -> times.get(times.size() - 1));
             reason = TimeReason.SKY_GLOW;
         }
-        double exact = new SkyExposure(skyBrightness, aperture.fNumber(), chosen.realSeconds(), 100)
+        double counts = Reciprocity.counts(rig.camera(), chosen.realSeconds());
+        double exact = new SkyExposure(skyBrightness, aperture.fNumber(), counts, 100)
                 .isoFor(wishes.isoSchool().histogramPosition());
         int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exact, isos));
         return new TrailsExposure(
@@ -80,12 +93,13 @@ public record TrailsExposure(
                 aperture,
                 iso,
                 IsoReason.of(wishes, exact, iso),
-                limit(skyBrightness, aperture.fNumber(), iso));
+                limit(rig, skyBrightness, aperture.fNumber(), iso));
     }
 
     /** Seconds until the sky stands at the glow limit. */
-    private static double limit(double skyBrightness, double fNumber, int iso) {
-        return new SkyExposure(skyBrightness, fNumber, 1, 100).isoFor(GLOW_LIMIT) / iso;
+    private static double limit(Rig rig, double skyBrightness, double fNumber, int iso) {
+        return Reciprocity.needed(
+                rig.camera(), new SkyExposure(skyBrightness, fNumber, 1, 100).isoFor(GLOW_LIMIT) / iso);
     }
 
     public double fNumber() {
@@ -98,7 +112,7 @@ public record TrailsExposure(
 
     /** How the sky comes out in one frame. */
     public SkyExposure sky() {
-        return new SkyExposure(skyBrightness, fNumber(), shutter.realSeconds(), iso);
+        return new SkyExposure(skyBrightness, fNumber(), Reciprocity.counts(rig.camera(), shutter.realSeconds()), iso);
     }
 
     /** Stops by which the sky stays under the glow limit; negative where it is over. */

@@ -12,7 +12,6 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
-import org.halfdusk.sequence.Battery;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.Plan;
@@ -24,16 +23,9 @@ import org.halfdusk.time.Interval;
  *
  * @param exposure of each frame
  * @param run the frames; nothing where the night has no window
- * @param celsius temperature that the battery is planned for
  */
 public record TrailsPlan(
-        Place place,
-        TrailsNight night,
-        Rig rig,
-        Framing framing,
-        TrailsExposure exposure,
-        Optional<FrameRun> run,
-        double celsius)
+        Place place, TrailsNight night, Rig rig, Framing framing, TrailsExposure exposure, Optional<FrameRun> run)
         implements Plan {
     /** A horizon this far above the lower edge leaves room for the ground, degrees. */
     private static final double GROUND_DEGREES = 5;
@@ -45,18 +37,12 @@ public record TrailsPlan(
      * @param gapSeconds from shutter close to the next open
      */
     public static TrailsPlan of(
-            Place place,
-            TrailsNight night,
-            Rig rig,
-            Optional<Framing> framing,
-            Wishes wishes,
-            double gapSeconds,
-            double celsius) {
+            Place place, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, double gapSeconds) {
         Framing aim = framing.orElseGet(() -> towardsThePole(night, rig));
         TrailsExposure exposure = TrailsExposure.of(rig, brightest(night, aim), wishes);
         Optional<FrameRun> run = night.span()
                 .map(s -> FrameRun.filling(s.duration().toMillis() / 1000.0, exposure.shutter(), gapSeconds));
-        return new TrailsPlan(place, night, rig, aim, exposure, run, celsius);
+        return new TrailsPlan(place, night, rig, aim, exposure, run);
     }
 
     private static Framing towardsThePole(TrailsNight night, Rig rig) {
@@ -83,7 +69,7 @@ public record TrailsPlan(
         return exposure.setting();
     }
 
-    /** The trails and one frame with the cap on, of the same time and ISO. */
+    /** The trails and, on a sensor, one frame with the cap on, of the same time and ISO. */
     @Override
     public List<Block> blocks() {
         List<Block> blocks = new ArrayList<>();
@@ -92,6 +78,9 @@ public record TrailsPlan(
                     Block.of(Block.Kind.TRAILS, night.span().orElseThrow().start(), r, setting());
             FrameRun dark = new FrameRun(exposure.shutter(), 0, 1);
             blocks.add(trails);
+            if (rig.camera().film()) {
+                return;
+            }
             blocks.add(Block.of(Block.Kind.DARK_FRAME, trails.end().plus(CAP_ON), dark, setting()));
         });
         return blocks;
@@ -128,11 +117,5 @@ public record TrailsPlan(
     /** Raw files of the run and its dark frame, MB. */
     public double megabytes() {
         return Block.frames(blocks()) * rig.camera().rawMegabytes();
-    }
-
-    /** Battery charges for the run. */
-    public OptionalDouble charges() {
-        Battery battery = new Battery(rig.camera().batteryFrames(), rig.camera().batteryMinutes());
-        return run.map(r -> OptionalDouble.of(battery.charges(r, celsius))).orElseGet(OptionalDouble::empty);
     }
 }

@@ -47,7 +47,7 @@ public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
     @Override
     public Plan plan(
             Site site, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
-        return TrailsPlan.of(site.place(), night, rig, framing, wishes, wish.number(GAP), wish.number(CELSIUS));
+        return TrailsPlan.of(site.place(), night, rig, framing, wishes, wish.number(GAP));
     }
 
     /** As wide as can be: the pole and the ground together. */

@@ -2,7 +2,6 @@ package org.halfdusk.web.expose;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -20,8 +19,10 @@ import org.halfdusk.exposure.TrailMap;
 import org.halfdusk.exposure.Triangle;
 import org.halfdusk.exposure.Vignetting;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.DepthOfField;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.ShootField;
@@ -31,6 +32,7 @@ import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Table;
 
 /**
@@ -50,7 +52,6 @@ record ExposeDetail(
         String film) {
     private static final int COLUMNS = 9;
     private static final int ROWS = 7;
-    private static final double NIGHT_CELSIUS = 12;
     private static final int STACK = 16;
     private static final double SHADOW_STOPS = 3;
 
@@ -66,7 +67,7 @@ record ExposeDetail(
                 e.filter(x -> x.wishes().limits().mount().turns())
                         .map(x -> mount(plan, x))
                         .orElse(List.of()),
-                stars ? light(plan, light) : List.of(),
+                stars ? light(plan, light, open.air()) : List.of(),
                 triangle(plan),
                 stars ? Optional.of(GroundPart.of(plan, light, sun)) : Optional.empty(),
                 bracket(open),
@@ -98,7 +99,7 @@ record ExposeDetail(
                 new Line("Ground", Words.tenths(ground) + " px: its own frames with the mount stopped"));
     }
 
-    private static List<Line> light(Plan plan, SkyLight.At at) {
+    private static List<Line> light(Plan plan, SkyLight.At at, Air air) {
         Rig rig = plan.rig();
         Setting s = plan.setting();
         double pitch = rig.camera().sensor().pixelPitchMicrometres();
@@ -110,27 +111,35 @@ record ExposeDetail(
                 s.fNumber(),
                 s.shutter().realSeconds(),
                 s.iso());
-        Noise noise = new Noise(pitch, NIGHT_CELSIUS);
+        Noise noise = new Noise(pitch, air.celsius(), s.iso());
         double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
         double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), STACK);
-        double trail = plan instanceof MilkyWayPlan m ? m.exposure().middlePx() : 0;
+        double trail = plan.trails().middlePx(s.shutter().realSeconds());
         double clips = PointLight.clippingMagnitude(
                 rig.focalMm(), s.fNumber(), pitch, s.shutter().realSeconds(), s.iso(), trail);
         double corner = Math.toRadians(rig.cornerDegrees());
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(
                 "Sky towards the frame now",
-                Words.tenths(b.magnitude()) + " mag/arcsec², " + Words.percent(sky.histogramPosition()) + " across"));
+                Words.tenths(b.magnitude()) + " mag/arcsec², " + Words.percent(sky.histogramPosition())
+                        + " across the raw file, "
+                        + Words.percent(sky.picturePosition())
+                        + " across the camera's own picture; calibrate by a frame of yours"));
         lines.add(new Line("Stars whose cores clip", "brighter than " + Words.tenths(clips) + " mag"));
         lines.add(new Line(
-                "Corner darker by geometry alone", Words.stops(Vignetting.stops(corner)) + ", real lenses differ"));
-        lines.add(new Line(
-                "Signal to noise of a patch three stops under the sky",
-                Words.tenths(one) + " in one frame, " + Words.tenths(many) + " in the mean of " + STACK));
-        lines.add(new Line(
-                "Noise reduction in the camera",
-                "doubles each frame to " + Words.plain(Math.rint(2 * s.shutter().realSeconds()))
-                        + " s; one frame with the cap on at the end does the same"));
+                "Corner darker by geometry alone",
+                Words.stops(Vignetting.stops(corner, rig.lens().imaging())) + ", real lenses differ"));
+        if (!rig.camera().film()) {
+            lines.add(new Line(
+                    "Signal to noise of a patch three stops under the sky",
+                    Words.tenths(one) + " in one frame, " + Words.tenths(many) + " in the mean of " + STACK + ", at "
+                            + ReasonWords.air(air)));
+            lines.add(new Line(
+                    "Noise reduction in the camera",
+                    "doubles each frame to "
+                            + Words.plain(Math.rint(2 * s.shutter().realSeconds()))
+                            + " s; one frame with the cap on at the end does the same"));
+        }
         return lines;
     }
 
@@ -206,16 +215,14 @@ record ExposeDetail(
     }
 
     private static String film(Plan plan) {
-        return plan.rig().camera().filmExponent().isPresent()
-                ? String.format(
-                        Locale.ROOT,
-                        "This film loses speed in the dark: %s metered must be exposed for %s (t to the power of %s). Bracket "
-                                + "over rather than under.",
-                        plan.setting().shutter().label(),
-                        Words.seconds(Reciprocity.exposed(
-                                plan.setting().shutter().realSeconds(),
-                                plan.rig().camera().filmExponent().getAsDouble())),
-                        Words.plain(plan.rig().camera().filmExponent().getAsDouble()))
+        Camera camera = plan.rig().camera();
+        return camera.film()
+                ? "This film loses speed in the dark: "
+                        + plan.setting().shutter().label() + " count as "
+                        + Words.seconds(Reciprocity.counts(
+                                camera, plan.setting().shutter().realSeconds()))
+                        + " of light, which the plan and its timer reckon with (t to the power of "
+                        + Words.plain(camera.filmExponent().orElseThrow()) + "). Bracket over rather than under."
                 : "";
     }
 }

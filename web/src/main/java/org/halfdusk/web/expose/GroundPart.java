@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Ground;
+import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.optics.Camera;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.Words;
@@ -21,14 +23,16 @@ record GroundPart(String answer, String reason, List<Line> lines) {
     static GroundPart of(Plan plan, SkyLight.At light, double sunAltitude) {
         Setting s = plan.setting();
         Ground ground = Ground.under(light, sunAltitude, Ground.USUAL_REFLECTANCE);
-        SkyExposure now = ground.comesOut(s.fNumber(), s.shutter().realSeconds(), s.iso());
+        SkyExposure now = ground.comesOut(
+                s.fNumber(), Reciprocity.counts(plan.rig().camera(), s.shutter().realSeconds()), s.iso());
         double quarterIso = Math.max(plan.rig().camera().lowestIso(), s.iso() / 2.0);
-        double seconds = ground.seconds(Ground.TARGET, s.fNumber(), quarterIso);
+        Camera camera = plan.rig().camera();
+        double seconds = Reciprocity.needed(camera, ground.seconds(Ground.TARGET, s.fNumber(), quarterIso));
         List<ShutterTime> times = ExposurePlan.times(plan.rig());
         boolean dark = seconds > LONGEST_SECONDS;
         ShutterTime time = ShutterTime.nearest(Math.min(seconds, LONGEST_SECONDS), times);
-        double position =
-                ground.comesOut(s.fNumber(), time.realSeconds(), quarterIso).histogramPosition();
+        double position = ground.comesOut(s.fNumber(), Reciprocity.counts(camera, time.realSeconds()), quarterIso)
+                .histogramPosition();
         String answer = now.histogramPosition() >= Ground.TARGET
                 ? "The ground comes out in the sky's own frame"
                 : "Ground: " + FRAMES + " frames of " + time.label() + ", " + FNumber.label(s.fNumber()) + ", ISO "

@@ -1,6 +1,5 @@
 package org.halfdusk.web.frame;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -14,6 +13,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Words;
@@ -103,17 +103,11 @@ final class FrameWords {
     }
 
     private static Optional<Instant> highest(Plan plan, Body body) {
-        Interval axis = plan.night().axis();
-        Instant best = axis.start();
-        double most = -90;
-        for (Instant t = axis.start(); t.isBefore(axis.end()); t = t.plus(Duration.ofMinutes(2))) {
-            double altitude = plan.night().sky().at(body, t).altitude().degrees();
-            if (altitude > most) {
-                most = altitude;
-                best = t;
-            }
-        }
-        return most > 0 ? Optional.of(best) : Optional.empty();
+        Night.Sighting highest =
+                Night.highest(plan.night().sky(), body, plan.night().axis());
+        return Optional.of(highest)
+                .filter(h -> h.position().altitude().degrees() > 0)
+                .map(Night.Sighting::at);
     }
 
     static List<Table> tables(ShootDesk.Open open) {

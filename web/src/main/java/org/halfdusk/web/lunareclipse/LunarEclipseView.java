@@ -457,7 +457,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                         "verdict"),
                 List.of(
                         new Line("Self-timer", "10 s, or a remote"),
-                        new Line("Noise reduction", "off while brackets run")));
+                        ReasonWords.noiseReduction(plan.rig(), "off while brackets run")));
     }
 
     @Override

@@ -440,7 +440,11 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         "check",
                         "value#",
                         "verdict"),
-                List.of(new Line("Self-timer", "10 s, or a remote"), new Line("Stabiliser", "off on a tripod")));
+                plan.handheld()
+                        ? List.of(new Line("Stabiliser", "on; lean, breathe out, press gently"))
+                        : List.of(
+                                new Line("Self-timer", "10 s, or a remote"),
+                                new Line("Stabiliser", "off on a tripod")));
     }
 
     @Override

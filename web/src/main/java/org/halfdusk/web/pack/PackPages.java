@@ -67,7 +67,8 @@ class PackPages implements StepPages {
     }
 
     private Packing packing(ShootDesk.Open open) {
-        return Packing.of(open.shoot().it().subject(), open.plan(), open.blocks(), open.weather());
+        return Packing.of(
+                open.shoot().it().subject(), open.plan(), open.blocks(), open.simulated(), open.air(), open.weather());
     }
 
     @Override

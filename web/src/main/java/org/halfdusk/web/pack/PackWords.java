@@ -10,9 +10,12 @@ import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Support;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.ReasonWords;
 
 /** What a thing to pack is called, and why it is on the list. */
 record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
@@ -34,6 +37,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case SPARE_BATTERIES ->
                 packing.spareBatteries() == 1 ? "A spare battery" : packing.spareBatteries() + " spare batteries";
             case CARDS -> "Cards for " + Words.gigabytes(packing.megabytes());
+            case FILM_ROLLS -> "Film";
             case LENS_CAP -> "Lens cap";
             case LENS_WARMER -> "Warmer band for the lens and its power";
             case CLOTH -> "Cloth and blower";
@@ -69,7 +73,8 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
         Camera camera = plan.rig().camera();
         return switch (item) {
             case CAMERA ->
-                "The rig of this shoot. Clean sensor, settings known blind, stabiliser off on the tripod"
+                "The rig of this shoot. Clean sensor, settings known blind, stabiliser "
+                        + (plan.handheld() ? "on" : "off on the tripod")
                         + (camera.mirror() ? ", mirror locked up." : ".");
             case LENS ->
                 "Set to " + Words.plain(plan.rig().lensFocalMm()) + " mm"
@@ -93,9 +98,10 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                         : "Frames without touching the camera.";
             case SPARE_BATTERIES -> batteries();
             case CARDS -> cards();
+            case FILM_ROLLS -> ReasonWords.rolls(Block.frames(plan.blocks())).value() + ", and one more.";
             case LENS_CAP -> "On for the dark frame at the end, same time, ISO and temperature.";
             case LENS_WARMER ->
-                packing.forecast()
+                packing.air().source() == Air.Source.FORECAST
                         ? "The glass falls under the dew point in the window."
                         : "No forecast reaches this night: dew cannot be excluded.";
             case CLOTH -> "Dew, salt and fingerprints make glow.";
@@ -114,8 +120,8 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case ECLIPSE_GLASSES -> "ISO 12312-2, unscratched. For eyes; never behind a lens.";
             case EAR_PROTECTION -> "Salutes near by hurt.";
             case WARM_CLOTHES ->
-                packing.forecast()
-                        ? Words.celsius(packing.celsius()) + " is forecast, and you stand still."
+                packing.air().source() != Air.Source.ASSUMED
+                        ? Words.celsius(packing.air().celsius()) + " at the coldest, and you stand still."
                         : "Nights are colder than days, and you stand still.";
             case WATER -> "Hours outdoors, no shop.";
             case CHAIR -> "The sequence runs by itself for long.";
@@ -131,8 +137,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                 .mapToLong(a -> ((BatteryPack) a).count())
                 .sum();
         return "The programme takes " + Words.tenths(packing.charges()) + " charges at "
-                + Words.celsius(packing.celsius())
-                + (packing.forecast() ? "" : " (no forecast: assumed)") + ", composing and looking counted"
+                + ReasonWords.air(packing.air()) + "; composing and looking at frames take a third more"
                 + (have > 0 ? "; the kit has " + have + "." : ".");
     }
 

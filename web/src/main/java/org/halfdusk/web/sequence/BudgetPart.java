@@ -4,12 +4,13 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.optics.Camera;
-import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.ReasonWords;
 
 /**
  * What the programme takes of card, battery and buffer.
@@ -23,17 +24,19 @@ record BudgetPart(
         boolean jpeg,
         boolean noiseReduction,
         String celsius) {
-    private static final double USUAL_CELSIUS = 10;
-
-    static BudgetPart of(List<Block> blocks, Camera camera, RigChoices choices, ZoneId zone, String typedCelsius) {
+    static BudgetPart of(ShootDesk.Open open, RunSimulation run, String typedCelsius) {
+        Camera camera = open.plan().rig().camera();
+        RigChoices choices = open.shoot().it().rig().choices();
+        ZoneId zone = open.plan().night().zone();
         boolean jpeg = !choices.of(ShootField.FILES).isEmpty();
         boolean reduction = !choices.of(ShootField.NOISE_REDUCTION).isEmpty();
-        double celsius = celsius(choices);
-        RunSimulation run = simulated(blocks, camera, choices);
         List<Line> lines = new ArrayList<>();
-        lines.add(new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
+        lines.add(
+                camera.film()
+                        ? ReasonWords.rolls(run.taken())
+                        : new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
         lines.add(new Line(
-                "Battery at " + Words.celsius(celsius),
+                "Battery at " + ReasonWords.air(open.air()),
                 run.charges() < 0.05
                         ? "hardly any of a charge"
                         : Words.tenths(run.charges()) + (run.charges() <= 1 ? " of a charge" : " charges")));
@@ -50,21 +53,6 @@ record BudgetPart(
                 jpeg,
                 reduction,
                 typedCelsius);
-    }
-
-    private static double celsius(RigChoices choices) {
-        String kept = choices.of(ShootField.CELSIUS);
-        return kept.isEmpty() ? USUAL_CELSIUS : Double.parseDouble(kept);
-    }
-
-    /** What becomes of the programme with the files, noise reduction and air that were chosen. */
-    static RunSimulation simulated(List<Block> blocks, Camera camera, RigChoices choices) {
-        return RunSimulation.of(
-                blocks,
-                camera,
-                !choices.of(ShootField.FILES).isEmpty(),
-                !choices.of(ShootField.NOISE_REDUCTION).isEmpty(),
-                celsius(choices));
     }
 
     private static List<String> warnings(RunSimulation run, Camera camera, boolean reduction, ZoneId zone) {

@@ -70,9 +70,8 @@ final class SequenceEdits {
         List<ShutterTime> times = ExposurePlan.times(plan.rig());
         for (int changes = 0; changes < MOST_CHANGES; changes++) {
             RigChoices now = choices.with(ShootField.BLOCKS, BlockSpec.text(laid));
-            Optional<Instant> empty = BudgetPart.simulated(
-                            Programme.blocks(plan, now), plan.rig().camera(), now)
-                    .emptyAt();
+            Optional<Instant> empty =
+                    open.simulated(Programme.blocks(plan, now), now).emptyAt();
             if (empty.isEmpty()) {
                 return;
             }

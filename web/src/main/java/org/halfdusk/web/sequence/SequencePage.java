@@ -124,10 +124,8 @@ record SequencePage(
                 timeline(open, desk, shoots, blocks, numbers, found),
                 found.stream().map(c -> words(c, blocks, zone)).toList(),
                 BudgetPart.of(
-                        blocks,
-                        plan.rig().camera(),
-                        choices,
-                        zone,
+                        open,
+                        open.simulated(blocks, choices),
                         errors.of("CELSIUS").isEmpty() ? choices.of(ShootField.CELSIUS) : errors.text("CELSIUS")),
                 !choices.of(ShootField.PANORAMA).isEmpty(),
                 errors.of("CELSIUS"));

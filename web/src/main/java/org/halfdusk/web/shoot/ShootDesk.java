@@ -15,10 +15,13 @@ import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
@@ -67,6 +70,26 @@ public class ShootDesk {
         /** The weather of its window, where all of that is forecast. */
         public Optional<Spell> weather() {
             return forecast.flatMap(f -> plan.night().main().flatMap(f::during));
+        }
+
+        /** The air that all its pages reckon with. */
+        public Air air() {
+            return Air.of(shoot.it(), weather());
+        }
+
+        /** What becomes of its programme on the camera: the one simulation of card, battery and buffer. */
+        public RunSimulation simulated() {
+            return simulated(blocks, shoot.it().rig().choices());
+        }
+
+        /** The same for other blocks. */
+        public RunSimulation simulated(List<Block> others, RigChoices choices) {
+            return RunSimulation.of(
+                    others,
+                    plan.rig().camera(),
+                    !choices.of(ShootField.FILES).isEmpty(),
+                    !choices.of(ShootField.NOISE_REDUCTION).isEmpty(),
+                    air().celsius());
         }
 
         /** Whether a person has laid blocks. */

@@ -10,7 +10,9 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.AfterDark;
+import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.IsoReason;
@@ -25,6 +27,9 @@ import org.halfdusk.web.layout.Words;
 
 /** Reasons and figures that several subjects share, in words. */
 public final class ReasonWords {
+    /** Frames of a roll of film. */
+    private static final int ROLL = 36;
+
     /** What every night place asks for. */
     public static final String NIGHT_PLACE =
             "Scout by day. Tell someone where you stand and do not go alone: cliffs, tide and holes are not seen at night. "
@@ -55,7 +60,10 @@ public final class ReasonWords {
                     ? "Widest this lens opens, and its best: light is what a night lacks."
                     : "Widest this lens opens: light is what a night lacks. Corners are better at "
                             + FNumber.label(w.sharpest()) + ", which would cost " + Words.stops(w.stops())
-                            + ": ISO " + w.isoThere() + " for the same sky.";
+                            + ": ISO " + w.isoThere()
+                            + (w.missing() > 0.1
+                                    ? ", the camera's highest, which leaves " + Words.stops(w.missing()) + " missing."
+                                    : " for the same sky.");
         }
         if (reason instanceof ApertureReason.Usual u) {
             return usual
@@ -198,5 +206,26 @@ public final class ReasonWords {
                 + (s.weather().isPresent()
                         ? ", weather " + Math.round(s.weather().getAsDouble()) + " of 10"
                         : "; no forecast, so scaled to 100");
+    }
+
+    /** A temperature and whose it is. */
+    public static String air(Air air) {
+        return Words.celsius(air.celsius())
+                + switch (air.source()) {
+                    case FORECAST -> " (forecast)";
+                    case EXPECTED -> " (as you expect)";
+                    case ASSUMED -> " (assumed: no forecast reaches)";
+                };
+    }
+
+    /** Film instead of a card. */
+    public static Line rolls(int frames) {
+        int rolls = (frames + ROLL - 1) / ROLL;
+        return new Line("Film", frames + " frames, " + rolls + (rolls == 1 ? " roll of " : " rolls of ") + ROLL);
+    }
+
+    /** What is said of noise reduction, which film has none of. */
+    public static Line noiseReduction(Rig rig, String otherwise) {
+        return new Line("Noise reduction", rig.camera().film() ? "none on film" : otherwise);
     }
 }

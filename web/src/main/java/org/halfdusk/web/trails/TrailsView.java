@@ -1,12 +1,11 @@
 package org.halfdusk.web.trails;
 
-import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.sequence.TrailGap;
@@ -250,6 +249,11 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 glow + "It is the camera's longest without bulb" + ReasonWords.real(e.shutter()) + ".";
             case SKY_GLOW ->
                 "The sky is bright here: even at the lowest ISO it reaches a third of the histogram soon. " + glow;
+            case FILM ->
+                "A film of ISO " + e.iso() + " needs this for the sky, its slowness in the dark counted: "
+                        + Words.seconds(
+                                Reciprocity.counts(e.rig().camera(), e.shutter().realSeconds()))
+                        + " of light. " + glow;
             case PINNED -> "You fixed this time. " + glow;
         };
         return new Because("Why " + label, label, reason);
@@ -306,7 +310,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                                 "Interval, start to start",
                                 Words.plain(run.intervalSeconds()) + " → set " + run.timerIntervalSeconds() + " s"),
                         new Line("Number", run.frames() + ", then cap on, 1"),
-                        new Line("Noise reduction", "off: it would double every gap")));
+                        ReasonWords.noiseReduction(plan.rig(), "off: it would double every gap")));
     }
 
     private static String count(FrameRun run) {
@@ -349,22 +353,10 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 "Pole in frame",
                 Words.degrees(plan.night().pole().altitude().degrees()),
                 plan.poleInFrame().isPresent() ? "full circles" : "outside the frame"));
-        rows.add(Table.Row.of(false, "Card", Words.gigabytes(plan.megabytes()), "raw files, dark frame counted"));
-        double charges = plan.charges().orElse(0);
-        rows.add(Table.Row.of(
-                        false,
-                        "Battery at " + Words.celsius(plan.celsius()),
-                        Words.tenths(charges) + " charges",
-                        charges <= 0.9 ? "one is enough" : changeAt(plan, run, charges))
-                .toned(charges <= 0.9 ? "good" : "caution"));
+        if (!plan.rig().camera().film()) {
+            rows.add(Table.Row.of(false, "Card", Words.gigabytes(plan.megabytes()), "raw files, dark frame counted"));
+        }
         return rows;
-    }
-
-    private static String changeAt(TrailsPlan plan, FrameRun run, double charges) {
-        Duration until = Duration.ofSeconds(Math.round(0.9 * run.durationSeconds() / charges));
-        ZoneId zone = plan.night().zone();
-        return "change by "
-                + Words.clock(plan.night().span().orElseThrow().start().plus(until), zone);
     }
 
     @Override
