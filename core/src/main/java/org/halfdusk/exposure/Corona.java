@@ -27,12 +27,9 @@ public record Corona(double radii, double magnitude) {
         return new Corona(radii, EclipseGuide.lunarSurface(guide.q()));
     }
 
-    /**
-     * How opaque it is drawn before a sky: none where it is no brighter than that, all where it stands ten magnitudes over it†.
-     *
-     * @param sky mag/arcsec²
-     */
-    public double opacity(double sky) {
-        return Math.max(0, Math.min(1, (sky - magnitude) / 10));
+    /** How opaque it is drawn, 0 to 1: fading out where its guide values end, at eight radii over the limb†. */
+    public double opacity() {
+        double over = EclipseGuide.lunarSurface(EclipseGuide.Solar.CORONA_8_R.q()) - magnitude;
+        return Math.pow(Math.max(0, Math.min(1, over / 8)), 1.6);
     }
 }

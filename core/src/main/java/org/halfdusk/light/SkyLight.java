@@ -32,7 +32,7 @@ public final class SkyLight {
 
     private static final double HORIZON = 4e-3;
     private static final double HORIZON_DEGREES = 6;
-    private static final double DUSK_DEGREES = -7;
+    private static final double DUSK_DEGREES = -11;
 
     private final Sky sky;
     private final DarkSite site;
@@ -125,7 +125,7 @@ public final class SkyLight {
 
         /**
          * The Sun's altitude in whose light the place seems to lie: its own, or in an eclipse lower the less light is left; totality
-         * looks like a dusk of −7°†.
+         * has the colour of a dusk of −11°†.
          */
         public double lightAltitude() {
             double deep = Math.max(0, Math.min(1, (-Math.log10(sunShare) - 1) / 3));

@@ -1,5 +1,6 @@
 package org.halfdusk.shoot;
 
+import java.time.Instant;
 import java.util.List;
 import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
@@ -25,7 +26,12 @@ public sealed interface Plan
 
     Framing framing();
 
-    /** Time, aperture, ISO and white balance at the best moment. */
+    /** The moment that its setting and aim are for: the night's best at which the subject can be seen. */
+    default Instant moment() {
+        return night().bestMoment();
+    }
+
+    /** Time, aperture, ISO and white balance at that moment. */
     Setting setting();
 
     /** Whether the camera is held in the hand: then nothing is asked of a tripod. */

@@ -30,6 +30,7 @@ import org.halfdusk.time.Interval;
  *
  * @param danjon the darkness of totality that is planned for, 0 very dark to 4 bright
  * @param cadence from one frame (or bracket) to the next
+ * @param moment the best moment at which the Moon stands out from the sky; the night's best where it never does
  * @param changeOver share of the Moon's diameter covered from which one exposes for the shadow, 0.5 to 1
  */
 public record LunarEclipsePlan(
@@ -41,7 +42,8 @@ public record LunarEclipsePlan(
         int danjon,
         LunarExposure.Mount mount,
         Duration cadence,
-        double changeOver)
+        double changeOver,
+        Instant moment)
         implements Plan {
 
     /** What is exposed for. */
@@ -82,10 +84,34 @@ public record LunarEclipsePlan(
             LunarExposure.Mount mount,
             Duration cadence,
             double changeOver) {
-        HorizontalPosition moon = night.sky().at(Body.MOON, night.bestMoment());
-        Framing aim = framing.orElseGet(() -> new Framing(
+        Instant best = night.bestMoment();
+        LunarEclipsePlan plan = new LunarEclipsePlan(
+                place, night, rig, aim(night, best, framing), wishes, danjon, mount, cadence, changeOver, best);
+        Instant seen = plan.at(best).visible() ? best : plan.nearestSeen(best);
+        return new LunarEclipsePlan(
+                place, night, rig, aim(night, seen, framing), wishes, danjon, mount, cadence, changeOver, seen);
+    }
+
+    private static Framing aim(LunarEclipseNight night, Instant at, Optional<Framing> framing) {
+        HorizontalPosition moon = night.sky().at(Body.MOON, at);
+        return framing.orElseGet(() -> new Framing(
                 moon.azimuth(), Altitude.ofDegrees(Math.max(-10, moon.altitude().degrees())), 0));
-        return new LunarEclipsePlan(place, night, rig, aim, wishes, danjon, mount, cadence, changeOver);
+    }
+
+    /** The minute of what is up of the eclipse, nearest to a moment, at which the Moon stands out; the moment itself where none. */
+    private Instant nearestSeen(Instant best) {
+        Instant nearest = best;
+        Duration least = null;
+        for (Interval seen : night.seen()) {
+            for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plusSeconds(60)) {
+                Duration apart = Duration.between(t, best).abs();
+                if ((least == null || apart.compareTo(least) < 0) && at(t).visible()) {
+                    nearest = t;
+                    least = apart;
+                }
+            }
+        }
+        return nearest;
     }
 
     /** The exposure at any moment of the night. */
@@ -199,7 +225,7 @@ public record LunarEclipsePlan(
 
     @Override
     public Setting setting() {
-        return at(night.bestMoment()).exposure().setting();
+        return at(moment).exposure().setting();
     }
 
     /** Frames at the cadence while the Moon is up and stands out from the sky; brackets of a stop and a half each way while the shadow is exposed for. */

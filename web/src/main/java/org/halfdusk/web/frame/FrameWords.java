@@ -105,8 +105,12 @@ final class FrameWords {
     private static Optional<Instant> highest(Plan plan, Body body) {
         Night.Sighting highest =
                 Night.highest(plan.night().sky(), body, plan.night().axis());
+        // At the axis's end it is on its way still: that is not its highest.
+        Instant end = plan.night().axis().end();
+        Instant start = plan.night().axis().start();
         return Optional.of(highest)
                 .filter(h -> h.position().altitude().degrees() > 0)
+                .filter(h -> h.at().isAfter(start.plusSeconds(60)) && h.at().isBefore(end.minusSeconds(60)))
                 .map(Night.Sighting::at);
     }
 

@@ -133,9 +133,6 @@ record SkySheet(
     private static final int SWIFT_AZIMUTH_STEP = 30;
     private static final int[] SWIFT_ALTITUDES = {0, 6, 20, 50, 90};
 
-    /** The sky of totality overhead, mag/arcsec²: daylight less ten magnitudes. */
-    private static final double TOTALITY_SKY = 13.5;
-
     private static final double LEAST_HEIGHT = -0.05;
     private static final double HEIGHT_STEP = 0.0025;
     private static final int HEIGHTS = 421;
@@ -324,7 +321,7 @@ record SkySheet(
     private static int[] corona(SubjectNight night) {
         return night.swift()
                 ? Corona.profile().stream()
-                        .flatMapToInt(c -> IntStream.of(hundredths(c.radii()), hundredths(c.opacity(TOTALITY_SKY))))
+                        .flatMapToInt(c -> IntStream.of(hundredths(c.radii()), hundredths(c.opacity())))
                         .toArray()
                 : new int[0];
     }

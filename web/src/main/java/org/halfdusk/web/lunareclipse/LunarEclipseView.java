@@ -315,7 +315,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
 
     @Override
     public ExposeStep expose(LunarEclipsePlan plan, Theme theme) {
-        LunarEclipsePlan.Step best = plan.at(plan.night().bestMoment());
+        LunarEclipsePlan.Step best = plan.at(plan.moment());
         return new ExposeStep(
                 "lunareclipse/pictures",
                 MoonsPicture.of(plan, best.at(), true),
@@ -392,7 +392,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     }
 
     private static Because limit(LunarEclipsePlan plan) {
-        Instant best = plan.night().bestMoment();
+        Instant best = plan.moment();
         double limit = plan.limitSeconds(best);
         String speed = Words.plain(Math.rint(100 * plan.speedArcsec(best)) / 100) + "″ a second";
         String pixel = "a pixel here is " + Words.tenths(plan.rig().pixelScaleArcsec()) + "″: your "
@@ -493,9 +493,14 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         if (plan.night().eclipse().isEmpty()) {
             return "No eclipse this night: move the shoot to one";
         }
-        LunarExposure e = plan.at(plan.night().bestMoment()).exposure();
+        LunarExposure e = plan.at(plan.moment()).exposure();
         return e.stopsShort() > 0.3
                 ? "Comes out " + Words.stops(e.stopsShort()) + " dark: time, aperture and ISO are spent"
-                : "At greatest eclipse; every phase has its own setting";
+                : (plan.night().eclipse().get().greatest().equals(plan.moment())
+                                ? "At greatest eclipse"
+                                : "At "
+                                        + Words.clock(
+                                                plan.moment(), plan.night().zone()))
+                        + "; every phase has its own setting";
     }
 }

@@ -119,7 +119,10 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
         HorizontalPosition p = n.sky().at(Body.MOON, t);
         double x = 48 + i * (WIDTH - 96) / (MOONS - 1);
         double y = span.y(Math.max(span.floor(), p.altitude().degrees()));
-        Setting setting = plan.at(t).exposure().setting();
+        LunarEclipsePlan.Step step = plan.at(t);
+        Setting setting = step.exposure().setting();
+        boolean below = p.altitude().degrees() < -0.5;
+        String unseen = below ? "down" : "lost";
         return new Moon(
                 Numbers.tenths(x),
                 Numbers.tenths(y),
@@ -128,11 +131,11 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
                 circle(s, s.penumbra()),
                 Words.clock(t, zone),
                 settings
-                        ? setting.shutter().label().replace(" s", "")
+                        ? step.visible() ? setting.shutter().label().replace(" s", "") : unseen
                         : Words.degrees(p.altitude().degrees()),
-                settings ? "ISO " + setting.iso() : "",
+                !settings || below ? "" : step.visible() ? "ISO " + setting.iso() : "in the sky",
                 now,
-                p.altitude().degrees() < -0.5);
+                below);
     }
 
     private static Circle circle(EarthShadow.Seen s, double radius) {

@@ -132,7 +132,7 @@ public class ShootDesk {
         Interval axis = plan.night().axis();
         Instant wished = understood(at)
                 .flatMap(a -> playhead(a, axis, plan.place().zone()))
-                .orElse(plan.night().bestMoment());
+                .orElse(plan.moment());
         Instant inside =
                 wished.isBefore(axis.start()) ? axis.start() : wished.isAfter(axis.end()) ? axis.end() : wished;
         return new Open(
