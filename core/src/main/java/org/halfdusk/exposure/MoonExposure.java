@@ -1,5 +1,6 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.light.Extinction;
 
 /**
@@ -30,11 +31,11 @@ public final class MoonExposure {
 
     /** Seconds at an aperture and ISO for a Moon of a phase angle at an altitude. */
     public static double seconds(
-            double fNumber, double iso, double phaseAngleDegrees, double altitudeDegrees, Extinction extinction) {
+            double fNumber, double iso, double phaseAngleDegrees, Apparent altitude, Extinction extinction) {
         if (!(fNumber > 0 && iso > 0)) {
             throw new IllegalArgumentException("aperture " + fNumber + " and ISO " + iso + " must be above 0");
         }
-        double stops = phaseStops(phaseAngleDegrees) + extinction.stopsBelowHigh(altitudeDegrees);
+        double stops = phaseStops(phaseAngleDegrees) + extinction.stopsBelowHigh(altitude);
         return Math.pow(fNumber / RULE_APERTURE, 2) / iso * Math.pow(2, stops);
     }
 

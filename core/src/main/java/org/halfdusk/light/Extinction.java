@@ -1,5 +1,7 @@
 package org.halfdusk.light;
 
+import org.halfdusk.angle.Apparent;
+
 /**
  * Loss of light in the air.
  *
@@ -9,7 +11,7 @@ public record Extinction(double perAirmass) {
     /** A clear night near sea level. */
     public static final Extinction CLEAR = new Extinction(0.2);
 
-    private static final double HIGH_DEGREES = 60;
+    private static final Apparent HIGH = Apparent.ofDegrees(60);
 
     public Extinction {
         if (!(perAirmass >= 0.05 && perAirmass <= 2)) {
@@ -18,21 +20,21 @@ public record Extinction(double perAirmass) {
     }
 
     /**
-     * Relative air mass at an apparent altitude in degrees, 1 at the zenith, 38 at the horizon (Kasten & Young 1989, Appl.
+     * Relative air mass at an apparent altitude, 1 at the zenith, 38 at the horizon (Kasten & Young 1989, Appl.
      * Opt. 28, 4735); within 0.5 % of the standard atmosphere. Below the horizon as at it.
      */
-    public static double airmass(double altitudeDegrees) {
-        double h = Math.max(0, altitudeDegrees);
+    public static double airmass(Apparent altitude) {
+        double h = Math.max(0, altitude.degrees());
         return 1 / (Math.sin(Math.toRadians(h)) + 0.50572 * Math.pow(h + 6.07995, -1.6364));
     }
 
     /** Stops lost beyond what is lost high up, at 60°, where exposure rules were made. */
-    public double stopsBelowHigh(double altitudeDegrees) {
-        return Math.max(0, magnitudes(altitudeDegrees) - magnitudes(HIGH_DEGREES)) * 0.4 / Math.log10(2);
+    public double stopsBelowHigh(Apparent altitude) {
+        return Math.max(0, magnitudes(altitude) - magnitudes(HIGH)) * 0.4 / Math.log10(2);
     }
 
     /** Magnitudes lost from outside the air at an altitude. */
-    public double magnitudes(double altitudeDegrees) {
-        return perAirmass * airmass(altitudeDegrees);
+    public double magnitudes(Apparent altitude) {
+        return perAirmass * airmass(altitude);
     }
 }

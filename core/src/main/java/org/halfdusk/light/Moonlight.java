@@ -1,5 +1,7 @@
 package org.halfdusk.light;
 
+import org.halfdusk.angle.Apparent;
+
 /**
  * Moonlight scattered in the air: Krisciunas & Schaefer 1991 (PASP 103, 1033), V; within 23 % of their measurements for a
  * Moon above 15° or so and phase angles to 100°, about a third beyond.
@@ -12,17 +14,17 @@ public final class Moonlight {
      *
      * @param phaseAngleDegrees 0 full to 180 new
      * @param separationDegrees from the Moon to the direction looked at
-     * @param moonZenithDegrees apparent, below 90, where the Moon gives no light otherwise
+     * @param moon where it is seen; not up it gives no light
      * @param zenithDegrees of the direction, 0 to 90
      * @param extinction magnitudes per air mass
      */
     public static double nanolamberts(
             double phaseAngleDegrees,
             double separationDegrees,
-            double moonZenithDegrees,
+            Apparent moon,
             double zenithDegrees,
             double extinction) {
-        if (moonZenithDegrees >= 90) {
+        if (!moon.up()) {
             return 0;
         }
         double a = Math.abs(phaseAngleDegrees);
@@ -31,7 +33,7 @@ public final class Moonlight {
         double cos = Math.cos(Math.toRadians(rho));
         double mie = rho < 10 ? 6.2e7 / (rho * rho) : Math.pow(10, 6.15 - rho / 40);
         double scattering = Math.pow(10, 5.36) * (1.06 + cos * cos) + mie;
-        double reaching = Math.pow(10, -0.4 * extinction * beamAirmass(90 - moonZenithDegrees));
+        double reaching = Math.pow(10, -0.4 * extinction * beamAirmass(moon));
         double scattered = 1 - Math.pow(10, -0.4 * extinction * airmass(zenithDegrees));
         return scattering * source * reaching * scattered;
     }
@@ -40,9 +42,9 @@ public final class Moonlight {
      * Air mass of the Moon's beam: the paper's own stops at 5 at the horizon, where the beam crosses 38; so Kasten & Young
      * (1989) below 10°, the paper's above 30°, where it was measured, and a straight mixture between†.
      */
-    private static double beamAirmass(double altitudeDegrees) {
-        double low = Math.max(0, Math.min(1, (30 - altitudeDegrees) / 20));
-        return low * Extinction.airmass(altitudeDegrees) + (1 - low) * airmass(90 - altitudeDegrees);
+    private static double beamAirmass(Apparent moon) {
+        double low = Math.max(0, Math.min(1, (30 - moon.degrees()) / 20));
+        return low * Extinction.airmass(moon) + (1 - low) * airmass(90 - moon.degrees());
     }
 
     /** The paper's own air mass for scattering, (1 − 0.96 sin² Z)^−½. */
@@ -54,12 +56,12 @@ public final class Moonlight {
     /**
      * Light of the Moon on level ground, lux: 2.54·10⁻⁶ · 10^(−0.4 m) times sin h, m extinguished; full and high 0.25.
      */
-    public static double groundLux(double phaseAngleDegrees, double altitudeDegrees, Extinction extinction) {
-        if (altitudeDegrees <= 0) {
+    public static double groundLux(double phaseAngleDegrees, Apparent altitude, Extinction extinction) {
+        if (!altitude.up()) {
             return 0;
         }
         double a = Math.abs(phaseAngleDegrees);
-        double magnitude = -12.73 + 0.026 * a + 4e-9 * Math.pow(a, 4) + extinction.magnitudes(altitudeDegrees);
-        return 2.54e-6 * Math.pow(10, -0.4 * magnitude) * Math.sin(Math.toRadians(altitudeDegrees));
+        double magnitude = -12.73 + 0.026 * a + 4e-9 * Math.pow(a, 4) + extinction.magnitudes(altitude);
+        return 2.54e-6 * Math.pow(10, -0.4 * magnitude) * Math.sin(Math.toRadians(altitude.degrees()));
     }
 }

@@ -3,6 +3,8 @@ package org.halfdusk.light;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarLimb;
@@ -93,7 +95,7 @@ public final class SkyLight {
         private final Vector sun;
         private final Vector moon;
         private final double sunAltitude;
-        private final double moonAltitude;
+        private final Apparent moonSeen;
         private final double phaseAngle;
         private final Moment moment;
         private final double sunShare;
@@ -105,7 +107,7 @@ public final class SkyLight {
             moon = pair.moon().unit();
             sunAltitude = Math.toDegrees(sun.latitudeRad());
             // The beam's way through the air goes by where the Moon is seen.
-            moonAltitude = Refraction.STANDARD.apparent(Math.toDegrees(moon.latitudeRad()));
+            moonSeen = Refraction.STANDARD.seen(Altitude.ofDegrees(Math.toDegrees(moon.latitudeRad())));
             phaseAngle = MoonPhase.of(pair.sun(), pair.moon()).phaseAngleDegrees();
             sunShare = sunAltitude < NIGHT_DEGREES || sun.dot(moon) < TOUCHING ? 1 : sunShare(m);
         }
@@ -158,7 +160,7 @@ public final class SkyLight {
             double latitude = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, z))));
             MilkyWay band = MilkyWay.instance();
             double over = Magnitudes.flux(band.magnitude(longitude, latitude)) - Magnitudes.flux(band.magnitude(0, 90));
-            double apparent = Refraction.STANDARD.apparent(Math.toDegrees(direction.latitudeRad()));
+            Apparent apparent = Refraction.STANDARD.seen(Altitude.ofDegrees(Math.toDegrees(direction.latitudeRad())));
             return Math.max(0, over) * Math.pow(10, -0.4 * site.extinction().magnitudes(apparent));
         }
 
@@ -177,13 +179,13 @@ public final class SkyLight {
         }
 
         private double moonlight(Vector direction, double altitude) {
-            if (moonAltitude <= 0) {
+            if (!moonSeen.up()) {
                 return 0;
             }
             double nanolamberts = Moonlight.nanolamberts(
                     phaseAngle,
                     Math.toDegrees(direction.separationRad(moon)),
-                    90 - moonAltitude,
+                    moonSeen,
                     90 - Math.max(0, altitude),
                     site.extinction().perAirmass());
             return nanolamberts <= 0 ? 0 : Magnitudes.flux(Magnitudes.ofNanolamberts(nanolamberts));
@@ -191,7 +193,7 @@ public final class SkyLight {
 
         /** Moonlight on level ground, lux. */
         public double moonOnGroundLux() {
-            return Moonlight.groundLux(phaseAngle, moonAltitude, site.extinction());
+            return Moonlight.groundLux(phaseAngle, moonSeen, site.extinction());
         }
     }
 

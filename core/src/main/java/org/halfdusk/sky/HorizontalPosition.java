@@ -1,6 +1,7 @@
 package org.halfdusk.sky;
 
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 
@@ -18,6 +19,11 @@ public record HorizontalPosition(Altitude altitude, Azimuth azimuth, double dist
     public HorizontalPosition apparent() {
         return new HorizontalPosition(
                 Altitude.ofDegrees(Refraction.STANDARD.apparent(altitude.degrees())), azimuth, distance);
+    }
+
+    /** Its altitude as it is seen, lifted by refraction in standard air: what light's way through the air goes by. */
+    public Apparent seen() {
+        return Refraction.STANDARD.seen(altitude);
     }
 
     /** The unit direction as north, east, up. */

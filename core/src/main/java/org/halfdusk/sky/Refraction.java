@@ -1,5 +1,8 @@
 package org.halfdusk.sky;
 
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
+
 /**
  * Bending of light by the air.
  *
@@ -28,6 +31,11 @@ public record Refraction(double pressureHectopascal, double celsius) {
 
     private double air() {
         return pressureHectopascal / 1010 * 283 / (273 + celsius);
+    }
+
+    /** Where a body without air is seen. */
+    public Apparent seen(Altitude airless) {
+        return new Apparent(apparent(airless.degrees()));
     }
 
     /** Apparent altitude for a true (airless) one, degrees: Sæmundsson. */

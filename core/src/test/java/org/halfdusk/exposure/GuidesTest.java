@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.light.Extinction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -48,10 +49,10 @@ class GuidesTest {
 
     @Test
     void aHighFullMoonIsTheRuleAndAStopUnderGuideEight() {
-        double rule = MoonExposure.seconds(11, 100, 0, 60, Extinction.CLEAR);
+        double rule = MoonExposure.seconds(11, 100, 0, Apparent.ofDegrees(60), Extinction.CLEAR);
         assertEquals(1 / 100.0, rule, 1e-12);
         assertEquals(1.1, Stops.between(rule, EclipseGuide.seconds(11, 100, EclipseGuide.fullMoon())) + 0, 0.2);
-        assertTrue(MoonExposure.seconds(11, 100, 0, 2, Extinction.CLEAR) > 6 * rule);
+        assertTrue(MoonExposure.seconds(11, 100, 0, Apparent.ofDegrees(2), Extinction.CLEAR) > 6 * rule);
         assertEquals(1 / 3200.0, MoonExposure.handheldSeconds(400, 2, -2), 1e-9);
     }
 

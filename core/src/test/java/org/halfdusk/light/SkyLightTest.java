@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.List;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Observer;
@@ -35,13 +36,13 @@ class SkyLightTest {
     @ParameterizedTest
     @CsvSource({"90,1.0,0.001", "30,1.99,0.005", "10,5.6,0.05", "5,10.3,0.05", "0,38,0.5"})
     void airmass(double altitude, double expected, double tolerance) {
-        assertEquals(expected, Extinction.airmass(altitude), tolerance);
+        assertEquals(expected, Extinction.airmass(Apparent.ofDegrees(altitude)), tolerance);
     }
 
     /** Full Moon at 30°, 60° away, seen at the zenith: 1090 nL, 18.74 mag/arcsec². */
     @Test
     void moonlightOfTheWorkedValue() {
-        double nanolamberts = Moonlight.nanolamberts(0, 60, 60, 0, 0.172);
+        double nanolamberts = Moonlight.nanolamberts(0, 60, Apparent.ofDegrees(30), 0, 0.172);
         assertEquals(1090, nanolamberts, 5);
         assertEquals(18.74, Magnitudes.ofNanolamberts(nanolamberts), 0.005);
     }
@@ -49,8 +50,9 @@ class SkyLightTest {
     @Test
     void fullMoonOnTheGround() {
         // 0.31 lux above the air; 0.2 mag taken at the zenith.
-        assertEquals(0.31 * Math.pow(10, -0.08), Moonlight.groundLux(0, 90, Extinction.CLEAR), 0.005);
-        assertEquals(0, Moonlight.groundLux(0, -1, Extinction.CLEAR));
+        assertEquals(
+                0.31 * Math.pow(10, -0.08), Moonlight.groundLux(0, Apparent.ofDegrees(90), Extinction.CLEAR), 0.005);
+        assertEquals(0, Moonlight.groundLux(0, Apparent.ofDegrees(-1), Extinction.CLEAR));
     }
 
     /** Patat et al. 2006: 13.3 at 6°, 19.67 at 12°, with the night of their site behind it, 2.19e-9 of magnitude 0. */
@@ -71,7 +73,7 @@ class SkyLightTest {
     @ParameterizedTest
     @CsvSource({"0,0.1", "1,0.5", "3,1.4"})
     void moonlightDoesNotSwitchOnAtMoonrise(double altitude, double most) {
-        double own = Moonlight.nanolamberts(20, 60, 90 - altitude, 45, 0.2);
+        double own = Moonlight.nanolamberts(20, 60, Apparent.ofDegrees(altitude), 45, 0.2);
         double dark = 34.08 * Math.exp(20.7233 - 0.92104 * 21.6);
         double lift = 2.5 * Math.log10((dark + own) / dark);
         assertTrue(lift >= 0 && lift < most, altitude + "° lifts by " + lift);
@@ -80,7 +82,7 @@ class SkyLightTest {
     /** Krisciunas & Schaefer's own example stays: α 0, ρ = Z = 60°, looking up, k 0.172 → 1090 nL. */
     @Test
     void aHighMoonsBeamIsThePapersOwn() {
-        assertEquals(1090, Moonlight.nanolamberts(0, 60, 60, 0, 0.172), 12);
+        assertEquals(1090, Moonlight.nanolamberts(0, 60, Apparent.ofDegrees(30), 0, 0.172), 12);
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
@@ -70,7 +71,7 @@ public record LunarEclipsePlan(
             double sky) {
         /** Whether it stands out: brighter than the sky before which it hangs. */
         public boolean visible() {
-            return moon.apparent().altitude().degrees() > 0 && surface <= sky;
+            return moon.seen().up() && surface <= sky;
         }
     }
 
@@ -123,7 +124,7 @@ public record LunarEclipsePlan(
                 : umbral <= 0 ? Phase.PENUMBRA : umbral < changeOver ? Phase.LIT_PART : Phase.SHADOW;
         HorizontalPosition moon = night.sky().at(Body.MOON, at);
         double q = guide(phase, s);
-        double apparent = moon.apparent().altitude().degrees();
+        Apparent apparent = moon.seen();
         double sky = night.light().at(at).towards(moon.direction()).withMoon(0).magnitude();
         return new Step(
                 at,

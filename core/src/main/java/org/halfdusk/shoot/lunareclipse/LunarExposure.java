@@ -1,6 +1,7 @@
 package org.halfdusk.shoot.lunareclipse;
 
 import java.util.List;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Iso;
@@ -66,17 +67,16 @@ public record LunarExposure(
     }
 
     /** Magnitudes that the air takes at an apparent altitude; under the horizon as at it. */
-    static double airMagnitudes(double apparentDegrees) {
-        return AIR.magnitudes(Math.max(0, apparentDegrees));
+    static double airMagnitudes(Apparent altitude) {
+        return AIR.magnitudes(altitude);
     }
 
     /**
-     * @param apparentDegrees altitude of the Moon as it is seen
+     * @param altitude of the Moon as it is seen
      * @param skyBrightness behind the Moon, its own light left out, mag/arcsec²
      */
-    static LunarExposure of(
-            Rig rig, double q, double apparentDegrees, Wishes wishes, double limit, double skyBrightness) {
-        double air = AIR.stopsBelowHigh(Math.max(0, apparentDegrees));
+    static LunarExposure of(Rig rig, double q, Apparent altitude, Wishes wishes, double limit, double skyBrightness) {
+        double air = AIR.stopsBelowHigh(altitude);
         List<ShutterTime> times = ExposurePlan.times(rig);
         ShutterTime longest = ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
         List<Integer> isos =

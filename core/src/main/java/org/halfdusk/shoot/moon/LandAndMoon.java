@@ -3,6 +3,8 @@ package org.halfdusk.shoot.moon;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Stops;
@@ -30,7 +32,7 @@ public final class LandAndMoon {
     public static final double DUSK_STOPS = 2;
 
     /** Altitude at which a Moon is still low enough to be large beside a foreground, degrees†. */
-    private static final double LOW_DEGREES = 2;
+    private static final Apparent LOW = Apparent.ofDegrees(2);
 
     private static final double STEP_DAYS = 1.0 / 96;
 
@@ -54,18 +56,17 @@ public final class LandAndMoon {
 
     private static Pair at(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
         double land = landSeconds(sky, utDays, phaseAngleDegrees, air);
-        double altitude = Math.max(0, apparentMoon(sky, utDays));
-        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, altitude, air));
+        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, seenMoon(sky, utDays), air));
     }
 
-    private static double apparentMoon(Sky sky, double utDays) {
-        return Refraction.STANDARD.apparent(sky.altitudeDegrees(Body.MOON, utDays));
+    private static Apparent seenMoon(Sky sky, double utDays) {
+        return Refraction.STANDARD.seen(Altitude.ofDegrees(sky.altitudeDegrees(Body.MOON, utDays)));
     }
 
     /** In the light of Sun, twilight and the Moon itself. */
     private static double landSeconds(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
         double lux = Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays))
-                + Moonlight.groundLux(phaseAngleDegrees, apparentMoon(sky, utDays), air);
+                + Moonlight.groundLux(phaseAngleDegrees, seenMoon(sky, utDays), air);
         return Daylight.meteredSeconds(lux, N, ISO) / Math.pow(2, DUSK_STOPS);
     }
 
@@ -91,7 +92,7 @@ public final class LandAndMoon {
      */
     static Optional<Instant> equalLight(
             Sky sky, Interval within, double phaseAngleDegrees, Extinction air, Instant nearestTo) {
-        double moon = MoonExposure.seconds(N, ISO, phaseAngleDegrees, LOW_DEGREES, air);
+        double moon = MoonExposure.seconds(N, ISO, phaseAngleDegrees, LOW, air);
         Curve land = Curve.of(
                 t -> Stops.between(landSeconds(sky, t, phaseAngleDegrees, air), moon),
                 Moment.utDays(within.start()),

@@ -3,6 +3,7 @@ package org.halfdusk.shoot.moon;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.DoubleStream;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.Iso;
@@ -48,16 +49,16 @@ public record MoonShot(
      * The Moon at a moment.
      *
      * @param phaseAngleDegrees 0 full to 180 new
-     * @param apparentDegrees its altitude as it is seen
+     * @param altitude of it as it is seen
      * @param speedArcsec over the sky, arcsec per second
      * @param sky behind it without its own light, mag/arcsec²
      */
-    public record Circumstances(double phaseAngleDegrees, double apparentDegrees, double speedArcsec, double sky) {
+    public record Circumstances(double phaseAngleDegrees, Apparent altitude, double speedArcsec, double sky) {
         static Circumstances of(MoonNight night, Instant at) {
             HorizontalPosition moon = night.sky().at(Body.MOON, at);
             return new Circumstances(
                     night.sky().moonPhase(at).phaseAngleDegrees(),
-                    moon.apparent().altitude().degrees(),
+                    moon.seen(),
                     BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, 0),
                     night.light().at(at).towards(moon.direction()).withMoon(0).magnitude());
         }
@@ -65,7 +66,7 @@ public record MoonShot(
         /** The Moon's surface through the air, mag/arcsec². */
         double surface() {
             return EclipseGuide.lunarSurface(EclipseGuide.fullMoon() - MoonExposure.phaseStops(phaseAngleDegrees))
-                    + MoonNight.AIR.magnitudes(Math.max(0, apparentDegrees));
+                    + MoonNight.AIR.magnitudes(altitude);
         }
     }
 
@@ -107,10 +108,9 @@ public record MoonShot(
         double least = Math.min(limits.motion(), steady);
         Limit limit = limits.motion() <= steady ? Limit.MOTION : support == Support.HAND ? Limit.HAND : Limit.LONG_LENS;
         ApertureChoice aperture = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes);
-        double altitude = Math.max(0, moon.apparentDegrees());
         double n = aperture.fNumber();
         double lowIso = rig.camera().lowestIso();
-        double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), altitude, MoonNight.AIR);
+        double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR);
         double sky = SkyExposure.guideValue(Math.max(-5, Math.min(25, moon.sky())), SkyExposure.MOST_BEHIND);
         double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);
@@ -125,7 +125,7 @@ public record MoonShot(
         return new MoonShot(
                 rig,
                 MoonExposure.phaseStops(moon.phaseAngleDegrees()),
-                MoonNight.AIR.stopsBelowHigh(altitude),
+                MoonNight.AIR.stopsBelowHigh(moon.altitude()),
                 limits,
                 limit,
                 aperture,
@@ -133,7 +133,7 @@ public record MoonShot(
                 iso,
                 Stops.between(shutter.realSeconds(), exact),
                 Stops.between(rule, atLowest),
-                moon.apparentDegrees() > 0 && moon.surface() <= moon.sky(),
+                moon.altitude().up() && moon.surface() <= moon.sky(),
                 wishes.pinnedIso().isPresent(),
                 moon);
     }

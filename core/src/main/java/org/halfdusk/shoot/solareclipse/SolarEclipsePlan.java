@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
@@ -89,14 +90,14 @@ public record SolarEclipsePlan(
     }
 
     SolarExposure exposure(EclipseGuide.Solar phase, Instant at) {
-        double altitude = night.sky().at(Body.SUN, at).altitude().degrees();
+        Apparent altitude = night.sky().at(Body.SUN, at).seen();
         double declination = night.sky().geocentric(Body.SUN, at).declination().degrees();
         SolarExposure e = SolarExposure.of(
                 rig,
                 phase,
                 aperture.fNumber(),
                 iso,
-                Extinction.CLEAR.stopsBelowHigh(Math.max(0, altitude)),
+                Extinction.CLEAR.stopsBelowHigh(altitude),
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 declination,
                 followed,

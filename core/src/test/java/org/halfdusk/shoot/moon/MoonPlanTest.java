@@ -13,6 +13,7 @@ import java.time.ZoneId;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.IsoSchool;
@@ -152,7 +153,8 @@ class MoonPlanTest {
     void aHighMoonNeedsNoMoreThanTheRule() {
         Wishes f11 = new Wishes(
                 2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), OptionalDouble.of(11), OptionalInt.of(200));
-        MoonShot shot = MoonShot.of(TELE, new MoonShot.Circumstances(0, 60, 14.5, 20), f11, Support.TRIPOD);
+        MoonShot shot =
+                MoonShot.of(TELE, new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, 20), f11, Support.TRIPOD);
         assertEquals("1/200 s", shot.shutter().label());
         assertEquals(0, shot.airStops(), 1e-9);
     }
@@ -162,12 +164,16 @@ class MoonPlanTest {
     void theStabiliserLengthensTheHand() {
         Camera steady = Isle.steady(4);
         Rig rig = Rig.of(steady, Isle.TELE, Optional.empty(), 200);
-        MoonShot shot = MoonShot.of(rig, new MoonShot.Circumstances(0, 60, 14.5, 20), Wishes.DEFAULT, Support.HAND);
+        MoonShot shot = MoonShot.of(
+                rig, new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, 20), Wishes.DEFAULT, Support.HAND);
         assertEquals(16 / 200.0 / steady.sensor().cropFactor(), shot.limits().hand(), 1e-9);
         for (double phase = 0; phase <= 150; phase += 10) {
             for (double altitude : new double[] {0, 2, 10, 60}) {
                 MoonShot any = MoonShot.of(
-                        rig, new MoonShot.Circumstances(phase, altitude, 14.5, 21), Wishes.DEFAULT, Support.HAND);
+                        rig,
+                        new MoonShot.Circumstances(phase, Apparent.ofDegrees(altitude), 14.5, 21),
+                        Wishes.DEFAULT,
+                        Support.HAND);
                 assertTrue(any.shutter().realSeconds() <= any.limitSeconds() * 1.01);
             }
         }
@@ -176,10 +182,12 @@ class MoonPlanTest {
     /** A thin Moon close to the Sun at noon: its surface, four magnitudes under the full one, is lost in a day's sky. */
     @Test
     void aMoonInABrightSkyIsHeldByItAndMayNotBeSeen() {
-        MoonShot day = MoonShot.of(TELE, new MoonShot.Circumstances(150, 5, 14.5, 4), Wishes.DEFAULT, Support.TRIPOD);
+        MoonShot day = MoonShot.of(
+                TELE, new MoonShot.Circumstances(150, Apparent.ofDegrees(5), 14.5, 4), Wishes.DEFAULT, Support.TRIPOD);
         assertFalse(day.visible());
         assertTrue(day.skyStops() > 3, "held by " + day.skyStops());
-        MoonShot night = MoonShot.of(TELE, new MoonShot.Circumstances(0, 30, 14.5, 19), Wishes.DEFAULT, Support.TRIPOD);
+        MoonShot night = MoonShot.of(
+                TELE, new MoonShot.Circumstances(0, Apparent.ofDegrees(30), 14.5, 19), Wishes.DEFAULT, Support.TRIPOD);
         assertTrue(night.visible());
         assertEquals(0, night.skyStops(), 1e-9);
     }

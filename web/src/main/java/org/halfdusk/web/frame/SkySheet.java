@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
@@ -262,7 +263,7 @@ record SkySheet(
             lift[i] = million(new HorizontalPosition(Altitude.ofDegrees(apparent), Azimuth.ofDegrees(0), 1)
                     .direction()
                     .z());
-            extinction[i] = hundredths(Extinction.CLEAR.magnitudes(airless.degrees()));
+            extinction[i] = hundredths(Extinction.CLEAR.magnitudes(Apparent.ofDegrees(apparent)));
         }
         return new Air(lift, extinction);
     }
