@@ -67,4 +67,56 @@ class GuidesTest {
         assertEquals(63, burst.separationMetres(), 0.1);
         assertThrows(IllegalArgumentException.class, () -> new Burst(Double.NaN));
     }
+
+    /** F. Espenak's published guide values, one by one, and the working figures of the Moon's penumbra and umbra. */
+    @ParameterizedTest
+    @CsvSource({
+        "PARTIAL_ND5,8",
+        "PARTIAL_ND4,11",
+        "PROMINENCES,9",
+        "CORONA_0_1_R,7",
+        "CORONA_0_2_R,5",
+        "CORONA_0_5_R,3",
+        "CORONA_1_R,1",
+        "CORONA_2_R,0",
+        "CORONA_4_R,-1",
+        "CORONA_8_R,-3"
+    })
+    void publishedGuideValues(EclipseGuide.Solar phase, double q) {
+        assertEquals(q, phase.q());
+    }
+
+    @Test
+    void penumbraAndFullMoon() {
+        assertEquals(7, EclipseGuide.penumbra());
+        assertEquals(8, EclipseGuide.fullMoon());
+        // A full Moon's surface is 3.5 mag/arcsec²; thirteen stops of 0.7526 darker 13.28.
+        assertEquals(3.5, EclipseGuide.lunarSurface(8), 1e-12);
+        assertEquals(13.28, EclipseGuide.lunarSurface(-5), 0.005);
+    }
+
+    /** The corona fades outwards, from where prominences stand to eight radii over the limb, and is drawn so. */
+    @Test
+    void theCoronaFadesOutwards() {
+        Corona before = null;
+        for (Corona c : Corona.profile()) {
+            if (before != null) {
+                assertTrue(c.radii() > before.radii() && c.magnitude() > before.magnitude());
+                assertTrue(c.opacity() < before.opacity());
+            }
+            before = c;
+        }
+        assertEquals(0, before == null ? 1 : before.opacity());
+        // One radius over the limb is seven stops under the full Moon's surface: 3.5 + 7 × 0.7526.
+        assertEquals(8.77, Corona.profile().get(4).magnitude(), 0.01);
+    }
+
+    /** The sky at mid-grey of the histogram is 2.2 stops under clipping: guide value = log2(0.65 L / 78) + 2.2. */
+    @Test
+    void theGuideValueOfASky() {
+        double luminance = 10.8e4 * Math.pow(10, -0.4 * 12);
+        double expected = Math.log(0.65 * luminance / 78) / Math.log(2) + 2.2;
+        assertEquals(expected, SkyExposure.guideValue(12, 0.5), 1e-9);
+        assertTrue(SkyExposure.guideValue(8, 0.5) > SkyExposure.guideValue(12, 0.5), "a brighter sky holds more");
+    }
 }

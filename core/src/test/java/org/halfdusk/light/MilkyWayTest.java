@@ -58,4 +58,11 @@ class MilkyWayTest {
         assertEquals(0, MilkyWay.opacity(2.5), 0);
         assertTrue(MilkyWay.opacity(2.5 * Math.log10(5)) > 0.05);
     }
+
+    /** A band as bright as the rest of the sky is drawn 0.88/(0.88 + 0.8) opaque; two and a half magnitudes fainter, not at all. */
+    @Test
+    void opacityAtAnEqualSky() {
+        assertEquals(0.5238, MilkyWay.opacity(0), 1e-4);
+        assertEquals(0.0909, MilkyWay.opacity(2.5 * Math.log10(5)), 1e-4);
+    }
 }

@@ -47,6 +47,49 @@ class SkyLightTest {
         assertEquals(18.74, Magnitudes.ofNanolamberts(nanolamberts), 0.005);
     }
 
+    /**
+     * Allen's law of phases: at 60° the Moon gives 10^(−0.4 (0.026 · 60 + 4·10⁻⁹ · 60⁴)) = 0.2266 of the full one's light, at 90°
+     * 10^(−0.4 (2.34 + 0.2624)) = 0.0910. A coefficient of 0.028 would give 0.2029.
+     */
+    @ParameterizedTest
+    @CsvSource({"60,0.2266", "90,0.0910"})
+    void theMoonsLightByItsPhase(double phase, double share) {
+        double full = Moonlight.nanolamberts(0, 60, Apparent.ofDegrees(45), 30, 0.2);
+        assertEquals(share, Moonlight.nanolamberts(phase, 60, Apparent.ofDegrees(45), 30, 0.2) / full, 0.0005);
+        double ground = Moonlight.groundLux(0, Apparent.ofDegrees(45), Extinction.CLEAR);
+        assertEquals(share, Moonlight.groundLux(phase, Apparent.ofDegrees(45), Extinction.CLEAR) / ground, 0.0005);
+    }
+
+    /** The paper's scattering at 20° and 5°: 10^5.36 (1.06 + cos² ρ) + 10^(6.15 − ρ/40), within 10° 6.2·10⁷/ρ². */
+    @Test
+    void theHaloAboutTheMoon() {
+        double at20 = Math.pow(10, 5.36) * (1.06 + Math.pow(Math.cos(Math.toRadians(20)), 2)) + Math.pow(10, 5.65);
+        double at5 = Math.pow(10, 5.36) * (1.06 + Math.pow(Math.cos(Math.toRadians(5)), 2)) + 6.2e7 / 25;
+        assertEquals(
+                at5 / at20,
+                Moonlight.nanolamberts(0, 5, Apparent.ofDegrees(45), 45, 0.2)
+                        / Moonlight.nanolamberts(0, 20, Apparent.ofDegrees(45), 45, 0.2),
+                1e-9);
+    }
+
+    /** Clear-sky light on level ground: 700 lux at 0°, 3.4 at −6°, 0.008 at −12°, between them by their logarithms. */
+    @ParameterizedTest
+    @CsvSource({"0,700", "-6,3.4", "-12,0.008", "-18,0.0007", "-25,0.0007", "5,4700", "60,100000", "80,100000"})
+    void daylightOnTheGround(double altitude, double lux) {
+        assertEquals(lux, Daylight.lux(altitude), lux * 1e-9);
+        assertEquals(Math.sqrt(700 * 3.4), Daylight.lux(-3), 1e-6);
+        // N² C / (E S): f/8 at ISO 100 in 2,500 lux is 250 · 64 / 250,000 s.
+        assertEquals(0.064, Daylight.meteredSeconds(2500, 8, 100), 1e-12);
+    }
+
+    /** Two tenths of a magnitude an air mass: at 10° 5.6 of them, against 1.15 at 60° where rules were made: 1.18 stops. */
+    @Test
+    void stopsThatTheAirTakes() {
+        assertEquals(0.2 * (5.59 - 1.154) / 0.7526, Extinction.CLEAR.stopsBelowHigh(Apparent.ofDegrees(10)), 0.01);
+        assertEquals(0, Extinction.CLEAR.stopsBelowHigh(Apparent.ofDegrees(75)));
+        assertThrows(IllegalArgumentException.class, () -> new Extinction(Double.NaN));
+    }
+
     @Test
     void fullMoonOnTheGround() {
         // 0.31 lux above the air; 0.2 mag taken at the zenith.

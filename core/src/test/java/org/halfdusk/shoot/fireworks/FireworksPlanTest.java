@@ -11,6 +11,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.exposure.Burst;
+import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
@@ -162,5 +165,37 @@ class FireworksPlanTest {
                 .average()
                 .orElseThrow();
         assertTrue(late < early - 5);
+    }
+
+    /** A fuse is cut to 1.5 s and 0.02 s per mm; stars burn 1.2 s and 0.008 s per mm: 75 mm breaks after 3.0 s and burns 1.8 s. */
+    @Test
+    void fuseAndBurningTime() {
+        assertEquals(3.0, Show.breakSeconds(new Burst(75)), 1e-9);
+        assertEquals(1.8, Show.burnSeconds(new Burst(75)), 1e-9);
+        assertEquals(7.5, Show.breakSeconds(new Burst(300)), 1e-9);
+    }
+
+    /**
+     * From a hill 200 m over the site the foot stands at atan(−200/420) = −25.5°: the frame is aimed at the bursts, which break under
+     * the horizon; before, it looked over them and said that it held them.
+     */
+    @Test
+    void fromAHillTheFrameLooksDown() {
+        SubjectWish below = SubjectWish.NONE.with(FireworksPlanner.ABOVE, "-200");
+        FireworksPlan plan = plan(rig(Isle.STANDARD, 24), below);
+        assertEquals(-25.5, plan.show().footDegrees(), 0.1);
+        assertTrue(plan.held());
+        assertTrue(
+                plan.lowerEdgeDegrees() < plan.show().breakDegrees(plan.show().smallest()));
+        assertTrue(plan.upperEdgeDegrees() > plan.show().topDegrees(plan.show().largest()));
+        Framing level = new Framing(plan.framing().azimuth(), Altitude.ofDegrees(20), 0);
+        FireworksPlan over = (FireworksPlan) PLANNER.plan(
+                isle(),
+                PLANNER.night(isle(), AUGUST, below),
+                rig(Isle.STANDARD, 40),
+                Optional.of(level),
+                Wishes.DEFAULT,
+                below);
+        assertFalse(over.held(), "a frame over the horizon holds nothing of it");
     }
 }

@@ -21,6 +21,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
@@ -192,5 +193,29 @@ class TrailsPlanTest {
             Vector turned = StarArcs.turned(first, Math.toRadians(35.95), angle);
             assertEquals(0, Math.toDegrees(turned.separationRad(later)) * 60, 1, name);
         }
+    }
+
+    /**
+     * Film of ISO 100 and exponent 1.3 under a sky that a meter gives 90 s for would need 90^1.3 = 347 s; the plan exposes what its own
+     * light needs, and the sky comes out on target with the slowness counted.
+     */
+    @Test
+    void filmIsExposedForItsSlowness() {
+        Rig film = Rig.of(Isle.film(400, 1.3), Isle.WIDE, Optional.empty(), 14);
+        TrailsPlan plan = (TrailsPlan) PLANNER.plan(
+                Isle.isle(),
+                PLANNER.night(Isle.isle(), LocalDate.of(2027, 6, 4), SubjectWish.NONE),
+                film,
+                Optional.empty(),
+                Wishes.DEFAULT,
+                SubjectWish.NONE);
+        TrailsExposure e = plan.exposure();
+        assertEquals(TrailsExposure.TimeReason.FILM, e.timeReason());
+        double real = e.shutter().realSeconds();
+        assertEquals(Math.pow(real, 1 / 1.3), e.sky().seconds(), 1e-9);
+        assertEquals(0, e.sky().stopsOver(0.14), 0.35);
+        assertTrue(real > 90, "longer than a sensor's frame: " + real);
+        assertTrue(plan.blocks().stream().noneMatch(b -> b.kind() == Block.Kind.DARK_FRAME));
+        assertEquals(347, Reciprocity.exposed(90, 1.3), 0.5);
     }
 }
