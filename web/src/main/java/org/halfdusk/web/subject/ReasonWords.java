@@ -100,19 +100,24 @@ public final class ReasonWords {
                     + Words.percent(comesOut.histogramPosition()) + " across the histogram: "
                     + purpose(r.school()) + ".";
         } else if (why instanceof IsoReason.HighestOfCamera r) {
-            reason = "The camera's highest useful ISO. " + Words.capital(sky) + " wants ISO " + Math.round(r.exact())
+            reason = "The camera's highest useful ISO. " + Words.capital(sky) + " wants " + iso(r.exact())
                     + ", so the frame comes out " + Words.stops(r.stopsMissing())
                     + " darker than wished. A wider aperture or a longer time would make up for it.";
         } else if (why instanceof IsoReason.LowestOfCamera r) {
-            reason = "The camera's lowest ISO. " + Words.capital(sky) + " wants ISO " + Math.round(r.exact())
+            reason = "The camera's lowest ISO. " + Words.capital(sky) + " wants " + iso(r.exact())
                     + ", so the frame comes out " + Words.stops(r.stopsOver())
                     + " brighter than wished. Shorten the time or stop down.";
         } else {
             IsoReason.Pinned r = (IsoReason.Pinned) why;
-            reason = "You fixed it. " + Words.capital(sky) + " would want ISO " + Math.round(r.exact()) + " to "
+            reason = "You fixed it. " + Words.capital(sky) + " would want " + iso(r.exact()) + " to "
                     + purpose(r.school()) + "; the sky comes out " + offTarget(r.stopsOver()) + ".";
         }
         return new Because("Why ISO " + iso, "ISO " + iso, reason);
+    }
+
+    /** An ISO that light asks for, which in daylight is less than any. */
+    private static String iso(double exact) {
+        return exact < 1 ? "less than ISO 1" : "ISO " + Math.round(exact);
     }
 
     public static String offTarget(double stops) {
