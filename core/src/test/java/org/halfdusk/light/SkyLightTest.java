@@ -163,6 +163,22 @@ class SkyLightTest {
         assertEquals(1, Twilight.flux(towards(10, 89.9), sun, -6) / Twilight.flux(towards(10, 90.1), sun, -6), 0.01);
     }
 
+    /** Directions between and on the table's points, from the printed rows: −6°, 8° up and 60° aside 10.47 − 12.81; and half-way. */
+    @Test
+    void directionsOfTheTable() {
+        Vector sun = towards(-6, 200);
+        double zenith = Twilight.flux(UP, sun, -6);
+        assertEquals(-2.34, -2.5 * Math.log10(Twilight.flux(towards(8, 260), sun, -6) / zenith), 0.011);
+        assertEquals(-1.90, -2.5 * Math.log10(Twilight.flux(towards(16, 260), sun, -6) / zenith), 0.011);
+        assertEquals(-2.12, -2.5 * Math.log10(Twilight.flux(towards(12, 260), sun, -6) / zenith), 0.011);
+        // Between the rows of −6° and −9°: half of each row's difference to its zenith.
+        double lower = Twilight.flux(UP, towards(-7.5, 200), -7.5);
+        assertEquals(
+                (-2.34 + 13.98 - 16.65) / 2,
+                -2.5 * Math.log10(Twilight.flux(towards(8, 260), towards(-7.5, 200), -7.5) / lower),
+                0.011);
+    }
+
     /** Ours and the measured zenith agree within half a magnitude where both are to be had: 5° to 12° down. */
     @ParameterizedTest
     @CsvSource({"-6,12.81", "-9,16.69", "-12,19.43"})

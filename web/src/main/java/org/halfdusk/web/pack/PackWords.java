@@ -136,7 +136,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                 .filter(BatteryPack.class::isInstance)
                 .mapToLong(a -> ((BatteryPack) a).count())
                 .sum();
-        return "The programme takes " + Words.tenths(packing.charges()) + " charges at "
+        return "The programme takes " + ReasonWords.charges(packing.charges()) + " at "
                 + ReasonWords.air(packing.air()) + "; composing and looking at frames take a third more"
                 + (have > 0 ? "; the kit has " + have + "." : ".");
     }

@@ -35,11 +35,7 @@ record BudgetPart(
                 camera.film()
                         ? ReasonWords.rolls(run.taken())
                         : new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
-        lines.add(new Line(
-                "Battery at " + ReasonWords.air(open.air()),
-                run.charges() < 0.05
-                        ? "hardly any of a charge"
-                        : Words.tenths(run.charges()) + (run.charges() <= 1 ? " of a charge" : " charges")));
+        lines.add(new Line("Battery at " + ReasonWords.air(open.air()), ReasonWords.charges(run.charges())));
         lines.add(new Line(
                 "Frames taken",
                 run.taken()

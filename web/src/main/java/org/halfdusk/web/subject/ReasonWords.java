@@ -223,6 +223,13 @@ public final class ReasonWords {
                 };
     }
 
+    /** What a programme takes of a battery. */
+    public static String charges(double charges) {
+        return charges < 0.05
+                ? "hardly any of a charge"
+                : Words.tenths(charges) + (charges <= 1 ? " of a charge" : " charges");
+    }
+
     /** Film instead of a card. */
     public static Line rolls(int frames) {
         int rolls = (frames + ROLL - 1) / ROLL;
