@@ -69,6 +69,12 @@ public class PlacesBench {
         return DarkSite.domes(OBSERVER);
     }
 
+    /** A place that was never asked for, in the middle of the most crowded land: all of its towns added up. */
+    @Benchmark
+    public DarkSite glowOfANewPlace() {
+        return DarkSite.of(Observer.of(50.8 + (turn++ % 100) * 0.01, 4.3, 50), 20);
+    }
+
     @Benchmark
     public Skyline skylineFromGrid() {
         return grid.skyline(OBSERVER);

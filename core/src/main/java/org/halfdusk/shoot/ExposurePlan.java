@@ -193,7 +193,22 @@ public record ExposurePlan(
             if (solvesTime() && lightSeconds(aperture) < limit) {
                 return ShutterTime.nearest(lightSeconds(aperture), times);
             }
+            ShutterTime longest = longest(limit);
+            return tooBright(longest, aperture)
+                    ? ShutterTime.nearest(
+                            longest.realSeconds() * exactIso(aperture, longest, wishes.isoSchool()) / isos.get(0),
+                            times)
+                    : longest;
+        }
+
+        private ShutterTime longest(double limit) {
             return ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
+        }
+
+        /** Whether a sky comes out over its place by more than a third at the longest time even with the lowest ISO. */
+        private boolean tooBright(ShutterTime longest, double aperture) {
+            return wishes.pinnedIso().isEmpty()
+                    && Stops.between(isos.get(0), exactIso(aperture, longest, wishes.isoSchool())) > 1.0 / 3;
         }
 
         /** What the stars allow, held back by a person in the frame and by what is risked on a mount. */
@@ -208,6 +223,9 @@ public record ExposurePlan(
             }
             if (solvesTime() && lightSeconds(aperture) < limit) {
                 return new ShutterReason.FromLight(limit);
+            }
+            if (tooBright(longest(limit), aperture)) {
+                return new ShutterReason.BrightSky(limit);
             }
             if (limit < stars) {
                 return wishes.limits().personStands() && limit <= ExposureLimits.PERSON_SECONDS

@@ -11,6 +11,9 @@ public sealed interface ShutterReason {
     /** Even the camera's shortest time trails more than the budget. */
     record ShortestOfCamera(double limitSeconds) implements ShutterReason {}
 
+    /** The sky is so bright that even the lowest ISO needs no longer; what the stars would have allowed. */
+    record BrightSky(double limitSeconds) implements ShutterReason {}
+
     /** A person stands in the frame; what the stars would have allowed. */
     record PersonStands(double limitSeconds) implements ShutterReason {}
 

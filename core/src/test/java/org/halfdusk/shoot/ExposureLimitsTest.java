@@ -95,6 +95,18 @@ class ExposureLimitsTest {
         assertEquals(Math.pow(real, 1 / 1.3), p.sky().seconds(), 1e-9);
     }
 
+    /** A sky of 12 mag/arcsec² in dusk: 9 s at ISO 100 would come out four stops over; the time gives way, and it stands on target. */
+    @Test
+    void aBrightSkyShortensTheTime() {
+        ExposurePlan dusk = ExposurePlan.of(RIG, SOUTH, POLE, 12, Wishes.DEFAULT);
+        assertInstanceOf(ShutterReason.BrightSky.class, dusk.shutterReason());
+        assertEquals(100, dusk.iso());
+        assertEquals(0, dusk.stopsOverTarget(), 0.2);
+        ExposurePlan fixed = ExposurePlan.of(
+                RIG, SOUTH, POLE, 12, pinned(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(400)));
+        assertInstanceOf(ShutterReason.RoundedDown.class, fixed.shutterReason(), "with a fixed ISO the stars decide");
+    }
+
     @Test
     void twoAreHeldTheThirdFollows() {
         ExposurePlan free = plan(Wishes.DEFAULT);

@@ -32,6 +32,9 @@ final class ExposeWords {
         } else if (e.shutterReason() instanceof ShutterReason.ShortestOfCamera r) {
             reason = moves + "The budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
                     + "; even the camera's shortest time is longer. Use a shorter lens or allow more pixels.";
+        } else if (e.shutterReason() instanceof ShutterReason.BrightSky r) {
+            reason = "The sky is so bright that even ISO " + e.iso() + ", the lowest, needs no longer"
+                    + ReasonWords.real(t) + ". The stars would allow " + Words.seconds(r.limitSeconds()) + ".";
         } else if (e.shutterReason() instanceof ShutterReason.PersonStands r) {
             reason = "A person in the frame sways: 3 s is about all they hold. The stars alone would allow "
                     + Words.seconds(r.limitSeconds()) + ". Or take the person in a frame of its own.";

@@ -122,9 +122,27 @@ class ExposeWordsTest {
                         .reason(),
                 "1.7 stops darker than wished");
         has(
-                ExposeWords.iso(plan(camera(25_600, false), WIDE, -23, 12, Wishes.DEFAULT))
+                ExposeWords.iso(plan(
+                                camera(25_600, false),
+                                WIDE,
+                                -23,
+                                12,
+                                pins(OptionalDouble.of(8), OptionalDouble.empty(), OptionalInt.empty())))
                         .reason(),
                 "brighter than wished");
+        has(
+                ExposeWords.time(plan(camera(25_600, false), WIDE, -23, 12, Wishes.DEFAULT))
+                        .reason(),
+                "even ISO 100, the lowest, needs no longer");
+        has(
+                ExposeWords.iso(plan(
+                                camera(25_600, false),
+                                WIDE,
+                                -23,
+                                4,
+                                pins(OptionalDouble.of(8), OptionalDouble.empty(), OptionalInt.empty())))
+                        .reason(),
+                "wants less than ISO 1");
         has(
                 ExposeWords.iso(usual(pins(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(4000))))
                         .reason(),
