@@ -52,6 +52,12 @@ public record Vector(double x, double y, double z) {
         return Math.atan2(cross(v).length(), dot(v));
     }
 
+    /** Turned about a unit axis by an angle, radians (Rodrigues): right-handed where the frame is. */
+    public Vector about(Vector axis, double angle) {
+        double cos = Math.cos(angle);
+        return times(cos).plus(axis.cross(this).times(Math.sin(angle))).plus(axis.times(axis.dot(this) * (1 - cos)));
+    }
+
     /** Components in axes turned about x by the angle, i.e. R₁(a) of the literature. */
     public Vector aboutX(double a) {
         double c = Math.cos(a);

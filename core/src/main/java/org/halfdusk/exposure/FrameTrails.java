@@ -104,17 +104,11 @@ public final class FrameTrails implements StarTrails {
         double half = EARTH * rate * seconds / 2;
         double perMm = sensor.widthPx() / sensor.widthMm();
         return projection
-                .of(turned(star, axis, -half))
+                .of(star.about(axis, -half))
                 .flatMap(a -> projection
-                        .of(turned(star, axis, half))
+                        .of(star.about(axis, half))
                         .map(b -> new Trailing.Path((b.x() - a.x()) * perMm, (b.y() - a.y()) * perMm)))
                 .orElse(new Trailing.Path(0, 0));
-    }
-
-    /** Turned about an axis by an angle, radians (Rodrigues). */
-    private static Vector turned(Vector v, Vector axis, double angle) {
-        double cos = Math.cos(angle);
-        return v.times(cos).plus(axis.cross(v).times(Math.sin(angle))).plus(axis.times(axis.dot(v) * (1 - cos)));
     }
 
     private Trailing.Path longest(List<Vector> stars, double seconds) {

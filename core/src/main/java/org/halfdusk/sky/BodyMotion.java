@@ -26,10 +26,7 @@ public final class BodyMotion {
         double latitude = Math.toRadians(sky.observer().latitudeDegrees());
         Vector pole = new Vector(Math.cos(latitude), 0, Math.sin(latitude));
         // North, east, up is a left-handed frame: a positive angle turns westward, as the sky does.
-        double cos = Math.cos(-turn);
-        Vector back = after.times(cos)
-                .plus(pole.cross(after).times(Math.sin(-turn)))
-                .plus(pole.times(pole.dot(after) * (1 - cos)));
+        Vector back = after.about(pole, -turn);
         return Math.toDegrees(before.separationRad(back)) * ARCSEC / (2 * HALF_SECONDS);
     }
 }

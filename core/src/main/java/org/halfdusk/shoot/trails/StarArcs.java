@@ -67,10 +67,7 @@ public record StarArcs(List<Arc> arcs) {
     /** A direction (north, east, up) after the sky has turned by an angle about its pole, westward over south. */
     static Vector turned(Vector v, double latitudeRad, double angleRad) {
         Vector pole = new Vector(Math.cos(latitudeRad), 0, Math.sin(latitudeRad));
-        // Rodrigues' formula. North, east, up is a left-handed frame, which turns the stars westward by a positive
-        // angle.
-        double c = Math.cos(angleRad);
-        double s = Math.sin(angleRad);
-        return v.times(c).plus(pole.cross(v).times(s)).plus(pole.times(pole.dot(v) * (1 - c)));
+        // North, east, up is a left-handed frame, which turns the stars westward by a positive angle.
+        return v.about(pole, angleRad);
     }
 }
