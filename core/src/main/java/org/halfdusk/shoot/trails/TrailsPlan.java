@@ -113,9 +113,4 @@ public record TrailsPlan(
             return Math.abs(p.x()) <= reach.x() && Math.abs(p.y()) <= reach.y();
         });
     }
-
-    /** Raw files of the run and its dark frame, MB. */
-    public double megabytes() {
-        return Block.frames(blocks()) * rig.camera().rawMegabytes();
-    }
 }

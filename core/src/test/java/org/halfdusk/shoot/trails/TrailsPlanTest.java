@@ -68,7 +68,7 @@ class TrailsPlanTest {
         assertEquals(79, run.frames());
         assertEquals(30.0, run.arcDegrees(), 0.05);
         assertEquals(91, run.timerIntervalSeconds());
-        assertEquals(80 * 34, usual().megabytes(), 1e-9);
+        assertEquals(80, Block.frames(usual().blocks()));
     }
 
     /** 1 s at 15 mm on 5.12 µm: 15 · 72.9 µm/s / 5.12 = 0.21 px at the equator on axis, more in the corner. */

@@ -322,19 +322,12 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 Table.of(
                         "Checks",
                         "",
-                        List.of(
-                                Table.Row.of(
+                        List.of(Table.Row.of(
                                         false,
-                                        "Card",
-                                        Words.gigabytes(
-                                                frames * plan.rig().camera().rawMegabytes()),
-                                        "raw files"),
-                                Table.Row.of(
-                                                false,
-                                                "Frame",
-                                                Words.plain(plan.rig().focalMm()) + " mm",
-                                                plan.held() ? "holds the largest shell" : "cuts the largest shell")
-                                        .toned(plan.held() ? "good" : "caution")),
+                                        "Frame",
+                                        Words.plain(plan.rig().focalMm()) + " mm",
+                                        plan.held() ? "holds the largest shell" : "cuts the largest shell")
+                                .toned(plan.held() ? "good" : "caution")),
                         "check",
                         "value#",
                         "verdict"),

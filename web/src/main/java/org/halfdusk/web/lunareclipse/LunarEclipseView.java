@@ -444,14 +444,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 Table.of(
                         "Checks",
                         "",
-                        List.of(
-                                Table.Row.of(
-                                        false,
-                                        "Card",
-                                        Words.gigabytes(
-                                                frames * plan.rig().camera().rawMegabytes()),
-                                        "raw files"),
-                                Table.Row.of(false, "Recentre", "every 10 min", "the moon leaves a long lens's frame")),
+                        List.of(Table.Row.of(false, "Recentre", "every 10 min", "the moon leaves a long lens's frame")),
                         "check",
                         "value#",
                         "verdict"),

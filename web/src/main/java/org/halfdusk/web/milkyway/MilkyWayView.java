@@ -11,7 +11,6 @@ import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.SkyLight;
-import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Subject;
@@ -312,20 +311,14 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         "",
                         List.of(
                                 Table.Row.of(false, "Gain", gain, "10 to 20 frames are usual"),
-                                Table.Row.of(false, "Drift", Math.round(drift) + " px", "align to the stars"),
-                                Table.Row.of(
-                                        false,
-                                        "Card",
-                                        Words.gigabytes(Block.frames(plan.blocks())
-                                                * plan.rig().camera().rawMegabytes()),
-                                        "raw files")),
+                                Table.Row.of(false, "Drift", Math.round(drift) + " px", "align to the stars")),
                         "check",
                         "value#",
                         "verdict"),
                 List.of(
                         new Line("Exposure", run.exposure().label() + ReasonWords.real(run.exposure())),
                         new Line("Interval, start to start", run.timerIntervalSeconds() + " s"),
-                        new Line("Number", run.frames() + ", then cap on, 1")));
+                        ReasonWords.number(plan.rig(), run.frames())));
     }
 
     @Override

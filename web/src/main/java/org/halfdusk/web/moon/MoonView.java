@@ -423,20 +423,12 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 Table.of(
                         "Checks",
                         "",
-                        List.of(
-                                Table.Row.of(
-                                                false,
-                                                "Motion",
-                                                Words.tenths(s.motionPx()) + " px",
-                                                s.overLimit() ? "over the limit" : "inside a pixel or the lens's limit")
-                                        .toned(s.overLimit() ? "caution" : "good"),
-                                Table.Row.of(
+                        List.of(Table.Row.of(
                                         false,
-                                        "Card",
-                                        Words.gigabytes(3.0
-                                                * brackets
-                                                * plan.rig().camera().rawMegabytes()),
-                                        "raw files")),
+                                        "Motion",
+                                        Words.tenths(s.motionPx()) + " px",
+                                        s.overLimit() ? "over the limit" : "inside a pixel or the lens's limit")
+                                .toned(s.overLimit() ? "caution" : "good")),
                         "check",
                         "value#",
                         "verdict"),

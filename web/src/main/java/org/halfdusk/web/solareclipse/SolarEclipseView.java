@@ -435,11 +435,6 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         if (totality > 0) {
             checks.add(Table.Row.of(false, "Totality", totality + " frames", "short to long and back"));
         }
-        checks.add(Table.Row.of(
-                false,
-                "Card",
-                Words.gigabytes(frames * plan.rig().camera().rawMegabytes()),
-                "raw only saves seconds over totality"));
         return new SequenceStep(
                 new Because("The script", frames == 0 ? "Nothing to take" : frames + " frames", script(plan, frames)),
                 Table.of("Checks", "", checks, "check", "value#", "verdict"),

@@ -236,6 +236,11 @@ public final class ReasonWords {
         return new Line("Film", frames + " frames, " + rolls + (rolls == 1 ? " roll of " : " rolls of ") + ROLL);
     }
 
+    /** How many frames a timer is set to, and the one with the cap on, which film has no use for. */
+    public static Line number(Rig rig, int frames) {
+        return new Line("Number", rig.camera().film() ? Integer.toString(frames) : frames + ", then cap on, 1");
+    }
+
     /** What is said of noise reduction, which film has none of. */
     public static Line noiseReduction(Rig rig, String otherwise) {
         return new Line("Noise reduction", rig.camera().film() ? "none on film" : otherwise);

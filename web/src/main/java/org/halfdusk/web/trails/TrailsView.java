@@ -299,7 +299,10 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                                 + " of arc",
                         run.frames() + " frames of " + run.exposure().label() + ReasonWords.real(run.exposure())
                                 + " with a gap of " + Words.plain(run.gapSeconds())
-                                + " s, from the window's beginning; then one with the cap on, of the same time and ISO."),
+                                + " s, from the window's beginning"
+                                + (plan.rig().camera().film()
+                                        ? "."
+                                        : "; then one with the cap on, of the same time and ISO.")),
                 Table.of("Checks", "", checks(plan, run, gap), "check", "value#", "verdict"),
                 List.of(
                         new Line("Delay", "10 s"),
@@ -309,7 +312,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                         new Line(
                                 "Interval, start to start",
                                 Words.plain(run.intervalSeconds()) + " → set " + run.timerIntervalSeconds() + " s"),
-                        new Line("Number", run.frames() + ", then cap on, 1"),
+                        ReasonWords.number(plan.rig(), run.frames()),
                         ReasonWords.noiseReduction(plan.rig(), "off: it would double every gap")));
     }
 
@@ -353,9 +356,6 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 "Pole in frame",
                 Words.degrees(plan.night().pole().altitude().degrees()),
                 plan.poleInFrame().isPresent() ? "full circles" : "outside the frame"));
-        if (!plan.rig().camera().film()) {
-            rows.add(Table.Row.of(false, "Card", Words.gigabytes(plan.megabytes()), "raw files, dark frame counted"));
-        }
         return rows;
     }
 
