@@ -54,6 +54,13 @@ public final class SolarLimb {
 
     /** Share of the Sun's light that the Moon does not cover, 0 to 1. */
     public static double lightLeft(LocalDiscs discs) {
+        double apart = Math.hypot(discs.right(), discs.up());
+        if (apart >= 1 + discs.moonRadius()) {
+            return 1;
+        }
+        if (apart <= discs.moonRadius() - 1) {
+            return 0;
+        }
         return Math.min(1, Left.of(discs).light() / (1 - DARKENING / 3));
     }
 }

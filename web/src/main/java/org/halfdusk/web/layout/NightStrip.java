@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.SubjectNight;
@@ -67,6 +68,9 @@ public record NightStrip(
     /** Where light changes within seconds: short of the shortest totality worth a journey. */
     private static final Duration SWIFT = Duration.ofSeconds(20);
 
+    /** The longest totality lasts seven and a half minutes. */
+    private static final Duration SWIFT_REACH = Duration.ofMinutes(8);
+
     public record Stop(String offset, String colour) {}
 
     public record Piece(String x, String width) {}
@@ -112,8 +116,9 @@ public record NightStrip(
             SubjectNight m, Interval axis, Theme theme, Duration step, Extras extras, String words) {
         ZoneId zone = m.zone();
         Scale scale = new Scale(axis);
-        List<Night.Course> course = Night.course(m.sky(), axis, m.swift() ? SWIFT : step);
-        List<Stop> sky = course.stream()
+        List<Night.Course> course = Night.course(m.sky(), axis, step);
+        List<Stop> sky = Stream.concat(course.stream(), swift(m, axis).stream())
+                .sorted(Comparator.comparing(Night.Course::at))
                 .map(c -> new Stop(
                         scale.percent(c.at()),
                         theme.colour(SkyColours.of(lightOf(m, c), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
@@ -218,6 +223,18 @@ public record NightStrip(
             }
         }
         return true;
+    }
+
+    /** Moments about the best one, close together, where light changes within seconds; none elsewhere. */
+    private static List<Night.Course> swift(SubjectNight m, Interval axis) {
+        if (!m.swift()) {
+            return List.of();
+        }
+        Instant best = m.bestMoment();
+        return Interval.of(best.minus(SWIFT_REACH), best.plus(SWIFT_REACH))
+                .intersect(axis)
+                .map(near -> Night.course(m.sky(), near, SWIFT))
+                .orElse(List.of());
     }
 
     /** The Sun's altitude in whose light it lies: its own but in an eclipse of the Sun. */
