@@ -65,8 +65,8 @@ public class PlacesBench {
     }
 
     @Benchmark
-    public List<DarkSite.Dome> glow() {
-        return DarkSite.domes(OBSERVER);
+    public DarkSite glow() {
+        return DarkSite.of(OBSERVER, 21.4);
     }
 
     /** A place that was never asked for, in the middle of the most crowded land: all of its towns added up. */

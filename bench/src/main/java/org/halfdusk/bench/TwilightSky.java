@@ -3,6 +3,9 @@ package org.halfdusk.bench;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Random;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.light.Magnitudes;
+import org.halfdusk.place.GreatCircle;
 
 /**
  * Makes the table of twilight that the core ships (light/twilight.txt): sunlight followed backwards from the eye through a
@@ -24,7 +27,7 @@ public final class TwilightSky {
     private static final double[] ALTITUDES = {0.5, 3, 8, 16, 30, 50, 90};
     private static final double[] SIDES = {0, 30, 60, 90, 135, 180};
 
-    private static final double EARTH_KM = 6371;
+    private static final double EARTH_KM = GreatCircle.EARTH_RADIUS_KM;
     private static final double TOP_KM = 100;
     private static final double MOLECULES = 0.098;
     private static final double MOLECULES_KM = 8;
@@ -37,7 +40,6 @@ public final class TwilightSky {
     private static final double OZONE_WIDE_KM = 5;
     private static final double SUN_LUX = 133_000;
     private static final double SUN_RADIUS_RAD = Math.toRadians(0.266);
-    private static final double ZERO_POINT = 10.8e4;
     private static final int ORDERS = 7;
     private static final int PIECES = 90;
 
@@ -58,7 +60,8 @@ public final class TwilightSky {
                     boolean overhead = altitude == 90;
                     if (!overhead || side == 0) {
                         double l = luminance(sun, altitude, side, overhead ? 4 * walks : walks, random);
-                        row.append(String.format(Locale.ROOT, " %.2f", -2.5 * Math.log10(l / ZERO_POINT)));
+                        row.append(String.format(
+                                Locale.ROOT, " %.2f", Magnitudes.of(l / Magnitudes.ZERO_POINT_CD_PER_M2)));
                     }
                 }
             }
@@ -136,10 +139,8 @@ public final class TwilightSky {
 
     private static double luminance(double sunDegrees, double altitude, double side, int walks, Random random) {
         double s = Math.toRadians(sunDegrees);
-        double[] sun = {Math.cos(s), 0, Math.sin(s)};
-        double a = Math.toRadians(altitude);
-        double z = Math.toRadians(side);
-        double[] look = {Math.cos(a) * Math.cos(z), Math.cos(a) * Math.sin(z), Math.sin(a)};
+        Vector sun = new Vector(Math.cos(s), 0, Math.sin(s));
+        Vector look = Vector.ofSpherical(Math.toRadians(side), Math.toRadians(altitude), 1);
         double sum = 0;
         for (int i = 0; i < walks; i++) {
             sum += walk(look, sun, random);
@@ -147,9 +148,9 @@ public final class TwilightSky {
         return sum / walks;
     }
 
-    private static double walk(double[] look, double[] sun, Random random) {
-        double[] at = {0, 0, EARTH_KM + 0.001};
-        double[] way = look;
+    private static double walk(Vector look, Vector sun, Random random) {
+        Vector at = new Vector(0, 0, EARTH_KM + 0.001);
+        Vector way = look;
         double weight = 1;
         double light = 0;
         double[] ends = new double[PIECES + 1];
@@ -180,7 +181,7 @@ public final class TwilightSky {
                 return light;
             }
             weight *= factor;
-            at = new double[] {at[0] + step * way[0], at[1] + step * way[1], at[2] + step * way[2]};
+            at = at.plus(way.times(step));
             light += weight * sunlight(at, way, sun, byMolecules, byAerosols);
             way = turned(way, deflection(byMolecules / (byMolecules + byAerosols), random), random);
             if (weight < 1e-4) {
@@ -194,9 +195,9 @@ public final class TwilightSky {
     }
 
     /** To the ground or out of the air, km. */
-    private static double lengthInAir(double[] at, double[] way) {
-        double ahead = dot(at, way);
-        double square = dot(at, at);
+    private static double lengthInAir(Vector at, Vector way) {
+        double ahead = at.dot(way);
+        double square = at.dot(at);
         double ground = ahead * ahead - square + EARTH_KM * EARTH_KM;
         if (ground > 0 && -ahead - Math.sqrt(ground) > 1e-6) {
             return -ahead - Math.sqrt(ground);
@@ -218,14 +219,14 @@ public final class TwilightSky {
     }
 
     /** Luminance of the Sun's light scattered here into the way that is being followed back, cd/m². */
-    private static double sunlight(double[] at, double[] way, double[] sun, double byMolecules, double byAerosols) {
-        double r = Math.sqrt(dot(at, at));
-        double angle = Math.asin(Math.max(-1, Math.min(1, dot(at, sun) / r)));
+    private static double sunlight(Vector at, Vector way, Vector sun, double byMolecules, double byAerosols) {
+        double r = at.length();
+        double angle = Math.asin(Math.max(-1, Math.min(1, at.dot(sun) / r)));
         double reaching = 0;
         for (double strip : new double[] {-0.7, 0, 0.7}) {
             reaching += Math.exp(-depthTo(r - EARTH_KM, angle + strip * SUN_RADIUS_RAD)) / 3;
         }
-        double cos = dot(way, sun);
+        double cos = way.dot(sun);
         double rayleigh = 3 / (16 * Math.PI) * (1 + cos * cos);
         double spread = 1 + FORWARD * FORWARD - 2 * FORWARD * cos;
         double haze = (1 - FORWARD * FORWARD) / (4 * Math.PI * spread * Math.sqrt(spread));
@@ -244,36 +245,15 @@ public final class TwilightSky {
         return (1 + FORWARD * FORWARD - g * g) / (2 * FORWARD);
     }
 
-    private static double[] turned(double[] way, double cos, Random random) {
+    private static Vector turned(Vector way, double cos, Random random) {
         double angle = 2 * Math.PI * random.nextDouble();
         double sin = Math.sqrt(Math.max(0, 1 - cos * cos));
-        double[] axis = Math.abs(way[2]) < 0.9 ? new double[] {0, 0, 1} : new double[] {1, 0, 0};
-        double[] u = unit(cross(axis, way));
-        double[] v = cross(way, u);
-        double[] turned = new double[3];
-        for (int i = 0; i < 3; i++) {
-            turned[i] = cos * way[i] + sin * (Math.cos(angle) * u[i] + Math.sin(angle) * v[i]);
-        }
-        return turned;
+        Vector axis = Math.abs(way.z()) < 0.9 ? new Vector(0, 0, 1) : new Vector(1, 0, 0);
+        Vector across = axis.cross(way).unit();
+        return way.times(cos).plus(across.about(way, angle).times(sin));
     }
 
-    private static double height(double[] at, double[] way, double s) {
-        double x = at[0] + s * way[0];
-        double y = at[1] + s * way[1];
-        double z = at[2] + s * way[2];
-        return Math.max(0, Math.sqrt(x * x + y * y + z * z) - EARTH_KM);
-    }
-
-    private static double dot(double[] a, double[] b) {
-        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-    }
-
-    private static double[] cross(double[] a, double[] b) {
-        return new double[] {a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]};
-    }
-
-    private static double[] unit(double[] a) {
-        double length = Math.sqrt(dot(a, a));
-        return new double[] {a[0] / length, a[1] / length, a[2] / length};
+    private static double height(Vector at, Vector way, double s) {
+        return Math.max(0, at.plus(way.times(s)).length() - EARTH_KM);
     }
 }

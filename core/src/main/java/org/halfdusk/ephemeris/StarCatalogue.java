@@ -1,17 +1,12 @@
 package org.halfdusk.ephemeris;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.shipped.Shipped;
 
 /**
  * Stars to magnitude 6.5, brightest first, read on first use.
@@ -55,18 +50,9 @@ public final class StarCatalogue {
     }
 
     static List<String[]> lines(String resource) {
-        try (InputStream in = StarCatalogue.class.getResourceAsStream(resource)) {
-            if (in == null) {
-                throw new IllegalStateException("star table " + resource + " is missing from the core");
-            }
-            BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
-            return reader.lines()
-                    .filter(l -> !l.startsWith("#"))
-                    .map(l -> l.split(",", -1))
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException("star table " + resource + " cannot be read", e);
-        }
+        return Shipped.lines(StarCatalogue.class, resource, "star table").stream()
+                .map(l -> l.split(",", -1))
+                .toList();
     }
 
     private static Star star(String[] c, Map<Integer, String[]> precise) {

@@ -1,6 +1,7 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.light.Daylight;
+import org.halfdusk.light.Magnitudes;
 import org.halfdusk.light.SkyLight;
 
 /**
@@ -32,7 +33,7 @@ public record Ground(double lux, double reflectance) {
      */
     public static Ground under(SkyLight.At at, double sunAltitude, double reflectance) {
         double sky = Math.PI
-                * SkyExposure.ZERO_POINT_CD_PER_M2
+                * Magnitudes.ZERO_POINT_CD_PER_M2
                 * Math.pow(10, -0.4 * at.zenith().magnitude());
         double twilight = sunAltitude > -12 ? Daylight.lux(sunAltitude) : 0;
         return new Ground(Math.max(sky, twilight) + at.moonOnGroundLux(), reflectance);
@@ -46,7 +47,7 @@ public record Ground(double lux, double reflectance) {
     /** As mag/arcsec², the measure that skies have. */
     public double brightness() {
         return Math.max(
-                BRIGHTEST, Math.min(FAINTEST, -2.5 * Math.log10(luminance() / SkyExposure.ZERO_POINT_CD_PER_M2)));
+                BRIGHTEST, Math.min(FAINTEST, -2.5 * Math.log10(luminance() / Magnitudes.ZERO_POINT_CD_PER_M2)));
     }
 
     public SkyExposure comesOut(double fNumber, double seconds, double iso) {

@@ -8,9 +8,6 @@ import org.halfdusk.light.Extinction;
  * brighter than guide value 8 of the eclipse tables. Thinner phases and low altitudes need more.
  */
 public final class MoonExposure {
-    /** Usual speed of the Moon over the sky, ″/s. */
-    public static final double SPEED_ARCSEC_PER_SECOND = 14.5;
-
     private static final double RULE_APERTURE = 11;
 
     private MoonExposure() {}

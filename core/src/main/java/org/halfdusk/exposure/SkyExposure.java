@@ -1,5 +1,7 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.light.Magnitudes;
+
 /**
  * How bright an even sky comes out, after ISO 12232 saturation-based speed.
  *
@@ -12,9 +14,10 @@ package org.halfdusk.exposure;
  * @param iso above 0
  */
 public record SkyExposure(double skyBrightness, double fNumber, double seconds, double iso) {
-    /** Luminance of a sky of magnitude 0 per arcsec², cd/m². */
-    static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
+    /** Day and blackness, mag/arcsec². */
+    private static final double BRIGHTEST = -5;
 
+    private static final double DARKEST = 25;
     private static final double FOCAL_PLANE = 0.65;
     /** Exposure that clips at ISO 1, lux·s (ISO 12232). */
     static final double SATURATION = 78;
@@ -30,7 +33,7 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
     public static final double MOST_BEHIND = 0.5;
 
     public SkyExposure {
-        if (!(skyBrightness >= -5 && skyBrightness <= 25)) {
+        if (!(skyBrightness >= BRIGHTEST && skyBrightness <= DARKEST)) {
             throw new IllegalArgumentException("sky brightness " + skyBrightness + " mag/arcsec² is outside −5 to 25");
         }
         if (!(fNumber > 0 && seconds > 0 && iso > 0)) {
@@ -41,7 +44,7 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
 
     /** Focal-plane exposure, lux·s. */
     public double exposureLuxSeconds() {
-        double luminance = ZERO_POINT_CD_PER_M2 * Math.pow(10, -0.4 * skyBrightness);
+        double luminance = Magnitudes.ZERO_POINT_CD_PER_M2 * Magnitudes.flux(skyBrightness);
         return FOCAL_PLANE * luminance * seconds / (fNumber * fNumber);
     }
 
@@ -71,10 +74,11 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
 
     /**
      * The guide value 2^Q = N²/(t·ISO) at which a sky stands at a place across the histogram: a longer exposure, a lower value,
-     * puts it further.
+     * puts it further. A sky brighter or darker than the range counts as its end.
      */
     public static double guideValue(double skyBrightness, double histogramPosition) {
-        return Stops.between(1, new SkyExposure(skyBrightness, 1, 1, 1).isoFor(histogramPosition));
+        double inRange = Math.max(BRIGHTEST, Math.min(DARKEST, skyBrightness));
+        return Stops.between(1, new SkyExposure(inRange, 1, 1, 1).isoFor(histogramPosition));
     }
 
     /** Stops from here to a place across the histogram: positive where the sky would come out brighter than that. */

@@ -21,6 +21,9 @@ public final class DarkSite {
     /** Natural dark sky at the zenith, mag/arcsec². */
     public static final double NATURAL = 21.9;
 
+    /** Brightest zenith that a place may be told to have, mag/arcsec². */
+    private static final double BRIGHTEST = 15;
+
     private static final double AIRGLOW_SHARE = 0.6;
     private static final double AIRGLOW_HEIGHT_KM = 90;
 
@@ -81,11 +84,6 @@ public final class DarkSite {
         return new DarkSite(zenithBrightness, Optional.empty(), List.of(), Extinction.CLEAR);
     }
 
-    /** The towns that show most, brightest first, at most a dozen. */
-    public static List<Dome> domes(Observer observer) {
-        return domes(observer, TownGlow.of(observer));
-    }
-
     private static List<Dome> domes(Observer o, TownGlow glow) {
         double lat = o.latitudeDegrees();
         double lon = o.longitudeDegrees();
@@ -126,9 +124,27 @@ public final class DarkSite {
         return low;
     }
 
-    /** Zenith brightness that towns and the natural sky leave, mag/arcsec²; 0.3 in rms from commonly reported ones. */
+    /** Where nobody measured: as the towns around leave it. */
+    public static DarkSite estimated(Observer observer) {
+        TownGlow glow = TownGlow.of(observer);
+        return new DarkSite(estimate(glow), Optional.of(glow), domes(observer, glow), Extinction.CLEAR);
+    }
+
+    /**
+     * Zenith brightness that towns and the natural sky leave, mag/arcsec², no brighter than a place may be told to have; 0.3 in rms
+     * from commonly reported ones.
+     */
     public static double estimate(Observer observer) {
-        return Magnitudes.of(Magnitudes.flux(NATURAL) + TownGlow.of(observer).zenith());
+        return estimate(TownGlow.of(observer));
+    }
+
+    private static double estimate(TownGlow glow) {
+        return Math.max(BRIGHTEST, Magnitudes.of(Magnitudes.flux(NATURAL) + glow.zenith()));
+    }
+
+    /** The same of this place, whatever was measured. */
+    public double estimate() {
+        return glow.map(DarkSite::estimate).orElse(NATURAL);
     }
 
     /** As far as the light of a town of so many people still adds a tenth to the natural sky at 45° towards it, km. */
@@ -136,6 +152,7 @@ public final class DarkSite {
         return TownGlow.reachKm(people, 0.1 * Magnitudes.flux(NATURAL));
     }
 
+    /** The towns that show most, brightest first, at most a dozen. */
     public List<Dome> domes() {
         return domes;
     }
@@ -143,7 +160,7 @@ public final class DarkSite {
     /** Flux of airglow, starlight and zodiacal light at an altitude. */
     double naturalFlux(double altitudeDegrees) {
         double z = Math.toRadians(90 - Math.max(0, altitudeDegrees));
-        double s = 6371 * Math.sin(z) / (6371 + AIRGLOW_HEIGHT_KM);
+        double s = GreatCircle.EARTH_RADIUS_KM * Math.sin(z) / (GreatCircle.EARTH_RADIUS_KM + AIRGLOW_HEIGHT_KM);
         double vanRhijn = 1 / Math.sqrt(1 - s * s);
         // What is lost from a sky that is bright all around comes back by scattering: their air mass stops at 5.
         double over = Moonlight.airmass(Math.toDegrees(z)) - 1;

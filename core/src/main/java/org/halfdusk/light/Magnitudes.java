@@ -2,6 +2,9 @@ package org.halfdusk.light;
 
 /** Between mag/arcsec² and flux in units of a sky of magnitude 0 per arcsec². */
 public final class Magnitudes {
+    /** Luminance of a sky of magnitude 0 per arcsec², V, cd/m². */
+    public static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
+
     private Magnitudes() {}
 
     public static double flux(double magnitude) {

@@ -1,16 +1,11 @@
 package org.halfdusk.light;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Galaxy;
+import org.halfdusk.shipped.Shipped;
 
 /**
  * The Milky Way's own light, outside the air, over galactic longitude and latitude.
@@ -203,18 +198,9 @@ public final class MilkyWay {
     }
 
     private static List<Ring> rings() {
-        try (InputStream in = MilkyWay.class.getResourceAsStream("milky-way.txt")) {
-            if (in == null) {
-                throw new IllegalStateException("outlines of the Milky Way are missing from the core");
-            }
-            return new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))
-                    .lines()
-                    .filter(l -> !l.startsWith("#"))
-                    .map(MilkyWay::ring)
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException("outlines of the Milky Way cannot be read", e);
-        }
+        return Shipped.lines(MilkyWay.class, "milky-way.txt", "the list of the Milky Way's outlines").stream()
+                .map(MilkyWay::ring)
+                .toList();
     }
 
     private static Ring ring(String line) {

@@ -164,6 +164,11 @@ public final class SkyLight {
             return Math.max(0, over) * Math.pow(10, -0.4 * site.extinction().magnitudes(apparent));
         }
 
+        /** Sky where the Moon stands, its own light left out, mag/arcsec²: what it has to stand out from. */
+        public double behindMoon() {
+            return towards(moon).withMoon(0).magnitude();
+        }
+
         public Brightness zenith() {
             return towards(new Vector(0, 0, 1));
         }

@@ -53,7 +53,7 @@ final class TownGlow {
     /** Rings of a disc, each with six times its number of points more. */
     private static final int RINGS = 5;
 
-    private static final double FACTOR = 1 / (10.8e4);
+    private static final double FACTOR = 1 / Magnitudes.ZERO_POINT_CD_PER_M2;
 
     private static final ConcurrentHashMap<Integer, double[][][]> TABLES = new ConcurrentHashMap<>();
 
@@ -95,11 +95,8 @@ final class TownGlow {
     static TownGlow of(Observer observer) {
         double height = heightOver(observer);
         double[][] lumens = lumens(observer);
-        int upper = 1;
-        while (upper < HEIGHTS.length - 1 && HEIGHTS[upper] < height) {
-            upper++;
-        }
-        double share = Math.max(0, Math.min(1, (height - HEIGHTS[upper - 1]) / (HEIGHTS[upper] - HEIGHTS[upper - 1])));
+        int upper = Nodes.upper(HEIGHTS, height);
+        double share = Math.max(0, Math.min(1, Nodes.share(HEIGHTS, upper, height)));
         double[][] flux = new double[ALTITUDES.length][SIDES];
         add(flux, lumens, table(upper - 1), 1 - share);
         add(flux, lumens, table(upper), share);
@@ -171,12 +168,9 @@ final class TownGlow {
         if (km >= FARTHEST_KM) {
             return;
         }
-        int far = 1;
-        while (DISTANCES[far] < km) {
-            far++;
-        }
+        int far = Nodes.upper(DISTANCES, km);
         double near = DISTANCES[far - 1];
-        double t = (km - near) / (DISTANCES[far] - near);
+        double t = Nodes.share(DISTANCES, far, km);
         // The light falls off as a power of the distance: a straight mixture of two would be too much between them.
         double mixed = near < 1 ? 1 : (1 - t) * Math.pow(near / km, FALL) + t * Math.pow(DISTANCES[far] / km, FALL);
         double p = lumens / mixed * fade(km);
@@ -203,11 +197,8 @@ final class TownGlow {
     /** Flux in a direction (north, east, up); below the horizon as at it. */
     double flux(Vector direction) {
         double altitude = Math.max(0, Math.toDegrees(direction.latitudeRad()));
-        int a = 1;
-        while (a < ALTITUDES.length - 1 && ALTITUDES[a] < altitude) {
-            a++;
-        }
-        double up = (altitude - ALTITUDES[a - 1]) / (ALTITUDES[a] - ALTITUDES[a - 1]);
+        int a = Nodes.upper(ALTITUDES, altitude);
+        double up = Nodes.share(ALTITUDES, a, altitude);
         double at = (Math.toDegrees(Math.atan2(direction.y(), direction.x())) + 360) / SIDE_DEGREES;
         int left = (int) Math.floor(at);
         double right = at - left;

@@ -1,5 +1,7 @@
 package org.halfdusk.light;
 
+import org.halfdusk.place.GreatCircle;
+
 /**
  * The light of towns scattered back from the air: what a lamp on the ground at a distance adds to the sky in a direction.
  *
@@ -47,7 +49,7 @@ final class TownLight {
     /** Lamps spread over some streets at least, km. */
     private static final double SPREAD_KM = 0.3;
 
-    private static final double EARTH_KM = 6371;
+    private static final double EARTH_KM = GreatCircle.EARTH_RADIUS_KM;
     private static final double TOP_KM = 40;
     private static final int STEPS = 48;
 

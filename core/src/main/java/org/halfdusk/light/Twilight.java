@@ -1,14 +1,9 @@
 package org.halfdusk.light;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.shipped.Shipped;
 
 /**
  * Sunlight scattered in the air, over the whole sky.
@@ -48,21 +43,11 @@ public final class Twilight {
         static final Computed TABLE = read();
 
         private static Computed read() {
-            try (InputStream in = Twilight.class.getResourceAsStream("twilight.txt")) {
-                if (in == null) {
-                    throw new IllegalStateException("the table of twilight is missing from the core");
-                }
-                List<double[]> rows = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))
-                        .lines()
-                        .filter(l -> !l.startsWith("#"))
-                        .map(l -> Arrays.stream(l.split(" "))
-                                .mapToDouble(Double::parseDouble)
-                                .toArray())
-                        .toList();
-                return of(rows);
-            } catch (IOException e) {
-                throw new UncheckedIOException("the table of twilight cannot be read", e);
-            }
+            return of(Shipped.lines(Twilight.class, "twilight.txt", "the table of twilight").stream()
+                    .map(l -> Arrays.stream(l.split(" "))
+                            .mapToDouble(Double::parseDouble)
+                            .toArray())
+                    .toList());
         }
 
         private static Computed of(List<double[]> rows) {
@@ -108,21 +93,13 @@ public final class Twilight {
         }
 
         private double at(int i, double altitude, double side) {
-            int a = cell(ALTITUDES, altitude);
-            int s = cell(SIDES, side);
-            double up = (altitude - ALTITUDES[a - 1]) / (ALTITUDES[a] - ALTITUDES[a - 1]);
-            double aside = (side - SIDES[s - 1]) / (SIDES[s] - SIDES[s - 1]);
+            int a = Nodes.upper(ALTITUDES, altitude);
+            int s = Nodes.upper(SIDES, side);
+            double up = Nodes.share(ALTITUDES, a, altitude);
+            double aside = Nodes.share(SIDES, s, side);
             double low = magnitudes[i][a - 1][s - 1] * (1 - aside) + magnitudes[i][a - 1][s] * aside;
             double high = magnitudes[i][a][s - 1] * (1 - aside) + magnitudes[i][a][s] * aside;
             return low * (1 - up) + high * up;
-        }
-
-        private static int cell(double[] nodes, double value) {
-            int i = 1;
-            while (i < nodes.length - 1 && nodes[i] < value) {
-                i++;
-            }
-            return i;
         }
     }
 

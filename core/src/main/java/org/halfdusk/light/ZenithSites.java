@@ -1,13 +1,8 @@
 package org.halfdusk.light;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.halfdusk.place.Observer;
+import org.halfdusk.shipped.Shipped;
 
 /**
  * Night skies at the zenith as they are commonly reported for kinds of places: what the light of towns is fitted to and compared
@@ -47,18 +42,10 @@ public final class ZenithSites {
     }
 
     private static List<Site> read() {
-        try (InputStream in = ZenithSites.class.getResourceAsStream("zenith-sites.csv")) {
-            if (in == null) {
-                throw new IllegalStateException("the list of zenith sites is missing from the core");
-            }
-            return new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))
-                    .lines()
-                    .filter(l -> !l.startsWith("#") && !l.startsWith("name,"))
-                    .map(l -> site(l.split(",")))
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the list of zenith sites cannot be read", e);
-        }
+        return Shipped.lines(ZenithSites.class, "zenith-sites.csv", "the list of zenith sites").stream()
+                .skip(1)
+                .map(l -> site(l.split(",")))
+                .toList();
     }
 
     private static Site site(String[] cells) {

@@ -1,13 +1,8 @@
 package org.halfdusk.place;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import org.halfdusk.shipped.Shipped;
 
 /** The world's land in outline, 1:110 million (Natural Earth), read on first use. Islands under some 20 km are absent. */
 public final class CoastLines {
@@ -39,18 +34,9 @@ public final class CoastLines {
     }
 
     private static List<Ring> read() {
-        try (InputStream in = CoastLines.class.getResourceAsStream("land.txt")) {
-            if (in == null) {
-                throw new IllegalStateException("the coast lines are missing from the core");
-            }
-            return new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))
-                    .lines()
-                    .filter(l -> !l.startsWith("#"))
-                    .map(CoastLines::ring)
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the coast lines cannot be read", e);
-        }
+        return Shipped.lines(CoastLines.class, "land.txt", "the list of coast lines").stream()
+                .map(CoastLines::ring)
+                .toList();
     }
 
     private static Ring ring(String line) {

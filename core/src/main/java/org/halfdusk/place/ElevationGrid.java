@@ -76,12 +76,13 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
         double[] highest = new double[RAYS];
         Arrays.fill(highest, Double.NEGATIVE_INFINITY);
         double cellKm = cellDegrees * 111.2;
-        Rays rays = Rays.from(from);
         double step = Math.max(0.03, cellKm / 2);
         for (double km = Math.max(NEAREST_KM, step); km <= FARTHEST_KM; km += Math.max(step, km * 0.005)) {
             int stride = stride(cellKm / 2 / (2 * Math.PI * km / RAYS));
             for (int ray = 0; ray < RAYS; ray += stride) {
-                double land = rays.land(this, ray, km);
+                double[] there = GreatCircle.destination(
+                        from.latitudeDegrees(), from.longitudeDegrees(), ray * 360.0 / RAYS, km);
+                double land = at(there[0], there[1]);
                 if (!Double.isNaN(land)) {
                     double altitude = LineOfSight.altitudeDegrees(land - eye, km * 1000);
                     for (int k = ray - (stride - 1) / 2; k <= ray + stride / 2; k++) {
@@ -92,31 +93,6 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
             }
         }
         return highest;
-    }
-
-    /** Ways on the globe from one point in all directions, their sines and cosines known: millions of points are asked for. */
-    private record Rays(double longitude, double sinLatitude, double cosLatitude, double[] sin, double[] cos) {
-        static Rays from(Observer o) {
-            double lat = Math.toRadians(o.latitudeDegrees());
-            double[] sin = new double[RAYS];
-            double[] cos = new double[RAYS];
-            for (int i = 0; i < RAYS; i++) {
-                sin[i] = Math.sin(2 * Math.PI * i / RAYS);
-                cos[i] = Math.cos(2 * Math.PI * i / RAYS);
-            }
-            return new Rays(o.longitudeDegrees(), Math.sin(lat), Math.cos(lat), sin, cos);
-        }
-
-        /** Height of the land so far along a ray, m; NaN where it is not known. */
-        double land(ElevationGrid grid, int ray, double km) {
-            double way = km / GreatCircle.EARTH_RADIUS_KM;
-            double sinWay = Math.sin(way);
-            double cosWay = Math.cos(way);
-            double sinThere = sinLatitude * cosWay + cosLatitude * sinWay * cos[ray];
-            double aside = Math.atan2(sin[ray] * sinWay * cosLatitude, cosWay - sinLatitude * sinThere);
-            return grid.at(
-                    Math.toDegrees(Math.asin(sinThere)), Math.IEEEremainder(longitude + Math.toDegrees(aside), 360));
-        }
     }
 
     /** The largest number of rays up to a wish that divides a degree's ten, so that rings close. */

@@ -1,11 +1,5 @@
 package org.halfdusk.place;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -16,12 +10,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.halfdusk.shipped.Shipped;
 
 /** Towns of 15,000 people and more (GeoNames), read on first use. */
 public final class Gazetteer {
-    /** A degree of latitude, km, a little short, so that a circle is never taken too small. */
-    private static final double DEGREE_KM = 111.1;
-
     private static final double FIRST_REACH_KM = 50;
     private static final double HALF_ROUND_KM = 20_100;
 
@@ -72,10 +64,9 @@ public final class Gazetteer {
 
     /** Towns within a distance of a point, in no order. */
     public List<Town> within(double latitude, double longitude, double km) {
-        double up = km / DEGREE_KM;
-        double widest = Math.min(90, Math.abs(latitude) + up);
-        // Nearer to a pole than the circle reaches, it holds all longitudes.
-        double aside = widest >= 89 ? 180 : Math.min(180, up / Math.cos(Math.toRadians(widest)));
+        Around reach = Around.of(latitude, km);
+        double up = reach.up();
+        double aside = reach.aside();
         List<Town> found = new ArrayList<>();
         int last = (int) Math.floor(longitude + aside);
         int first = (int) Math.floor(longitude - aside);
@@ -119,22 +110,10 @@ public final class Gazetteer {
     }
 
     private static Gazetteer read() {
-        try (InputStream in = Gazetteer.class.getResourceAsStream("towns.tsv")) {
-            if (in == null) {
-                throw new IllegalStateException("the gazetteer is missing from the core");
-            }
-            Map<String, ZoneId> zones = new HashMap<>();
-            List<Town> towns = new ArrayList<>(27_000);
-            BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
-            for (String line = reader.readLine(); line != null; line = reader.readLine()) {
-                if (!line.startsWith("#")) {
-                    towns.add(town(line.split("\t", -1), zones));
-                }
-            }
-            return new Gazetteer(List.copyOf(towns));
-        } catch (IOException e) {
-            throw new UncheckedIOException("the gazetteer cannot be read", e);
-        }
+        Map<String, ZoneId> zones = new HashMap<>();
+        return new Gazetteer(Shipped.lines(Gazetteer.class, "towns.tsv", "the gazetteer").stream()
+                .map(line -> town(line.split("\t", -1), zones))
+                .toList());
     }
 
     private static Town town(String[] cells, Map<String, ZoneId> zones) {

@@ -1,14 +1,9 @@
 package org.halfdusk.place;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import org.halfdusk.shipped.Shipped;
 
 /**
  * The earth's main field by the World Magnetic Model 2025 (NOAA NCEI and BGS): spherical harmonics to degree and order 12 with
@@ -126,24 +121,16 @@ public record MagneticField(
 
     private static Coefficients read() {
         double[][][] c = new double[4][DEGREE + 1][DEGREE + 1];
-        try (InputStream in = MagneticField.class.getResourceAsStream("wmm2025.csv")) {
-            if (in == null) {
-                throw new IllegalStateException("the magnetic model is missing from the core");
-            }
-            BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
-            for (String line = reader.readLine(); line != null; line = reader.readLine()) {
-                if (!line.startsWith("#") && !line.startsWith("n,")) {
-                    String[] cells = line.split(",", -1);
-                    int n = Integer.parseInt(cells[0]);
-                    int m = Integer.parseInt(cells[1]);
-                    for (int k = 0; k < 4; k++) {
-                        c[k][n][m] = Double.parseDouble(cells[2 + k]);
-                    }
+        for (String line : Shipped.lines(MagneticField.class, "wmm2025.csv", "the magnetic model")) {
+            if (!line.startsWith("n,")) {
+                String[] cells = line.split(",", -1);
+                int n = Integer.parseInt(cells[0]);
+                int m = Integer.parseInt(cells[1]);
+                for (int k = 0; k < 4; k++) {
+                    c[k][n][m] = Double.parseDouble(cells[2 + k]);
                 }
             }
-            return new Coefficients(c[0], c[1], c[2], c[3]);
-        } catch (IOException e) {
-            throw new UncheckedIOException("the magnetic model cannot be read", e);
         }
+        return new Coefficients(c[0], c[1], c[2], c[3]);
     }
 }

@@ -6,15 +6,13 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.zip.GZIPInputStream;
+import org.halfdusk.shipped.Shipped;
 
 /**
  * All places of 1,000 people and more (GeoNames), read on first use: what lights the night. Sections of towns are left out of
  * the list, so people may be added up. Kept as columns, some 4 MB, since there are a hundred thousand.
  */
 public final class Settlements {
-    /** Kilometres of a degree of latitude, a little short, so that a circle is never taken too small. */
-    private static final double DEGREE_KM = 111.1;
-
     /** Bands of latitude, degrees. */
     private static final int BANDS = 180;
 
@@ -75,15 +73,12 @@ public final class Settlements {
 
     /** Calls for all places within a distance of a point, and some a little beyond, in no order. */
     public void near(double latitude, double longitude, double km, Visitor visitor) {
-        double up = km / DEGREE_KM;
-        double widest = Math.min(90, Math.abs(latitude) + up);
-        // Nearer to a pole than the circle reaches, it holds all longitudes.
-        double aside = widest >= 89 ? 180 : Math.min(180, up / Math.cos(Math.toRadians(widest)));
-        int last = band(latitude + up);
-        for (int band = band(latitude - up); band <= last; band++) {
+        Around reach = Around.of(latitude, km);
+        int last = band(latitude + reach.up());
+        for (int band = band(latitude - reach.up()); band <= last; band++) {
             for (int i = bandStarts[band]; i < bandStarts[band + 1]; i++) {
-                if (Math.abs(latitudes[i] - latitude) <= up
-                        && Math.abs(Math.IEEEremainder(longitudes[i] - longitude, 360)) <= aside) {
+                if (Math.abs(latitudes[i] - latitude) <= reach.up()
+                        && Math.abs(Math.IEEEremainder(longitudes[i] - longitude, 360)) <= reach.aside()) {
                     visitor.at(i, latitudes[i], longitudes[i], people[i]);
                 }
             }
@@ -95,11 +90,9 @@ public final class Settlements {
     }
 
     private static Settlements read() {
-        try (InputStream in = Settlements.class.getResourceAsStream("settlements.tsv.gz")) {
-            if (in == null) {
-                throw new IllegalStateException("the list of settlements is missing from the core");
-            }
-            return new Reader(new GZIPInputStream(in).readAllBytes()).read();
+        try (InputStream in =
+                new GZIPInputStream(Shipped.open(Settlements.class, "settlements.tsv.gz", "the list of settlements"))) {
+            return new Reader(in.readAllBytes()).read();
         } catch (IOException e) {
             throw new UncheckedIOException("the list of settlements cannot be read", e);
         }

@@ -125,7 +125,7 @@ public record LunarEclipsePlan(
         HorizontalPosition moon = night.sky().at(Body.MOON, at);
         double q = guide(phase, s);
         Apparent apparent = moon.seen();
-        double sky = night.light().at(at).towards(moon.direction()).withMoon(0).magnitude();
+        double sky = night.light().at(at).behindMoon();
         return new Step(
                 at,
                 phase,

@@ -84,7 +84,7 @@ public record LunarExposure(
         int lowest = isos.get(0);
         double usual = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes)
                 .fNumber();
-        double sky = SkyExposure.guideValue(Math.max(-5, Math.min(25, skyBrightness)), SkyExposure.MOST_BEHIND);
+        double sky = SkyExposure.guideValue(skyBrightness, SkyExposure.MOST_BEHIND);
         double guide = Math.max(q - air, sky);
         double skyStops = guide - (q - air);
         Spent spent = Spent.TIME;

@@ -55,8 +55,9 @@ public final class LandAndMoon {
     }
 
     private static Pair at(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
-        double land = landSeconds(sky, utDays, phaseAngleDegrees, air);
-        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, seenMoon(sky, utDays), air));
+        Apparent moon = seenMoon(sky, utDays);
+        double land = landSeconds(sky, utDays, moon, phaseAngleDegrees, air);
+        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, moon, air));
     }
 
     private static Apparent seenMoon(Sky sky, double utDays) {
@@ -64,9 +65,9 @@ public final class LandAndMoon {
     }
 
     /** In the light of Sun, twilight and the Moon itself. */
-    private static double landSeconds(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
-        double lux = Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays))
-                + Moonlight.groundLux(phaseAngleDegrees, seenMoon(sky, utDays), air);
+    private static double landSeconds(Sky sky, double utDays, Apparent moon, double phaseAngleDegrees, Extinction air) {
+        double lux =
+                Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays)) + Moonlight.groundLux(phaseAngleDegrees, moon, air);
         return Daylight.meteredSeconds(lux, N, ISO) / Math.pow(2, DUSK_STOPS);
     }
 
@@ -94,7 +95,7 @@ public final class LandAndMoon {
             Sky sky, Interval within, double phaseAngleDegrees, Extinction air, Instant nearestTo) {
         double moon = MoonExposure.seconds(N, ISO, phaseAngleDegrees, LOW, air);
         Curve land = Curve.of(
-                t -> Stops.between(landSeconds(sky, t, phaseAngleDegrees, air), moon),
+                t -> Stops.between(landSeconds(sky, t, seenMoon(sky, t), phaseAngleDegrees, air), moon),
                 Moment.utDays(within.start()),
                 Moment.utDays(within.end()),
                 1.0 / 24);

@@ -17,7 +17,6 @@ import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.BodyMotion;
-import org.halfdusk.sky.HorizontalPosition;
 
 /**
  * Exposure for the Moon's sunlit rock: the f/11 rule, with stops for phase and air, inside what motion and hands allow;
@@ -55,12 +54,11 @@ public record MoonShot(
      */
     public record Circumstances(double phaseAngleDegrees, Apparent altitude, double speedArcsec, double sky) {
         static Circumstances of(MoonNight night, Instant at) {
-            HorizontalPosition moon = night.sky().at(Body.MOON, at);
             return new Circumstances(
                     night.sky().moonPhase(at).phaseAngleDegrees(),
-                    moon.seen(),
+                    night.sky().at(Body.MOON, at).seen(),
                     BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, 0),
-                    night.light().at(at).towards(moon.direction()).withMoon(0).magnitude());
+                    night.light().at(at).behindMoon());
         }
 
         /** The Moon's surface through the air, mag/arcsec². */
@@ -111,7 +109,7 @@ public record MoonShot(
         double n = aperture.fNumber();
         double lowIso = rig.camera().lowestIso();
         double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR);
-        double sky = SkyExposure.guideValue(Math.max(-5, Math.min(25, moon.sky())), SkyExposure.MOST_BEHIND);
+        double sky = SkyExposure.guideValue(moon.sky(), SkyExposure.MOST_BEHIND);
         double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Integer> isos =

@@ -156,9 +156,9 @@ class SkyApi {
         double zenith = query.number("zenithDark", 15, 22.2, Double.NaN);
         query.check();
         Observer here = observer.orElseThrow();
-        double dark = Double.isNaN(zenith) ? Math.max(15, Math.min(22.2, DarkSite.estimate(here))) : zenith;
+        DarkSite site = Double.isNaN(zenith) ? DarkSite.estimated(here) : DarkSite.of(here, zenith);
         Sky sky = Sky.over(here, ephemeris, DeltaT.model());
-        SkyLight.At light = new SkyLight(sky, DarkSite.of(here, dark)).at(at);
+        SkyLight.At light = new SkyLight(sky, site).at(at);
         Vector direction =
                 new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth % 360), 1).direction();
         SkyLight.Brightness b = light.framed(direction);

@@ -284,9 +284,12 @@ record SkySheet(
         int nodes = times.size() * altitudes.length * 360 / azimuthStep;
         int[] brightness = new int[nodes];
         byte[] parts = new byte[3 * nodes];
+        int[] sun = new int[times.size()];
         int n = 0;
-        for (Instant t : times) {
+        for (int i = 0; i < sun.length; i++) {
+            Instant t = times.get(i);
             SkyLight.At at = night.light().at(t);
+            sun[i] = hundredths(at.lightAltitude());
             double moonlit =
                     night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
                             ? moon.shadow().at(t).lightLeft()
@@ -306,9 +309,6 @@ record SkySheet(
                 }
             }
         }
-        int[] sun = times.stream()
-                .mapToInt(t -> hundredths(night.light().at(t).lightAltitude()))
-                .toArray();
         return new Light(
                 step.toSeconds() / 60.0,
                 azimuthStep,

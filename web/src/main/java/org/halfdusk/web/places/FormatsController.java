@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.halfdusk.light.DarkSite;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -141,7 +142,7 @@ class FormatsController {
                 Gazetteer.instance()
                         .nearest(o.latitudeDegrees(), o.longitudeDegrees())
                         .zone(),
-                Surroundings.estimatedSky(o),
+                DarkSite.estimate(o),
                 List.of(),
                 w.notes());
     }

@@ -162,7 +162,7 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
     private double sky(double latitude, double longitude) {
         String text = errors.text("sky");
         if (text.isEmpty()) {
-            return Surroundings.estimatedSky(Observer.of(latitude, longitude, 0));
+            return DarkSite.estimate(Observer.of(latitude, longitude, 0));
         }
         Matcher bortle = BORTLE.matcher(text);
         return bortle.matches()

@@ -5,7 +5,6 @@ import java.util.List;
 import org.halfdusk.light.Bortle;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.place.MagneticField;
-import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.web.layout.Numbers;
@@ -33,21 +32,15 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
 
     /** @param now for the compass, which turns some minutes of arc a year */
     static Surroundings of(Place p, Instant now) {
-        List<DarkSite.Dome> domes = DarkSite.domes(p.observer());
-        return new Surroundings(sky(p), glow(domes), objects(p, now), compass(p, now), path(p.skyline()));
+        DarkSite site = DarkSite.of(p.observer(), p.skyBrightness());
+        return new Surroundings(sky(p, site), glow(site.domes()), objects(p, now), compass(p, now), path(p.skyline()));
     }
 
-    /** What the towns around leave, as far as a place may have it. */
-    static double estimatedSky(Observer o) {
-        return Math.max(15, Math.min(22.2, DarkSite.estimate(o)));
-    }
-
-    private static String sky(Place p) {
-        double estimate = DarkSite.estimate(p.observer());
+    private static String sky(Place p, DarkSite site) {
         return Words.tenths(p.skyBrightness()) + " mag/arcsec² is Bortle " + Bortle.classOf(p.skyBrightness())
                 + "; the faintest stars seen are of magnitude "
                 + Words.tenths(Bortle.faintestStar(p.skyBrightness()))
-                + ". By the towns around it would be " + Words.tenths(estimate)
+                + ". By the towns around it would be " + Words.tenths(site.estimate())
                 + ", give or take 0.3: measure it, and the towns' light is scaled to that.";
     }
 
