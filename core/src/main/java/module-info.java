@@ -5,6 +5,7 @@ module org.halfdusk.core {
     exports org.halfdusk.typed;
     exports org.halfdusk.angle;
     exports org.halfdusk.time;
+    exports org.halfdusk.photometry;
     exports org.halfdusk.place;
     exports org.halfdusk.ephemeris;
     exports org.halfdusk.sky;

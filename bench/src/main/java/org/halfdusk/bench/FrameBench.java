@@ -15,6 +15,9 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
@@ -74,14 +77,21 @@ public class FrameBench {
     private final RigChoices choices = RigChoices.NONE.with(
             ShootField.BLOCKS,
             BlockSpec.text(List.of(new BlockSpec(
-                    Block.Kind.TRAILS, Instant.parse("2027-06-04T21:20:00Z"), FRAMES, 8, 1, 2, 1600, 0))));
+                    Block.Kind.TRAILS,
+                    Instant.parse("2027-06-04T21:20:00Z"),
+                    FRAMES,
+                    8,
+                    1,
+                    FNumber.of(2),
+                    Iso.of(1600),
+                    0))));
 
     private Plan plan() {
         Observer observer = Observer.of(35.952, -3.048, 60);
         Site site = new Site(
-                new Place("Isle", observer, ZoneId.of("Europe/Madrid"), 21.4, List.of(), ""),
+                new Place("Isle", observer, ZoneId.of("Europe/Madrid"), SkyBrightness.of(21.4), List.of(), ""),
                 Sky.over(observer, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
-                DarkSite.withoutTowns(21.4));
+                DarkSite.withoutTowns(SkyBrightness.of(21.4)));
         MilkyWayPlanner planner = new MilkyWayPlanner();
         MilkyWayNight night = planner.night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE);
         return planner.plan(site, night, rig, Optional.empty(), Wishes.DEFAULT, SubjectWish.NONE);

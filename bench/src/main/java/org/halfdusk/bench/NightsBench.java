@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Carpet;
@@ -40,9 +41,9 @@ public class NightsBench {
     private static final MilkyWayPlanner PLANNER = new MilkyWayPlanner();
 
     private final Site site = new Site(
-            new Place("Isle", OBSERVER, ZoneId.of("Europe/Madrid"), 21.4, List.of(), ""),
+            new Place("Isle", OBSERVER, ZoneId.of("Europe/Madrid"), SkyBrightness.of(21.4), List.of(), ""),
             Sky.over(OBSERVER, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
-            DarkSite.withoutTowns(21.4));
+            DarkSite.withoutTowns(SkyBrightness.of(21.4)));
     private final List<SubjectNight> nights = nights();
 
     private List<SubjectNight> nights() {

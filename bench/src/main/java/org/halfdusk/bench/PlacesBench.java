@@ -7,6 +7,7 @@ import java.util.concurrent.TimeUnit;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ElevationGrid;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
@@ -42,9 +43,10 @@ public class PlacesBench {
 
     private final ElevationGrid grid = hills();
     private final Site walled = new Site(
-            new Place("Isle", OBSERVER, ZoneId.of("Europe/Madrid"), 21.4, List.of(), "").with(grid.skyline(OBSERVER)),
+            new Place("Isle", OBSERVER, ZoneId.of("Europe/Madrid"), SkyBrightness.of(21.4), List.of(), "")
+                    .with(grid.skyline(OBSERVER)),
             Sky.over(OBSERVER, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
-            DarkSite.withoutTowns(21.4));
+            DarkSite.withoutTowns(SkyBrightness.of(21.4)));
     private int turn;
 
     /** A million cells of 100 m, waves of 300 m. */
@@ -66,13 +68,13 @@ public class PlacesBench {
 
     @Benchmark
     public DarkSite glow() {
-        return DarkSite.of(OBSERVER, 21.4);
+        return DarkSite.of(OBSERVER, SkyBrightness.of(21.4));
     }
 
     /** A place that was never asked for, in the middle of the most crowded land: all of its towns added up. */
     @Benchmark
     public DarkSite glowOfANewPlace() {
-        return DarkSite.of(Observer.of(50.8 + (turn++ % 100) * 0.01, 4.3, 50), 20);
+        return DarkSite.of(Observer.of(50.8 + (turn++ % 100) * 0.01, 4.3, 50), SkyBrightness.of(20));
     }
 
     @Benchmark

@@ -11,6 +11,7 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.sky.HorizontalPosition;
@@ -50,7 +51,7 @@ public class SkyBench {
 
     private final ChebyshevEphemeris ephemeris = new ChebyshevEphemeris(new SeriesEphemeris());
     private final Sky sky = Sky.over(Observer.of(LATITUDE, LONGITUDE, 60), ephemeris, DeltaT.model());
-    private final DarkSite site = DarkSite.withoutTowns(21.4);
+    private final DarkSite site = DarkSite.withoutTowns(SkyBrightness.of(21.4));
     private final double[] random =
             new Random(42).doubles(INSTANTS, FIRST_DAY, FIRST_DAY + DAYS).toArray();
     private double ordered = FIRST_DAY;

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Random;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.light.Magnitudes;
+import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.place.GreatCircle;
 
 /**

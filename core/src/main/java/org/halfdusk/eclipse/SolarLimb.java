@@ -8,7 +8,6 @@ package org.halfdusk.eclipse;
 public final class SolarLimb {
     private static final double DARKENING = 0.6;
     private static final int RINGS = 40;
-    private static final int SECTORS = 60;
 
     private SolarLimb() {}
 
@@ -20,6 +19,7 @@ public final class SolarLimb {
     /** What of the disc is not covered: its light and its area, those of the whole disc being 1 − u/3 and 1. */
     private record Left(double light, double area) {
         static Left of(LocalDiscs discs) {
+            double apart = Math.hypot(discs.right(), discs.up());
             double light = 0;
             double area = 0;
             for (int i = 0; i < RINGS; i++) {
@@ -27,18 +27,20 @@ public final class SolarLimb {
                 double outer = Math.sqrt(1 - Math.pow(1 - (i + 1.0) / RINGS, 2));
                 double inner = Math.sqrt(1 - Math.pow(1 - (double) i / RINGS, 2));
                 double r = (outer + inner) / 2;
-                double cell = (outer * outer - inner * inner) / SECTORS;
-                for (int j = 0; j < SECTORS; j++) {
-                    double a = 2 * Math.PI * (j + 0.5) / SECTORS;
-                    double dx = r * Math.cos(a) - discs.right();
-                    double dy = r * Math.sin(a) - discs.up();
-                    if (dx * dx + dy * dy > discs.moonRadius() * discs.moonRadius()) {
-                        light += cell * brightness(r);
-                        area += cell;
-                    }
-                }
+                double left = (outer * outer - inner * inner) * bare(r, apart, discs.moonRadius());
+                light += left * brightness(r);
+                area += left;
             }
             return new Left(light, area);
+        }
+
+        /** Share of a thin ring of radius r that a disc of radius m at a distance leaves bare: by the law of cosines. */
+        private static double bare(double r, double apart, double m) {
+            if (apart < 1e-9) {
+                return r > m ? 1 : 0;
+            }
+            double cos = (r * r + apart * apart - m * m) / (2 * r * apart);
+            return 1 - Math.acos(Math.max(-1, Math.min(1, cos))) / Math.PI;
         }
     }
 

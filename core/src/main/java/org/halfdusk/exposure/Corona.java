@@ -1,6 +1,7 @@
 package org.halfdusk.exposure;
 
 import java.util.List;
+import org.halfdusk.photometry.SkyBrightness;
 
 /**
  * The Sun's corona as a picture of totality shows it: how bright it is by distance, from the guide values of the eclipse tables. A
@@ -9,7 +10,7 @@ import java.util.List;
  * @param radii from the Sun's middle, in its radii, 1 and more
  * @param magnitude of its surface, mag/arcsec²
  */
-public record Corona(double radii, double magnitude) {
+public record Corona(double radii, SkyBrightness surface) {
     /** From the limb outwards; between them it falls evenly in magnitudes. */
     public static List<Corona> profile() {
         return List.of(
@@ -29,7 +30,8 @@ public record Corona(double radii, double magnitude) {
 
     /** How opaque it is drawn, 0 to 1: fading out where its guide values end, at eight radii over the limb†. */
     public double opacity() {
-        double over = EclipseGuide.lunarSurface(EclipseGuide.Solar.CORONA_8_R.q()) - magnitude;
+        double over =
+                EclipseGuide.lunarSurface(EclipseGuide.Solar.CORONA_8_R.q()).over(surface);
         return Math.pow(Math.max(0, Math.min(1, over / 8)), 1.6);
     }
 }

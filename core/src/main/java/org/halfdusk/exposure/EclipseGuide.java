@@ -1,5 +1,10 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Magnitudes;
+import org.halfdusk.photometry.SkyBrightness;
+
 /**
  * Guide values Q of the eclipse tables: t = N²/(ISO · 2^Q) seconds.
  *
@@ -61,16 +66,12 @@ public final class EclipseGuide {
     private static final double USUAL_MEAN_SQUARE = 0.225;
 
     private static final double FULL_MOON_SURFACE = 3.5;
-    private static final double MAGNITUDES_PER_STOP = 2.5 * Math.log10(2);
 
     private EclipseGuide() {}
 
     /** Seconds for a guide value. */
-    public static double seconds(double fNumber, double iso, double q) {
-        if (!(fNumber > 0 && iso > 0)) {
-            throw new IllegalArgumentException("aperture " + fNumber + " and ISO " + iso + " must be above 0");
-        }
-        return fNumber * fNumber / (iso * Math.pow(2, q));
+    public static double seconds(FNumber fNumber, Iso iso, double q) {
+        return fNumber.squared() / (iso.value() * Math.pow(2, q));
     }
 
     /** Guide value of the Moon outside the shadow. */
@@ -120,7 +121,7 @@ public final class EclipseGuide {
     }
 
     /** Surface of the Moon at a guide value before the air, mag/arcsec²: 3.5 for the full Moon, 13.3 in a totality of Danjon 2. */
-    public static double lunarSurface(double q) {
-        return FULL_MOON_SURFACE + (FULL_MOON - q) * MAGNITUDES_PER_STOP;
+    public static SkyBrightness lunarSurface(double q) {
+        return SkyBrightness.of(FULL_MOON_SURFACE + (FULL_MOON - q) * Magnitudes.PER_STOP);
     }
 }

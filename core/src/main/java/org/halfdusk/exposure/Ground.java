@@ -1,8 +1,11 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.light.Daylight;
-import org.halfdusk.light.Magnitudes;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Magnitudes;
+import org.halfdusk.photometry.SkyBrightness;
 
 /**
  * Level ground under a night sky, as something to be exposed for: its light and how it comes out.
@@ -17,9 +20,6 @@ public record Ground(double lux, double reflectance) {
     /** Where on the histogram ground at night looks like night and still shows. */
     public static final double TARGET = 0.12;
 
-    private static final double FAINTEST = 25;
-    private static final double BRIGHTEST = -5;
-
     public Ground {
         if (!(lux > 0 && reflectance > 0 && reflectance <= 1)) {
             throw new IllegalArgumentException("ground in " + lux + " lux that reflects " + reflectance
@@ -32,9 +32,7 @@ public record Ground(double lux, double reflectance) {
      * bright twilight the illuminance by the Sun's altitude. Towns' lamps are not counted.
      */
     public static Ground under(SkyLight.At at, double sunAltitude, double reflectance) {
-        double sky = Math.PI
-                * Magnitudes.ZERO_POINT_CD_PER_M2
-                * Math.pow(10, -0.4 * at.zenith().magnitude());
+        double sky = Math.PI * at.zenith().total().luminance();
         double twilight = sunAltitude > -12 ? Daylight.lux(sunAltitude) : 0;
         return new Ground(Math.max(sky, twilight) + at.moonOnGroundLux(), reflectance);
     }
@@ -44,18 +42,18 @@ public record Ground(double lux, double reflectance) {
         return lux * reflectance / Math.PI;
     }
 
-    /** As mag/arcsec², the measure that skies have. */
-    public double brightness() {
-        return Math.max(
-                BRIGHTEST, Math.min(FAINTEST, -2.5 * Math.log10(luminance() / Magnitudes.ZERO_POINT_CD_PER_M2)));
+    /** In the measure that skies have. */
+    public SkyBrightness brightness() {
+        return SkyBrightness.ofFlux(luminance() / Magnitudes.ZERO_POINT_CD_PER_M2)
+                .exposable();
     }
 
-    public SkyExposure comesOut(double fNumber, double seconds, double iso) {
+    public SkyExposure comesOut(FNumber fNumber, double seconds, Iso iso) {
         return new SkyExposure(brightness(), fNumber, seconds, iso);
     }
 
     /** Seconds that put it at a place across the histogram. */
-    public double seconds(double histogramPosition, double fNumber, double iso) {
-        return comesOut(fNumber, 1, iso).isoFor(histogramPosition) / iso;
+    public double seconds(double histogramPosition, FNumber fNumber, Iso iso) {
+        return comesOut(fNumber, 1, iso).isoFor(histogramPosition).value() / iso.value();
     }
 }

@@ -2,6 +2,7 @@ package org.halfdusk.exposure;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.halfdusk.photometry.Stops;
 
 /**
  * A bracket: times about a middle one, in thirds of a stop.

@@ -2,6 +2,9 @@ package org.halfdusk.exposure;
 
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.light.Extinction;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Stops;
 
 /**
  * The Moon as sunlit rock: f/11 and 1/ISO for a high full Moon, which puts it 28 % of the way to saturation, about a stop
@@ -28,12 +31,9 @@ public final class MoonExposure {
 
     /** Seconds at an aperture and ISO for a Moon of a phase angle at an altitude. */
     public static double seconds(
-            double fNumber, double iso, double phaseAngleDegrees, Apparent altitude, Extinction extinction) {
-        if (!(fNumber > 0 && iso > 0)) {
-            throw new IllegalArgumentException("aperture " + fNumber + " and ISO " + iso + " must be above 0");
-        }
+            FNumber fNumber, Iso iso, double phaseAngleDegrees, Apparent altitude, Extinction extinction) {
         double stops = phaseStops(phaseAngleDegrees) + extinction.stopsBelowHigh(altitude);
-        return Math.pow(fNumber / RULE_APERTURE, 2) / iso * Math.pow(2, stops);
+        return Math.pow(fNumber.value() / RULE_APERTURE, 2) / iso.value() * Math.pow(2, stops);
     }
 
     /** Longest handheld time, 1/(f · crop) seconds, lengthened by a stabiliser's stops. */

@@ -1,5 +1,7 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.photometry.Iso;
+
 /**
  * How clean a patch comes out of the camera: SNR = St/√(St + Dt + R²) of one pixel, S its light and D its dark current in
  * electrons, R the noise of reading it. About 2,000 electrons per µm² and lux·s; a dark current of 0.1 e⁻/s at 20 °C that
@@ -7,9 +9,8 @@ package org.halfdusk.exposure;
  *
  * @param pixelPitchMicrometres µm
  * @param celsius of the sensor, −60 to 60: the air's, as long as it is not warmed by its own work
- * @param iso above 0
  */
-public record Noise(double pixelPitchMicrometres, double celsius, double iso) {
+public record Noise(double pixelPitchMicrometres, double celsius, Iso iso) {
     private static final double ELECTRONS_PER_SQUARE_MICROMETRE = 2000;
     private static final double DARK_AT_20 = 0.1;
     private static final double DOUBLES_EVERY = 6;
@@ -20,9 +21,9 @@ public record Noise(double pixelPitchMicrometres, double celsius, double iso) {
     private static final double READ_AFTER_GAIN = 3;
 
     public Noise {
-        if (!(pixelPitchMicrometres > 0 && celsius >= -60 && celsius <= 60 && iso > 0)) {
+        if (!(pixelPitchMicrometres > 0 && celsius >= -60 && celsius <= 60)) {
             throw new IllegalArgumentException("pixels of " + pixelPitchMicrometres + " µm at " + celsius
-                    + " °C and ISO " + iso + " are outside above 0 µm, −60 to 60 °C and above ISO 0");
+                    + " °C are outside above 0 µm and −60 to 60 °C");
         }
     }
 
@@ -43,7 +44,7 @@ public record Noise(double pixelPitchMicrometres, double celsius, double iso) {
                 / Math.sqrt(signal
                         + darkPerSecond() * seconds
                         + square(READ_BEFORE_GAIN)
-                        + square(READ_AFTER_GAIN * 100 / iso));
+                        + square(READ_AFTER_GAIN * 100 / iso.value()));
     }
 
     private static double square(double x) {

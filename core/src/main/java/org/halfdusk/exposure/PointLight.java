@@ -1,5 +1,8 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+
 /** Stars on the sensor: which of them clip. A star of magnitude m gives 2.54·10⁻⁶ · 10^(−0.4 m) lux above the air. */
 public final class PointLight {
     private static final double LUX = 2.54e-6;
@@ -26,13 +29,13 @@ public final class PointLight {
      * @param trailPx how far it trails, px
      */
     public static double clippingMagnitude(
-            double focalMm, double fNumber, double pitchMicrometres, double seconds, double iso, double trailPx) {
-        double apertureMetres = focalMm / fNumber / 1000;
+            double focalMm, FNumber fNumber, double pitchMicrometres, double seconds, Iso iso, double trailPx) {
+        double apertureMetres = focalMm / fNumber.value() / 1000;
         double gathered = Math.PI / 4 * apertureMetres * apertureMetres * TRANSMISSION;
         double pixelMetres = pitchMicrometres * 1e-6;
         double peak = peak(trailPx);
         double ofMagnitudeZero = LUX * gathered / (pixelMetres * pixelMetres) * peak * seconds;
-        return 2.5 * Math.log10(ofMagnitudeZero / (SkyExposure.SATURATION / iso));
+        return 2.5 * Math.log10(ofMagnitudeZero / (SkyExposure.SATURATION / iso.value()));
     }
 
     /**

@@ -2,6 +2,7 @@ package org.halfdusk.exposure;
 
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
 
 /** Rules in use for the longest exposure without trailing. */
 public enum School {
@@ -26,20 +27,17 @@ public enum School {
             StarTrails trails,
             double focalMm,
             double pixelPitchMicrometres,
-            double fNumber,
+            FNumber fNumber,
             double cropFactor,
             double budgetPx) {
         /** Of a rig at an f-number. */
-        public static Setup of(Rig rig, StarTrails trails, double fNumber, double budgetPx) {
+        public static Setup of(Rig rig, StarTrails trails, FNumber fNumber, double budgetPx) {
             Sensor sensor = rig.camera().sensor();
             return new Setup(
                     trails, rig.focalMm(), sensor.pixelPitchMicrometres(), fNumber, sensor.cropFactor(), budgetPx);
         }
 
         public Setup {
-            if (!(fNumber > 0 && fNumber <= 128)) {
-                throw new IllegalArgumentException("aperture f/" + fNumber + " is outside f/0 to f/128");
-            }
             if (!(cropFactor > 0 && budgetPx > 0 && focalMm > 0 && pixelPitchMicrometres > 0)) {
                 throw new IllegalArgumentException("crop " + cropFactor + ", budget " + budgetPx + " px, focal length "
                         + focalMm + " mm and pixel pitch " + pixelPitchMicrometres + " µm must be above 0");
@@ -75,7 +73,7 @@ public enum School {
 
     /** (16.856 N + 0.0997 f + 13.713 p) / (f cos δ), cos δ being the speed of the star that counts. */
     private static double aperturePixel(Setup s) {
-        return (16.856 * s.fNumber() + 0.0997 * s.focalMm() + 13.713 * s.pixelPitchMicrometres())
+        return (16.856 * s.fNumber().value() + 0.0997 * s.focalMm() + 13.713 * s.pixelPitchMicrometres())
                 / (s.focalMm() * s.trails().speed());
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.halfdusk.photometry.Stops;
 
 /**
  * A time that a camera or a timer can be set to.

@@ -1,6 +1,9 @@
 package org.halfdusk.exposure;
 
-import org.halfdusk.light.Magnitudes;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 
 /**
  * How bright an even sky comes out, after ISO 12232 saturation-based speed.
@@ -8,16 +11,10 @@ import org.halfdusk.light.Magnitudes;
  * <p>L = 10.8·10⁴ × 10^(−0.4 m) cd/m²; H = 0.65 L t/N² lux·s in the focal plane; clipped at 78/ISO. Real cameras and
  * their picture curves differ by up to a stop.
  *
- * @param skyBrightness mag/arcsec², −5 (day) to 25
- * @param fNumber above 0
+ * @param sky between day (−5) and blackness (25)
  * @param seconds real exposure, above 0
- * @param iso above 0
  */
-public record SkyExposure(double skyBrightness, double fNumber, double seconds, double iso) {
-    /** Day and blackness, mag/arcsec². */
-    private static final double BRIGHTEST = -5;
-
-    private static final double DARKEST = 25;
+public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Iso iso) {
     private static final double FOCAL_PLANE = 0.65;
     /** Exposure that clips at ISO 1, lux·s (ISO 12232). */
     static final double SATURATION = 78;
@@ -33,29 +30,28 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
     public static final double MOST_BEHIND = 0.5;
 
     public SkyExposure {
-        if (!(skyBrightness >= BRIGHTEST && skyBrightness <= DARKEST)) {
-            throw new IllegalArgumentException("sky brightness " + skyBrightness + " mag/arcsec² is outside −5 to 25");
-        }
-        if (!(fNumber > 0 && seconds > 0 && iso > 0)) {
+        if (!sky.equals(sky.exposable())) {
             throw new IllegalArgumentException(
-                    "aperture " + fNumber + ", time " + seconds + " s and ISO " + iso + " must be above 0");
+                    "sky brightness " + sky.magnitude() + " mag/arcsec² is outside −5 to 25");
+        }
+        if (!(seconds > 0)) {
+            throw new IllegalArgumentException("time " + seconds + " s must be above 0");
         }
     }
 
     /** Focal-plane exposure, lux·s. */
     public double exposureLuxSeconds() {
-        double luminance = Magnitudes.ZERO_POINT_CD_PER_M2 * Magnitudes.flux(skyBrightness);
-        return FOCAL_PLANE * luminance * seconds / (fNumber * fNumber);
+        return FOCAL_PLANE * sky.luminance() * seconds / fNumber.squared();
     }
 
     /** Stops below clipping; negative where it clips. */
     public double stopsUnderClipping() {
-        return Stops.between(SATURATION / iso, exposureLuxSeconds());
+        return Stops.between(SATURATION / iso.value(), exposureLuxSeconds());
     }
 
     /** Place of the sky's peak across a gamma-2.2 histogram, 0 black to 1 clipped. */
     public double histogramPosition() {
-        return Math.min(1, Math.pow(exposureLuxSeconds() * iso / SATURATION, 1 / GAMMA));
+        return Math.min(1, Math.pow(exposureLuxSeconds() * iso.value() / SATURATION, 1 / GAMMA));
     }
 
     /**
@@ -63,26 +59,25 @@ public record SkyExposure(double skyBrightness, double fNumber, double seconds, 
      * mid-grey, 118 of 255 (ISO 12232, standard output sensitivity), by the sRGB curve (IEC 61966-2-1); 0 black to 1 white.
      */
     public double picturePosition() {
-        double linear = Math.min(1, MID_GREY * exposureLuxSeconds() * iso / MID_GREY_EXPOSURE);
+        double linear = Math.min(1, MID_GREY * exposureLuxSeconds() * iso.value() / MID_GREY_EXPOSURE);
         return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
 
     /** The ISO that puts this sky at a place across the histogram, at the same time and aperture. */
-    public double isoFor(double histogramPosition) {
-        return SATURATION * Math.pow(histogramPosition, GAMMA) / exposureLuxSeconds();
+    public Iso isoFor(double histogramPosition) {
+        return Iso.of(SATURATION * Math.pow(histogramPosition, GAMMA) / exposureLuxSeconds());
     }
 
     /**
      * The guide value 2^Q = N²/(t·ISO) at which a sky stands at a place across the histogram: a longer exposure, a lower value,
      * puts it further. A sky brighter or darker than the range counts as its end.
      */
-    public static double guideValue(double skyBrightness, double histogramPosition) {
-        double inRange = Math.max(BRIGHTEST, Math.min(DARKEST, skyBrightness));
-        return Stops.between(1, new SkyExposure(inRange, 1, 1, 1).isoFor(histogramPosition));
+    public static double guideValue(SkyBrightness sky, double histogramPosition) {
+        return Iso.ONE.stopsOver(new SkyExposure(sky.exposable(), FNumber.ONE, 1, Iso.ONE).isoFor(histogramPosition));
     }
 
     /** Stops from here to a place across the histogram: positive where the sky would come out brighter than that. */
     public double stopsOver(double histogramPosition) {
-        return Stops.between(iso, isoFor(histogramPosition));
+        return iso.stopsOver(isoFor(histogramPosition));
     }
 }

@@ -4,8 +4,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
 import org.halfdusk.place.Settlements;
 
 /**
@@ -19,10 +21,7 @@ import org.halfdusk.place.Settlements;
  */
 public final class DarkSite {
     /** Natural dark sky at the zenith, mag/arcsec². */
-    public static final double NATURAL = 21.9;
-
-    /** Brightest zenith that a place may be told to have, mag/arcsec². */
-    private static final double BRIGHTEST = 15;
+    public static final SkyBrightness NATURAL = SkyBrightness.of(21.9);
 
     private static final double AIRGLOW_SHARE = 0.6;
     private static final double AIRGLOW_HEIGHT_KM = 90;
@@ -60,28 +59,28 @@ public final class DarkSite {
             double ratioAt45,
             double heightDegrees) {}
 
-    private DarkSite(double zenithBrightness, Optional<TownGlow> glow, List<Dome> domes, Extinction extinction) {
+    private DarkSite(SkyBrightness zenith, Optional<TownGlow> glow, List<Dome> domes, Extinction extinction) {
         this.glow = glow;
         this.domes = domes;
         this.extinction = extinction;
-        double measured = Magnitudes.flux(zenithBrightness);
+        double measured = zenith.flux();
         double modelled = glow.map(TownGlow::zenith).orElse(0.0);
         double least = Math.min(modelled, LEAST_TOWNS * measured);
-        double towns = Math.max(least, measured - Magnitudes.flux(NATURAL));
+        double towns = Math.max(least, measured - NATURAL.flux());
         this.scale = modelled > 0 ? Math.min(MOST_SCALED, towns / modelled) : 0;
-        this.natural = Math.min(Magnitudes.flux(NATURAL), measured - Math.min(towns, scale * modelled));
+        this.natural = Math.min(NATURAL.flux(), measured - Math.min(towns, scale * modelled));
         this.evenly = Math.max(0, measured - natural - scale * modelled);
     }
 
     /** With the glow of all towns within 300 km, scaled to a measured zenith in mag/arcsec². */
-    public static DarkSite of(Observer observer, double zenithBrightness) {
+    public static DarkSite of(Observer observer, SkyBrightness zenith) {
         TownGlow glow = TownGlow.of(observer);
-        return new DarkSite(zenithBrightness, Optional.of(glow), domes(observer, glow), Extinction.CLEAR);
+        return new DarkSite(zenith, Optional.of(glow), domes(observer, glow), Extinction.CLEAR);
     }
 
     /** Far from all towns: a zenith brighter than the natural sky then has no direction. */
-    public static DarkSite withoutTowns(double zenithBrightness) {
-        return new DarkSite(zenithBrightness, Optional.empty(), List.of(), Extinction.CLEAR);
+    public static DarkSite withoutTowns(SkyBrightness zenith) {
+        return new DarkSite(zenith, Optional.empty(), List.of(), Extinction.CLEAR);
     }
 
     private static List<Dome> domes(Observer o, TownGlow glow) {
@@ -96,7 +95,7 @@ public final class DarkSite {
                             all.people(i),
                             GreatCircle.bearingDegrees(lat, lon, all.latitude(i), all.longitude(i)),
                             km,
-                            glow.flux(all.people(i), km, 45) / Magnitudes.flux(NATURAL),
+                            glow.flux(all.people(i), km, 45) / NATURAL.flux(),
                             height(glow, all.people(i), km));
                 })
                 .filter(d -> d.ratioAt45() > FAINTEST_RATIO)
@@ -106,7 +105,7 @@ public final class DarkSite {
 
     /** The altitude at which a town's glow is half as bright as the natural sky. */
     private static double height(TownGlow glow, int people, double km) {
-        double half = Magnitudes.flux(NATURAL) / 2;
+        double half = NATURAL.flux() / 2;
         double low = LOWEST_DEGREES;
         double high = 90;
         if (glow.flux(people, km, low) < half) {
@@ -131,25 +130,26 @@ public final class DarkSite {
     }
 
     /**
-     * Zenith brightness that towns and the natural sky leave, mag/arcsec², no brighter than a place may be told to have; 0.3 in rms
+     * Zenith brightness that towns and the natural sky leave, no brighter than a place may be told to have; 0.3 in rms
      * from commonly reported ones.
      */
-    public static double estimate(Observer observer) {
+    public static SkyBrightness estimate(Observer observer) {
         return estimate(TownGlow.of(observer));
     }
 
-    private static double estimate(TownGlow glow) {
-        return Math.max(BRIGHTEST, Magnitudes.of(Magnitudes.flux(NATURAL) + glow.zenith()));
+    private static SkyBrightness estimate(TownGlow glow) {
+        SkyBrightness left = SkyBrightness.ofFlux(NATURAL.flux() + glow.zenith());
+        return SkyBrightness.of(Math.max(Place.BRIGHTEST, left.magnitude()));
     }
 
     /** The same of this place, whatever was measured. */
-    public double estimate() {
+    public SkyBrightness estimate() {
         return glow.map(DarkSite::estimate).orElse(NATURAL);
     }
 
     /** As far as the light of a town of so many people still adds a tenth to the natural sky at 45° towards it, km. */
     public static double reachKm(int people) {
-        return TownGlow.reachKm(people, 0.1 * Magnitudes.flux(NATURAL));
+        return TownGlow.reachKm(people, 0.1 * NATURAL.flux());
     }
 
     /** The towns that show most, brightest first, at most a dozen. */

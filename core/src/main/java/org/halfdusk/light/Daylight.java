@@ -1,5 +1,8 @@
 package org.halfdusk.light;
 
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+
 /** Light of Sun and sky on level ground. */
 public final class Daylight {
     private static final double[] ALTITUDES = {-18, -12, -6, 0, 5, 10, 20, 60};
@@ -23,7 +26,7 @@ public final class Daylight {
     /**
      * Seconds that a meter gives for level ground in this light: N²·C/(E·S) with the incident constant C = 250 (ISO 2720).
      */
-    public static double meteredSeconds(double lux, double fNumber, double iso) {
-        return 250 * fNumber * fNumber / (lux * iso);
+    public static double meteredSeconds(double lux, FNumber fNumber, Iso iso) {
+        return 250 * fNumber.squared() / (lux * iso.value());
     }
 }

@@ -2,6 +2,7 @@ package org.halfdusk.light;
 
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.sky.Curve;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
@@ -13,19 +14,19 @@ public final class LightWindows {
 
     private LightWindows() {}
 
-    /** Where the zenith is at least as dark as a brightness in mag/arcsec². */
-    public static List<Interval> zenithDarkerThan(SkyLight light, double magnitude, Interval within) {
-        return intervals(curve(light, within, t -> light.at(t).zenith().magnitude()), magnitude);
+    /** Where the zenith is at least as dark as a brightness. */
+    public static List<Interval> zenithDarkerThan(SkyLight light, SkyBrightness least, Interval within) {
+        return intervals(curve(light, within, t -> light.at(t).zenith().magnitude()), least);
     }
 
     /** Where the sky about a body is at least as dark as a brightness; below the horizon the horizon's value counts. */
-    public static List<Interval> darkerThan(SkyLight light, Body body, double magnitude, Interval within) {
+    public static List<Interval> darkerThan(SkyLight light, Body body, SkyBrightness least, Interval within) {
         return intervals(
                 curve(
                         light,
                         within,
                         t -> light.at(t).towards(light.direction(body, t)).magnitude()),
-                magnitude);
+                least);
     }
 
     /** Where the Moon lifts the zenith by no more than so many magnitudes. */
@@ -46,7 +47,7 @@ public final class LightWindows {
                 STEP_DAYS);
     }
 
-    private static List<Interval> intervals(Curve curve, double magnitude) {
-        return Curve.intervals(curve.spans(magnitude, true));
+    private static List<Interval> intervals(Curve curve, SkyBrightness least) {
+        return Curve.intervals(curve.spans(least.magnitude(), true));
     }
 }

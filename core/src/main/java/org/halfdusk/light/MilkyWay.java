@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Galaxy;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.shipped.Shipped;
 
 /**
@@ -70,9 +71,9 @@ public final class MilkyWay {
         return inside + beyond * (POLE_S10 - inside);
     }
 
-    /** mag/arcsec² of its own light. */
-    public double magnitude(double longitude, double latitude) {
-        return S10 - 2.5 * Math.log10(s10(longitude, latitude));
+    /** Of its own light, above the air. */
+    public SkyBrightness brightness(double longitude, double latitude) {
+        return SkyBrightness.of(S10 - 2.5 * Math.log10(s10(longitude, latitude)));
     }
 
     /**

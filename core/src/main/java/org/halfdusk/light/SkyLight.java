@@ -11,6 +11,8 @@ import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.ephemeris.Star;
+import org.halfdusk.photometry.Magnitudes;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.sky.MoonPhase;
 import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
@@ -64,9 +66,14 @@ public final class SkyLight {
             return natural + towns + twilight + moon + band;
         }
 
-        /** mag/arcsec². */
+        /** All of it together. */
+        public SkyBrightness total() {
+            return SkyBrightness.ofFlux(sum());
+        }
+
+        /** The same as a number for curves and tables, mag/arcsec². */
         public double magnitude() {
-            return Magnitudes.of(sum());
+            return total().magnitude();
         }
 
         /** The same with a share of the Moon's part: it is eclipsed. */
@@ -79,9 +86,9 @@ public final class SkyLight {
             return towns / sum();
         }
 
-        /** What it would be without Moon and Sun, mag/arcsec². */
-        public double darkMagnitude() {
-            return Magnitudes.of(natural + towns);
+        /** What it would be without Moon and Sun. */
+        public SkyBrightness dark() {
+            return SkyBrightness.ofFlux(natural + towns);
         }
 
         /** Magnitudes by which the Moon alone lifts the sky over what it would be without it. */
@@ -159,14 +166,15 @@ public final class SkyLight {
             double longitude = Math.toDegrees(Math.atan2(y, x));
             double latitude = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, z))));
             MilkyWay band = MilkyWay.instance();
-            double over = Magnitudes.flux(band.magnitude(longitude, latitude)) - Magnitudes.flux(band.magnitude(0, 90));
+            double over = band.brightness(longitude, latitude).flux()
+                    - band.brightness(0, 90).flux();
             Apparent apparent = Refraction.STANDARD.seen(Altitude.ofDegrees(Math.toDegrees(direction.latitudeRad())));
             return Math.max(0, over) * Math.pow(10, -0.4 * site.extinction().magnitudes(apparent));
         }
 
-        /** Sky where the Moon stands, its own light left out, mag/arcsec²: what it has to stand out from. */
-        public double behindMoon() {
-            return towards(moon).withMoon(0).magnitude();
+        /** Sky where the Moon stands, its own light left out: what it has to stand out from. */
+        public SkyBrightness behindMoon() {
+            return towards(moon).withMoon(0).total();
         }
 
         public Brightness zenith() {

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.ConcurrentHashMap;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
@@ -27,6 +28,7 @@ final class TownGlow {
         0, 0.5, 1, 1.6, 2.4, 3.5, 5, 7, 10, 14, 20, 28, 40, 56, 80, 112, 156, 220, FARTHEST_KM
     };
     private static final double[] ALTITUDES = {0, 2, 4, 7, 11, 16, 23, 32, 45, 60, 75, 90};
+    private static final int AT_45 = Arrays.binarySearch(ALTITUDES, 45);
     private static final int SIDES = 72;
     private static final double SIDE_DEGREES = 360.0 / SIDES;
 
@@ -221,19 +223,26 @@ final class TownGlow {
 
     /** The distance at which a town of so many people gives a flux at 45° towards it, km; 0 where it never does. */
     static double reachKm(int people, double flux) {
-        int at45 = Arrays.binarySearch(ALTITUDES, 45);
+        double[][][] overhead = table(0);
         double lumens = TownLight.lumens(people);
-        for (int d = DISTANCES.length - 1; d > 0; d--) {
-            double near = lumens * table(0)[d - 1][at45][0];
-            double far = lumens * table(0)[d][at45][0];
-            if (near >= flux) {
-                double share = Math.log(near / flux) / Math.log(near / far);
-                return d == 1
-                        ? share * DISTANCES[d]
-                        : DISTANCES[d - 1] * Math.pow(DISTANCES[d] / DISTANCES[d - 1], Math.min(1, share));
-            }
+        // It falls with every step of distance: the last at which it still gives as much is found by halving.
+        int near = 0;
+        int beyond = DISTANCES.length - 1;
+        if (lumens * overhead[near][AT_45][0] < flux) {
+            return 0;
         }
-        return 0;
+        while (beyond - near > 1) {
+            int middle = (near + beyond) / 2;
+            boolean enough = lumens * overhead[middle][AT_45][0] >= flux;
+            near = enough ? middle : near;
+            beyond = enough ? beyond : middle;
+        }
+        double here = lumens * overhead[near][AT_45][0];
+        double there = lumens * overhead[beyond][AT_45][0];
+        double share = Math.log(here / flux) / Math.log(here / there);
+        return near == 0
+                ? share * DISTANCES[beyond]
+                : DISTANCES[near] * Math.pow(DISTANCES[beyond] / DISTANCES[near], Math.min(1, share));
     }
 
     /** The places that matter most here, by a simple law of distance; the largest share first. */

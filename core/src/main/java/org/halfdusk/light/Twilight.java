@@ -3,6 +3,7 @@ package org.halfdusk.light;
 import java.util.Arrays;
 import java.util.List;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.shipped.Shipped;
 
 /**

@@ -18,7 +18,7 @@ public final class ZenithSites {
     public record Site(String name, Observer observer, double reported, double tolerance) {
         /** What the model says, mag/arcsec². */
         public double modelled() {
-            return DarkSite.estimate(observer);
+            return DarkSite.estimate(observer).magnitude();
         }
     }
 

@@ -1,7 +1,9 @@
 package org.halfdusk.optics;
 
+import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import org.halfdusk.photometry.Iso;
 
 /**
  * A camera by its figures.
@@ -47,8 +49,8 @@ public record Camera(
     public Camera {
         name = Figures.name(name);
         Objects.requireNonNull(sensor, "sensor is missing");
-        Figures.within("lowest ISO", lowestIso, 6, 3_276_800, "");
-        Figures.within("highest ISO", highestIso, lowestIso, 3_276_800, "");
+        Figures.within("lowest ISO", lowestIso, Iso.LOWEST, Iso.HIGHEST, "");
+        Figures.within("highest ISO", highestIso, lowestIso, Iso.HIGHEST, "");
         Figures.within("shortest shutter time", shortestSeconds, 1.0 / 64_000, 1, "s");
         Figures.within("longest timed shutter", longestTimedSeconds, 1, 3600, "s");
         Figures.within("raw file", rawMegabytes, 0, 2000, "MB");
@@ -103,6 +105,11 @@ public record Camera(
                 OptionalDouble.empty(),
                 USUAL_LOSS,
                 USUAL_LOSS);
+    }
+
+    /** Marks of sensitivity that it has, lowest first. */
+    public List<Iso> isos() {
+        return Iso.available(lowestIso, highestIso);
     }
 
     public boolean film() {

@@ -1,6 +1,8 @@
 package org.halfdusk.optics;
 
+import java.util.List;
 import java.util.Optional;
+import org.halfdusk.photometry.FNumber;
 
 /**
  * Camera, lens at a focal length and perhaps a converter.
@@ -30,13 +32,23 @@ public record Rig(Camera camera, Lens lens, Optional<Converter> converter, doubl
     }
 
     /** Widest f-number that reaches the sensor. */
-    public double widestAperture() {
-        return lens.widestAt(lensFocalMm) * factor();
+    public FNumber widestAperture() {
+        return FNumber.of(lens.widestAt(lensFocalMm) * factor());
     }
 
     /** Largest f-number that reaches the sensor. */
-    public double smallestAperture() {
-        return lens.smallestAperture() * factor();
+    public FNumber smallestAperture() {
+        return FNumber.of(lens.smallestAperture() * factor());
+    }
+
+    /** The f-number at which the lens is sharpest, on the sensor: with a converter its factor counts. */
+    public FNumber sharpestAperture() {
+        return FNumber.of(lens.sharpestAperture() * factor()).atLeast(widestAperture());
+    }
+
+    /** Marks of the aperture ring that this rig has, on the sensor, widest first. */
+    public List<FNumber> apertures() {
+        return FNumber.available(widestAperture(), smallestAperture());
     }
 
     /** Arcseconds on one pixel in the middle of the frame. */
@@ -64,8 +76,7 @@ public record Rig(Camera camera, Lens lens, Optional<Converter> converter, doubl
     }
 
     /** Hyperfocal distance at an f-number, m: f²/(N·c) + f. */
-    public double hyperfocalMetres(double fNumber) {
-        double f = focalMm();
-        return (f * f / (fNumber * camera.sensor().circleOfConfusionMm()) + f) / 1000;
+    public double hyperfocalMetres(FNumber fNumber) {
+        return new DepthOfField(focalMm(), fNumber, camera.sensor().circleOfConfusionMm()).hyperfocalMetres();
     }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Objects;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.typed.PlainText;
 
 /**
@@ -20,23 +21,28 @@ public record Place(
         String name,
         Observer observer,
         ZoneId zone,
-        double skyBrightness,
+        SkyBrightness skyBrightness,
         List<ForegroundObject> objects,
         Skyline skyline,
         double compassDegrees,
         PlaceNotes notes) {
+    /** Zeniths that a place may be told to have: a city's and the darkest on earth, mag/arcsec². */
+    public static final double BRIGHTEST = 15;
+
+    public static final double DARKEST = 22.2;
     public static final int MOST_OBJECTS = 20;
     public static final int LONGEST_NAME = 120;
 
     public Place {
         Objects.requireNonNull(observer, "position is missing");
+        Objects.requireNonNull(skyBrightness, "sky brightness is missing");
         Objects.requireNonNull(zone, "zone is missing");
         Objects.requireNonNull(skyline, "skyline is missing");
         Objects.requireNonNull(notes, "notes are missing");
         name = PlainText.line("name of a place", name, LONGEST_NAME);
-        if (!(skyBrightness >= 15 && skyBrightness <= 22.2)) {
+        if (!(skyBrightness.magnitude() >= BRIGHTEST && skyBrightness.magnitude() <= DARKEST)) {
             throw new IllegalArgumentException(
-                    "sky brightness " + skyBrightness + " mag/arcsec² is outside 15 to 22.2 mag/arcsec²");
+                    "sky brightness " + skyBrightness.magnitude() + " mag/arcsec² is outside 15 to 22.2 mag/arcsec²");
         }
         if (!(compassDegrees >= -180 && compassDegrees <= 180)) {
             throw new IllegalArgumentException("compass declination " + compassDegrees + "° is outside −180° to 180°");
@@ -52,7 +58,7 @@ public record Place(
             String name,
             Observer observer,
             ZoneId zone,
-            double skyBrightness,
+            SkyBrightness skyBrightness,
             List<ForegroundObject> objects,
             String access) {
         this(name, observer, zone, skyBrightness, objects, Skyline.FLAT, 0, new PlaceNotes(access, "", "", "", ""));

@@ -13,6 +13,8 @@ import java.util.stream.Collectors;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.time.SiderealTime;
 
 /**
@@ -29,8 +31,8 @@ public record BlockSpec(
         int frames,
         double seconds,
         double gapSeconds,
-        double fNumber,
-        int iso,
+        FNumber fNumber,
+        Iso iso,
         int thirds) {
     public static final int MOST_BLOCKS = 40;
     public static final int MOST_FRAMES = 20_000;
@@ -38,6 +40,9 @@ public record BlockSpec(
     private static final String REFUSED = "!";
 
     private static final int PARTS = 8;
+
+    /** Nothing is exposed in a pause. */
+    private static final FNumber PAUSE_APERTURE = new FNumber(8);
 
     /** What the guard of a solar eclipse's filter alone may set. */
     private static final Set<Block.Kind> GUARDED = EnumSet.of(
@@ -56,8 +61,8 @@ public record BlockSpec(
         within("frames", frames, kind == Block.Kind.PAUSE ? 0 : 1, kind == Block.Kind.BRACKET ? 15 : MOST_FRAMES, "");
         within("time", seconds, 1.0 / 64_000, 86_400, "s");
         within("gap", gapSeconds, 0, 3600, "s");
-        within("aperture f/", fNumber, 0.5, 128, "");
-        within("ISO", iso, 6, 3_276_800, "");
+        within("aperture f/", fNumber.value(), FNumber.WIDEST, FNumber.SMALLEST, "");
+        within("ISO", iso.value(), Iso.LOWEST, Iso.HIGHEST, "");
         within("step", thirds, 0, 9, "thirds");
     }
 
@@ -77,7 +82,7 @@ public record BlockSpec(
     public static BlockSpec of(Block b) {
         if (b.frames().isEmpty()) {
             double seconds = Math.max(1, Duration.between(b.start(), b.end()).toMillis() / 1000.0);
-            return new BlockSpec(Block.Kind.PAUSE, b.start(), 0, seconds, 0, 8, 100, 0);
+            return new BlockSpec(Block.Kind.PAUSE, b.start(), 0, seconds, 0, PAUSE_APERTURE, Iso.HUNDRED, 0);
         }
         Frame first = b.frames().get(0);
         double gap = b.frames().size() < 2
@@ -165,8 +170,8 @@ public record BlockSpec(
                         Integer.toString(s.frames),
                         plain(s.seconds),
                         plain(s.gapSeconds),
-                        plain(s.fNumber),
-                        Integer.toString(s.iso),
+                        plain(s.fNumber.value()),
+                        s.iso.toString(),
                         Integer.toString(s.thirds)))
                 .collect(Collectors.joining("; "));
     }
@@ -204,8 +209,8 @@ public record BlockSpec(
                 (int) number("frames", p[2]),
                 number("time", p[3]),
                 number("gap", p[4]),
-                number("aperture f/", p[5]),
-                (int) number("ISO", p[6]),
+                FNumber.of(number("aperture f/", p[5])),
+                Iso.of((int) number("ISO", p[6])),
                 (int) number("step", p[7]));
     }
 

@@ -2,9 +2,11 @@ package org.halfdusk.sequence;
 
 import java.time.Instant;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 
 /** One exposure of a programme; its end is the real time later. */
-public record Frame(Instant open, ShutterTime shutter, double fNumber, int iso) {
+public record Frame(Instant open, ShutterTime shutter, FNumber fNumber, Iso iso) {
     public Instant close() {
         return open.plusNanos(Math.round(shutter.realSeconds() * 1e9));
     }

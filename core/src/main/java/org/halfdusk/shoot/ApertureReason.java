@@ -1,5 +1,8 @@
 package org.halfdusk.shoot;
 
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+
 /** What decided the aperture. */
 public sealed interface ApertureReason {
     /**
@@ -10,17 +13,17 @@ public sealed interface ApertureReason {
      * @param isoThere ISO that would make up for it, as far as the camera goes
      * @param missing stops that even the camera's highest ISO would leave missing there
      */
-    record Widest(double sharpest, double stops, int isoThere, double missing) implements ApertureReason {}
+    record Widest(FNumber sharpest, double stops, Iso isoThere, double missing) implements ApertureReason {}
 
     /** The subject's usual one; stops of light given up against wide open. */
-    record Usual(double widest, double stops) implements ApertureReason {}
+    record Usual(FNumber widest, double stops) implements ApertureReason {}
 
     /** Time and ISO are fixed: it follows from the light; stops by which the nearest that the lens has misses it. */
-    record FromLight(double exact, double stopsOff) implements ApertureReason {}
+    record FromLight(FNumber exact, double stopsOff) implements ApertureReason {}
 
     /** Fixed by the person; stops of light given up against wide open. */
-    record Pinned(double widest, double stops) implements ApertureReason {}
+    record Pinned(FNumber widest, double stops) implements ApertureReason {}
 
     /** Usual or fixed, but outside what the lens can do; the nearest was taken. */
-    record OutOfReach(double wished, double widest, double smallest) implements ApertureReason {}
+    record OutOfReach(FNumber wished, FNumber widest, FNumber smallest) implements ApertureReason {}
 }

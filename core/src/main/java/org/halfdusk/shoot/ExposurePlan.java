@@ -3,19 +3,20 @@ package org.halfdusk.shoot;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.FrameTrails;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 
 /**
  * Time, aperture and ISO for an untracked sky, with what decided each.
@@ -28,13 +29,13 @@ import org.halfdusk.optics.Rig;
 public record ExposurePlan(
         Rig rig,
         FrameTrails trails,
-        double skyBrightness,
+        SkyBrightness skyBrightness,
         Wishes wishes,
         ShutterTime shutter,
         ShutterReason shutterReason,
-        double aperture,
+        FNumber aperture,
         ApertureReason apertureReason,
-        int iso,
+        Iso iso,
         IsoReason isoReason,
         List<SharpTime> sharp,
         double middlePx,
@@ -45,9 +46,9 @@ public record ExposurePlan(
      * Plans for a rig as it is aimed and a sky of the given brightness.
      *
      * @param pole unit direction of the celestial pole as north, east, up
-     * @param skyBrightness mag/arcsec² in the frame's direction
+     * @param skyBrightness in the frame's direction
      */
-    public static ExposurePlan of(Rig rig, Framing framing, Vector pole, double skyBrightness, Wishes wishes) {
+    public static ExposurePlan of(Rig rig, Framing framing, Vector pole, SkyBrightness skyBrightness, Wishes wishes) {
         return new Planner(rig, framing, pole, skyBrightness, wishes).plan();
     }
 
@@ -57,7 +58,7 @@ public record ExposurePlan(
     }
 
     /** A setting that gives the same light. */
-    public record Equivalent(ShutterTime shutter, int iso) {}
+    public record Equivalent(ShutterTime shutter, Iso iso) {}
 
     /** Double time and half ISO, half time and double ISO, where the camera has them. */
     public List<Equivalent> equivalents() {
@@ -69,43 +70,42 @@ public record ExposurePlan(
     private Optional<Equivalent> equivalent(double seconds) {
         List<ShutterTime> times = Planner.times(rig.camera());
         ShutterTime time = ShutterTime.nearest(seconds, times);
-        double wished = iso * shutter.realSeconds() / time.realSeconds();
-        int nearest = Iso.nearest(
-                wished, Iso.available(rig.camera().lowestIso(), rig.camera().highestIso()));
-        boolean same = Math.abs(Stops.between(nearest, wished)) < 0.2
-                && Math.abs(Stops.between(time.realSeconds(), seconds)) < 0.2;
+        Iso wished = iso.times(shutter.realSeconds() / time.realSeconds());
+        Iso nearest = wished.nearest(rig.camera().isos());
+        boolean same =
+                Math.abs(nearest.stopsOver(wished)) < 0.2 && Math.abs(Stops.between(time.realSeconds(), seconds)) < 0.2;
         return same ? Optional.of(new Equivalent(time, nearest)) : Optional.empty();
     }
 
     /** For composing in the dark: the highest ISO and the shortest time that still shows the same sky. */
     public Equivalent testFrame() {
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
-        int highest = isos.get(isos.size() - 1);
-        ShutterTime time = ShutterTime.nearest(shutter.realSeconds() * iso / highest, Planner.times(rig.camera()));
+        List<Iso> isos = rig.camera().isos();
+        Iso highest = isos.get(isos.size() - 1);
+        ShutterTime time =
+                ShutterTime.nearest(shutter.realSeconds() * iso.value() / highest.value(), Planner.times(rig.camera()));
         return new Equivalent(time, highest);
     }
 
     /** The steps of the plan, each using what the one before decided. */
     private static final class Planner {
         /** As dark as the brightness of a sky is computed with; a dense filter leaves nothing anyway. */
-        private static final double DARKEST = 25;
-
         private final Rig rig;
+
         private final FrameTrails trails;
-        private final double skyBrightness;
+        private final SkyBrightness skyBrightness;
         private final Wishes wishes;
         private final List<ShutterTime> times;
-        private final List<Integer> isos;
+        private final List<Iso> isos;
 
-        Planner(Rig rig, Framing framing, Vector pole, double skyBrightness, Wishes wishes) {
+        Planner(Rig rig, Framing framing, Vector pole, SkyBrightness skyBrightness, Wishes wishes) {
             this.rig = rig;
             ExposureLimits limits = wishes.limits();
             this.trails = FrameTrails.of(framing, rig, pole, limits.mount(), limits.polarErrorArcmin());
-            this.skyBrightness = Math.min(DARKEST, skyBrightness + limits.filterMagnitudes());
+            this.skyBrightness =
+                    skyBrightness.darkerBy(limits.filterMagnitudes()).exposable();
             this.wishes = wishes;
             this.times = times(rig.camera());
-            this.isos = Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+            this.isos = rig.camera().isos();
         }
 
         static List<ShutterTime> times(Camera camera) {
@@ -113,14 +113,14 @@ public record ExposurePlan(
         }
 
         ExposurePlan plan() {
-            double aperture = aperture();
+            FNumber aperture = aperture();
             School.Setup setup = School.Setup.of(rig, trails, aperture, wishes.budgetPx());
             List<SharpTime> sharp = SharpTime.all(setup, times);
             double stars = School.PIXEL_BUDGET.seconds(setup);
             double limit = limit(stars);
             ShutterTime shutter = shutter(limit, aperture);
-            double exactIso = exactIso(aperture, shutter, wishes.isoSchool());
-            int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exactIso, isos));
+            Iso exactIso = exactIso(aperture, shutter, wishes.isoSchool());
+            Iso iso = wishes.pinnedIso().orElseGet(() -> exactIso.nearest(isos));
             return new ExposurePlan(
                     rig,
                     trails,
@@ -138,12 +138,13 @@ public record ExposurePlan(
                     new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), iso));
         }
 
-        private double aperture() {
+        private FNumber aperture() {
             if (solvesAperture()) {
-                return FNumber.nearest(exactAperture(), apertures(rig));
+                return exactAperture().nearest(rig.apertures());
             }
-            double wished = wishes.pinnedAperture().orElse(rig.widestAperture());
-            return Math.max(rig.widestAperture(), Math.min(rig.smallestAperture(), wished));
+            return wishes.pinnedAperture()
+                    .orElse(rig.widestAperture())
+                    .within(rig.widestAperture(), rig.smallestAperture());
         }
 
         /** Two of the three are held: the third follows. */
@@ -153,16 +154,17 @@ public record ExposurePlan(
                     && wishes.pinnedIso().isPresent();
         }
 
-        private double exactAperture() {
+        private FNumber exactAperture() {
             double seconds = effective(pinnedTime().realSeconds());
-            double needed = new SkyExposure(skyBrightness, 1, seconds, 100)
+            Iso needed = new SkyExposure(skyBrightness, FNumber.ONE, seconds, Iso.HUNDRED)
                     .isoFor(wishes.isoSchool().histogramPosition());
-            return Math.sqrt(wishes.pinnedIso().orElseThrow() / needed);
+            return FNumber.ONE.stoppedDown(wishes.pinnedIso().orElseThrow().stopsOver(needed));
         }
 
-        private double lightSeconds(double aperture) {
+        private double lightSeconds(FNumber aperture) {
             double metered = exactIso(aperture, new ShutterTime(1, 1), wishes.isoSchool())
-                    / wishes.pinnedIso().orElseThrow();
+                            .value()
+                    / wishes.pinnedIso().orElseThrow().value();
             return Reciprocity.needed(rig.camera(), metered);
         }
 
@@ -186,7 +188,7 @@ public record ExposurePlan(
                     .orElseThrow();
         }
 
-        private ShutterTime shutter(double limit, double aperture) {
+        private ShutterTime shutter(double limit, FNumber aperture) {
             if (wishes.pinnedSeconds().isPresent()) {
                 return pinnedTime();
             }
@@ -196,7 +198,10 @@ public record ExposurePlan(
             ShutterTime longest = longest(limit);
             return tooBright(longest, aperture)
                     ? ShutterTime.nearest(
-                            longest.realSeconds() * exactIso(aperture, longest, wishes.isoSchool()) / isos.get(0),
+                            longest.realSeconds()
+                                    * exactIso(aperture, longest, wishes.isoSchool())
+                                            .value()
+                                    / isos.get(0).value(),
                             times)
                     : longest;
         }
@@ -206,9 +211,9 @@ public record ExposurePlan(
         }
 
         /** Whether a sky comes out over its place by more than a third at the longest time even with the lowest ISO. */
-        private boolean tooBright(ShutterTime longest, double aperture) {
+        private boolean tooBright(ShutterTime longest, FNumber aperture) {
             return wishes.pinnedIso().isEmpty()
-                    && Stops.between(isos.get(0), exactIso(aperture, longest, wishes.isoSchool())) > 1.0 / 3;
+                    && isos.get(0).stopsOver(exactIso(aperture, longest, wishes.isoSchool())) > 1.0 / 3;
         }
 
         /** What the stars allow, held back by a person in the frame and by what is risked on a mount. */
@@ -217,7 +222,7 @@ public record ExposurePlan(
             return wishes.limits().personStands() ? Math.min(limit, ExposureLimits.PERSON_SECONDS) : limit;
         }
 
-        private ShutterReason shutterReason(double stars, double limit, double aperture, ShutterTime shutter) {
+        private ShutterReason shutterReason(double stars, double limit, FNumber aperture, ShutterTime shutter) {
             if (wishes.pinnedSeconds().isPresent()) {
                 return new ShutterReason.Pinned(limit);
             }
@@ -239,35 +244,29 @@ public record ExposurePlan(
             return longest ? new ShutterReason.LongestOfCamera(limit) : new ShutterReason.RoundedDown(limit);
         }
 
-        private ApertureReason apertureReason(double aperture, ShutterTime shutter) {
-            double widest = rig.widestAperture();
+        private ApertureReason apertureReason(FNumber aperture, ShutterTime shutter) {
+            FNumber widest = rig.widestAperture();
             if (solvesAperture()) {
-                double exact = exactAperture();
-                return new ApertureReason.FromLight(exact, 2 * Stops.between(exact, aperture));
+                FNumber exact = exactAperture();
+                return new ApertureReason.FromLight(exact, exact.stopsOver(aperture));
             }
             if (wishes.pinnedAperture().isPresent()) {
-                double wished = wishes.pinnedAperture().getAsDouble();
-                return Math.abs(wished - aperture) > 0.01
+                FNumber wished = wishes.pinnedAperture().get();
+                return !wished.same(aperture)
                         ? new ApertureReason.OutOfReach(wished, widest, rig.smallestAperture())
-                        : new ApertureReason.Pinned(widest, 2 * Stops.between(aperture, widest));
+                        : new ApertureReason.Pinned(widest, aperture.stopsOver(widest));
             }
-            double sharpest = Math.max(
-                    widest, rig.lens().sharpestAperture() * widest / rig.lens().widestAt(rig.lensFocalMm()));
-            double exact = exactIso(sharpest, shutter, wishes.isoSchool());
-            int isoThere = Iso.nearest(exact, isos);
-            double missing = Math.max(0, Stops.between(exact, isoThere) - 1.0 / 3);
-            return new ApertureReason.Widest(sharpest, 2 * Stops.between(sharpest, widest), isoThere, missing);
+            FNumber sharpest = rig.sharpestAperture();
+            Iso exact = exactIso(sharpest, shutter, wishes.isoSchool());
+            Iso isoThere = exact.nearest(isos);
+            double missing = Math.max(0, exact.stopsOver(isoThere) - 1.0 / 3);
+            return new ApertureReason.Widest(sharpest, sharpest.stopsOver(widest), isoThere, missing);
         }
 
-        private double exactIso(double aperture, ShutterTime shutter, IsoSchool school) {
-            return new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), 100)
+        private Iso exactIso(FNumber aperture, ShutterTime shutter, IsoSchool school) {
+            return new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), Iso.HUNDRED)
                     .isoFor(school.histogramPosition());
         }
-    }
-
-    /** Marks of the aperture ring that this rig has, on the sensor. */
-    public static List<Double> apertures(Rig rig) {
-        return FNumber.available(rig.widestAperture(), rig.smallestAperture());
     }
 
     /** Times that this rig's camera has, longest first. */

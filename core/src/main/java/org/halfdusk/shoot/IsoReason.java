@@ -1,14 +1,14 @@
 package org.halfdusk.shoot;
 
 import org.halfdusk.exposure.IsoSchool;
-import org.halfdusk.exposure.Stops;
+import org.halfdusk.photometry.Iso;
 
 /** What decided the ISO. */
 public sealed interface IsoReason {
     /** How an ISO compares with the exact one that the wished school asks for. */
-    static IsoReason of(Wishes wishes, double exact, int iso) {
+    static IsoReason of(Wishes wishes, Iso exact, Iso iso) {
         IsoSchool school = wishes.isoSchool();
-        double over = Stops.between(iso, exact);
+        double over = iso.stopsOver(exact);
         if (wishes.pinnedIso().isPresent()) {
             return new Pinned(school, exact, over);
         }
@@ -20,14 +20,14 @@ public sealed interface IsoReason {
     }
 
     /** Puts the sky where the school wants it; the exact value before rounding to a mark. */
-    record SkyPlaced(IsoSchool school, double exact) implements IsoReason {}
+    record SkyPlaced(IsoSchool school, Iso exact) implements IsoReason {}
 
     /** More would be needed than the camera usefully has; stops missing. */
-    record HighestOfCamera(IsoSchool school, double exact, double stopsMissing) implements IsoReason {}
+    record HighestOfCamera(IsoSchool school, Iso exact, double stopsMissing) implements IsoReason {}
 
     /** Less would do than the camera has; stops too many. */
-    record LowestOfCamera(IsoSchool school, double exact, double stopsOver) implements IsoReason {}
+    record LowestOfCamera(IsoSchool school, Iso exact, double stopsOver) implements IsoReason {}
 
     /** Fixed by the person; stops from the school's target, positive brighter. */
-    record Pinned(IsoSchool school, double exact, double stopsOver) implements IsoReason {}
+    record Pinned(IsoSchool school, Iso exact, double stopsOver) implements IsoReason {}
 }

@@ -17,6 +17,7 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
@@ -96,7 +97,7 @@ public final class Planner {
         return forecasts.near(place.observer());
     }
 
-    private record SiteKey(Observer observer, double skyBrightness) {}
+    private record SiteKey(Observer observer, SkyBrightness skyBrightness) {}
 
     /** A night of a place for a subject; asked again for the same, the one computed before. */
     public SubjectNight night(Subject subject, Place place, LocalDate date, SubjectWish wish) {
@@ -129,7 +130,7 @@ public final class Planner {
             Subject subject,
             Observer observer,
             ZoneId zone,
-            double skyBrightness,
+            SkyBrightness skyBrightness,
             List<?> objects,
             Skyline skyline,
             SubjectWish wish,

@@ -3,10 +3,12 @@ package org.halfdusk.shoot;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Stops;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Frame;
 
 /**
@@ -19,8 +21,6 @@ public final class Ramp {
     private static final double THIRD = 1.0 / 3;
     /** A step is taken when what is set is off by more than this: over half a third, so that it does not go to and fro. */
     private static final double HALF_STEP = 0.25;
-
-    private static final double BRIGHTEST = -5;
 
     private Ramp() {}
 
@@ -35,37 +35,38 @@ public final class Ramp {
             int frames,
             ShutterTime longest,
             double intervalSeconds,
-            double fNumber,
-            int highestIso,
+            FNumber fNumber,
+            Iso highestIso,
             double histogramPosition) {
         List<ShutterTime> times = ExposurePlan.times(plan.rig()).stream()
                 .filter(t -> t.realSeconds() <= longest.realSeconds() * 1.001)
                 .toList();
-        List<Integer> isos = Iso.available(plan.rig().camera().lowestIso(), highestIso);
+        List<Iso> isos = Iso.available(plan.rig().camera().lowestIso(), highestIso.number());
         List<Frame> all = new ArrayList<>();
         ShutterTime time = longest;
-        int iso = highestIso;
+        Iso iso = highestIso;
         for (int i = 0; i < frames; i++) {
             Instant at = start.plusNanos(Math.round(i * intervalSeconds * 1e9));
-            double brightness = Math.max(
-                    BRIGHTEST,
-                    plan.night()
-                            .light()
-                            .at(at)
-                            .towards(plan.framing().direction())
-                            .magnitude());
+            SkyBrightness brightness = plan.night()
+                    .light()
+                    .at(at)
+                    .towards(plan.framing().direction())
+                    .total()
+                    .exposable();
             // Time·ISO that puts this sky at the place, against what is set: the step that is taken, not the one that
             // was wished.
-            double needed = new SkyExposure(brightness, fNumber, 1, 100).isoFor(histogramPosition);
+            double needed = new SkyExposure(brightness, fNumber, 1, Iso.HUNDRED)
+                    .isoFor(histogramPosition)
+                    .value();
             boolean first = i == 0;
-            double off = Stops.between(needed, time.realSeconds() * iso);
+            double off = Stops.between(needed, time.realSeconds() * iso.value());
             if (first || Math.abs(off) > HALF_STEP) {
                 // Light that changes slowly is followed by thirds; where it runs ahead of them, by as many as it takes.
                 double step = Math.copySign(Math.max(THIRD, Math.rint(Math.abs(off) * 3) / 3), off);
-                double wished = first ? needed : time.realSeconds() * iso * Math.pow(2, step);
-                int lowest = isos.get(0);
+                double wished = first ? needed : time.realSeconds() * iso.value() * Math.pow(2, step);
+                double lowest = isos.get(0).value();
                 time = wished / lowest <= longest.realSeconds() ? ShutterTime.nearest(wished / lowest, times) : longest;
-                iso = Iso.nearest(wished / time.realSeconds(), isos);
+                iso = Iso.of(wished / time.realSeconds()).nearest(isos);
             }
             all.add(new Frame(at, time, fNumber, iso));
         }

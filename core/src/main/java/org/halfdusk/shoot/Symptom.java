@@ -2,14 +2,15 @@ package org.halfdusk.shoot;
 
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.StarTrails;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.exposure.Trailing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Stops;
 
 /** What a test frame shows to be wrong, and the one thing to change for it. */
 public enum Symptom {
@@ -31,21 +32,20 @@ public enum Symptom {
     /** For a setting of a rig under the stars of its frame. */
     public Remedy remedy(Rig rig, Setting s, StarTrails trails) {
         double trail = trails.middlePx(s.shutter().realSeconds());
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        List<Iso> isos = rig.camera().isos();
         return switch (this) {
-            case LEFT_EDGE -> iso(s, Iso.nearest(2.0 * s.iso(), isos), trail);
-            case CLIPPED -> iso(s, Iso.nearest(s.iso() / 2.0, isos), trail);
+            case LEFT_EDGE -> iso(s, s.iso().times(2).nearest(isos), trail);
+            case CLIPPED -> iso(s, s.iso().times(0.5).nearest(isos), trail);
             case DASHES -> shorter(rig, s, trails);
             case WINGS -> stoppedDown(rig, s, trail);
             case SOFT -> new Remedy(Optional.empty(), "", 0, trail);
         };
     }
 
-    private static Remedy iso(Setting s, int iso, double trail) {
-        return iso == s.iso()
+    private static Remedy iso(Setting s, Iso iso, double trail) {
+        return iso.equals(s.iso())
                 ? new Remedy(Optional.empty(), "", 0, trail)
-                : new Remedy(Optional.of(ShootField.ISO), Integer.toString(iso), Stops.between(iso, s.iso()), trail);
+                : new Remedy(Optional.of(ShootField.ISO), iso.toString(), iso.stopsOver(s.iso()), trail);
     }
 
     /** The pinpoint time of the aperture-and-pixel rule, or half the time where it is shorter already. */
@@ -62,18 +62,17 @@ public enum Symptom {
     }
 
     private static Remedy stoppedDown(Rig rig, Setting s, double trail) {
-        double factor = rig.widestAperture() / rig.lens().widestAt(rig.lensFocalMm());
-        double best = Math.max(rig.lens().sharpestAperture() * factor, s.fNumber());
-        double mark = ExposurePlan.apertures(rig).stream()
-                .filter(n -> n >= best * 0.99)
+        FNumber mark = rig.sharpestAperture()
+                .atLeast(s.fNumber())
+                .andSmaller(rig.apertures())
                 .findFirst()
                 .orElse(s.fNumber());
-        return mark <= s.fNumber() * 1.01
+        return mark.same(s.fNumber())
                 ? new Remedy(Optional.empty(), "", 0, trail)
                 : new Remedy(
                         Optional.of(ShootField.APERTURE),
-                        FieldText.plain(mark),
-                        2 * Stops.between(s.fNumber(), mark),
+                        FieldText.plain(mark.value()),
+                        s.fNumber().stopsOver(mark),
                         trail);
     }
 }

@@ -1,10 +1,12 @@
 package org.halfdusk.shoot;
 
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Trailing;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 
 /**
  * What a person wants of the exposure, and what they have fixed themselves.
@@ -19,14 +21,14 @@ public record Wishes(
         double budgetPx,
         IsoSchool isoSchool,
         OptionalDouble pinnedSeconds,
-        OptionalDouble pinnedAperture,
-        OptionalInt pinnedIso,
+        Optional<FNumber> pinnedAperture,
+        Optional<Iso> pinnedIso,
         ExposureLimits limits) {
     public static final Wishes DEFAULT = of(Trailing.DEFAULT_BUDGET_PX, IsoSchool.PROTECT_COLOURS);
 
     /** With nothing pinned. */
     public static Wishes of(double budgetPx, IsoSchool isoSchool) {
-        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty());
+        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), Optional.empty(), Optional.empty());
     }
 
     /** On a tripod, nobody in the frame, no filter. */
@@ -34,8 +36,8 @@ public record Wishes(
             double budgetPx,
             IsoSchool isoSchool,
             OptionalDouble pinnedSeconds,
-            OptionalDouble pinnedAperture,
-            OptionalInt pinnedIso) {
+            Optional<FNumber> pinnedAperture,
+            Optional<Iso> pinnedIso) {
         this(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, ExposureLimits.NONE);
     }
 
@@ -61,7 +63,7 @@ public record Wishes(
             throw new IllegalArgumentException("trail budget " + budgetPx + " px is outside 0.3 to 50 px");
         }
         pinnedSeconds.ifPresent(s -> within("shutter time", s, 1.0 / 64_000, 3600, " s"));
-        pinnedAperture.ifPresent(n -> within("aperture f/", n, 0.5, 128, ""));
-        pinnedIso.ifPresent(i -> within("ISO", i, 6, 3_276_800, ""));
+        pinnedAperture.ifPresent(n -> within("aperture f/", n.value(), FNumber.WIDEST, FNumber.SMALLEST, ""));
+        pinnedIso.ifPresent(i -> within("ISO", i.value(), Iso.LOWEST, Iso.HIGHEST, ""));
     }
 }

@@ -9,6 +9,10 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.Scale;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 
 /** What holds for every exposure. */
 class ExposurePropertiesTest {
@@ -17,10 +21,19 @@ class ExposurePropertiesTest {
             @ForAll @DoubleRange(min = 12, max = 22) double mag,
             @ForAll @DoubleRange(min = 1, max = 16) double n,
             @ForAll @DoubleRange(min = 0.01, max = 600) double t) {
-        double once = new SkyExposure(mag, n, t, 800).stopsUnderClipping();
-        assertEquals(once - 1, new SkyExposure(mag, n, 2 * t, 800).stopsUnderClipping(), 1e-9);
-        assertEquals(once - 1, new SkyExposure(mag, n, t, 1600).stopsUnderClipping(), 1e-9);
-        assertEquals(once - 2, new SkyExposure(mag, n / 2, t, 800).stopsUnderClipping(), 1e-9);
+        double once = new SkyExposure(SkyBrightness.of(mag), FNumber.of(n), t, Iso.of(800)).stopsUnderClipping();
+        assertEquals(
+                once - 1,
+                new SkyExposure(SkyBrightness.of(mag), FNumber.of(n), 2 * t, Iso.of(800)).stopsUnderClipping(),
+                1e-9);
+        assertEquals(
+                once - 1,
+                new SkyExposure(SkyBrightness.of(mag), FNumber.of(n), t, Iso.of(1600)).stopsUnderClipping(),
+                1e-9);
+        assertEquals(
+                once - 2,
+                new SkyExposure(SkyBrightness.of(mag), FNumber.of(n / 2), t, Iso.of(800)).stopsUnderClipping(),
+                1e-9);
     }
 
     @Property
@@ -60,11 +73,12 @@ class ExposurePropertiesTest {
 
     @Example
     void marksOfApertureAndIso() {
-        assertEquals(2.0, FNumber.available(2, 16).get(0));
-        assertEquals("f/5.6", FNumber.label(5.6));
-        assertEquals("f/11", FNumber.label(11));
-        assertEquals(2000, Iso.nearest(1900, Iso.available(100, 25600)));
-        assertEquals(java.util.List.of(90), Iso.available(90, 95));
+        assertEquals(
+                FNumber.of(2), FNumber.available(FNumber.of(2), FNumber.of(16)).get(0));
+        assertEquals("f/5.6", FNumber.of(5.6).label());
+        assertEquals("f/11", FNumber.of(11).label());
+        assertEquals(Iso.of(2000), Iso.of(1900).nearest(Iso.available(100, 25600)));
+        assertEquals(java.util.List.of(Iso.of(90)), Iso.available(90, 95));
         assertEquals(2.16, Stops.ofAveraging(20), 0.005);
     }
 }

@@ -15,6 +15,7 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -47,7 +48,7 @@ class FrameTrailsTest {
         assertEquals(25.4, pole.seconds(2.6), 0.2);
         assertEquals(3 * pole.middlePx(10), pole.worstPx(10), 0.01, "corners are three times as far out");
         assertEquals(90 - Math.toDegrees(Math.atan(7.188 / 18)), pole.fastestDeclinationDegrees(), 0.01);
-        School.Setup setup = School.Setup.of(rig(18), pole, 2, 2.6);
+        School.Setup setup = School.Setup.of(rig(18), pole, FNumber.of(2), 2.6);
         assertTrue(School.NPF_1.seconds(setup) < 40, "aperture and pixel asks the same star");
     }
 

@@ -6,6 +6,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.light.Extinction;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -15,8 +19,9 @@ class GuidesTest {
     /** At f/8 and ISO 100: partial 1/400 s, corona at one radius 0.32 s. */
     @Test
     void solarGuideTimes() {
-        assertEquals(1 / 400.0, EclipseGuide.seconds(8, 100, EclipseGuide.Solar.PARTIAL_ND5.q()), 1e-9);
-        assertEquals(0.32, EclipseGuide.seconds(8, 100, EclipseGuide.Solar.CORONA_1_R.q()), 1e-9);
+        assertEquals(
+                1 / 400.0, EclipseGuide.seconds(FNumber.of(8), Iso.of(100), EclipseGuide.Solar.PARTIAL_ND5.q()), 1e-9);
+        assertEquals(0.32, EclipseGuide.seconds(FNumber.of(8), Iso.of(100), EclipseGuide.Solar.CORONA_1_R.q()), 1e-9);
     }
 
     @Test
@@ -49,10 +54,14 @@ class GuidesTest {
 
     @Test
     void aHighFullMoonIsTheRuleAndAStopUnderGuideEight() {
-        double rule = MoonExposure.seconds(11, 100, 0, Apparent.ofDegrees(60), Extinction.CLEAR);
+        double rule = MoonExposure.seconds(FNumber.of(11), Iso.of(100), 0, Apparent.ofDegrees(60), Extinction.CLEAR);
         assertEquals(1 / 100.0, rule, 1e-12);
-        assertEquals(1.1, Stops.between(rule, EclipseGuide.seconds(11, 100, EclipseGuide.fullMoon())) + 0, 0.2);
-        assertTrue(MoonExposure.seconds(11, 100, 0, Apparent.ofDegrees(2), Extinction.CLEAR) > 6 * rule);
+        assertEquals(
+                1.1,
+                Stops.between(rule, EclipseGuide.seconds(FNumber.of(11), Iso.of(100), EclipseGuide.fullMoon())) + 0,
+                0.2);
+        assertTrue(MoonExposure.seconds(FNumber.of(11), Iso.of(100), 0, Apparent.ofDegrees(2), Extinction.CLEAR)
+                > 6 * rule);
         assertEquals(1 / 3200.0, MoonExposure.handheldSeconds(400, 2, -2), 1e-9);
     }
 
@@ -91,8 +100,8 @@ class GuidesTest {
         assertEquals(7, EclipseGuide.penumbra());
         assertEquals(8, EclipseGuide.fullMoon());
         // A full Moon's surface is 3.5 mag/arcsec²; thirteen stops of 0.7526 darker 13.28.
-        assertEquals(3.5, EclipseGuide.lunarSurface(8), 1e-12);
-        assertEquals(13.28, EclipseGuide.lunarSurface(-5), 0.005);
+        assertEquals(3.5, EclipseGuide.lunarSurface(8).magnitude(), 1e-12);
+        assertEquals(13.28, EclipseGuide.lunarSurface(-5).magnitude(), 0.005);
     }
 
     /** The corona fades outwards, from where prominences stand to eight radii over the limb, and is drawn so. */
@@ -101,14 +110,14 @@ class GuidesTest {
         Corona before = null;
         for (Corona c : Corona.profile()) {
             if (before != null) {
-                assertTrue(c.radii() > before.radii() && c.magnitude() > before.magnitude());
+                assertTrue(c.radii() > before.radii() && c.surface().over(before.surface()) > 0);
                 assertTrue(c.opacity() < before.opacity());
             }
             before = c;
         }
         assertEquals(0, before == null ? 1 : before.opacity());
         // One radius over the limb is seven stops under the full Moon's surface: 3.5 + 7 × 0.7526.
-        assertEquals(8.77, Corona.profile().get(4).magnitude(), 0.01);
+        assertEquals(8.77, Corona.profile().get(4).surface().magnitude(), 0.01);
     }
 
     /** The sky at mid-grey of the histogram is 2.2 stops under clipping: guide value = log2(0.65 L / 78) + 2.2. */
@@ -116,7 +125,9 @@ class GuidesTest {
     void theGuideValueOfASky() {
         double luminance = 10.8e4 * Math.pow(10, -0.4 * 12);
         double expected = Math.log(0.65 * luminance / 78) / Math.log(2) + 2.2;
-        assertEquals(expected, SkyExposure.guideValue(12, 0.5), 1e-9);
-        assertTrue(SkyExposure.guideValue(8, 0.5) > SkyExposure.guideValue(12, 0.5), "a brighter sky holds more");
+        assertEquals(expected, SkyExposure.guideValue(SkyBrightness.of(12), 0.5), 1e-9);
+        assertTrue(
+                SkyExposure.guideValue(SkyBrightness.of(8), 0.5) > SkyExposure.guideValue(SkyBrightness.of(12), 0.5),
+                "a brighter sky holds more");
     }
 }

@@ -20,6 +20,10 @@ import org.halfdusk.optics.Imaging;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sky.HorizontalPosition;
 import org.junit.jupiter.api.Test;
 
@@ -33,7 +37,7 @@ class LightAndLimitsTest {
     /** f/11, 1/100 s, ISO 100 is EV 13.56. */
     @Test
     void exposureValueOfTheRule() {
-        assertEquals(13.56, Stops.exposureValue(11, 0.01, 100), 0.005);
+        assertEquals(13.56, Stops.exposureValue(FNumber.of(11), 0.01, Iso.of(100)), 0.005);
     }
 
     /** 18 mm on full frame loses 2.6 stops in the corner by cos⁴. */
@@ -91,19 +95,22 @@ class LightAndLimitsTest {
 
     @Test
     void theLongerTheTrailTheFewerStarsClip() {
-        double still = PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 0);
-        assertTrue(PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 6) < still);
+        double still = PointLight.clippingMagnitude(18, FNumber.of(2), 5.12, 10, Iso.of(1600), 0);
+        assertTrue(PointLight.clippingMagnitude(18, FNumber.of(2), 5.12, 10, Iso.of(1600), 6) < still);
         assertEquals(1, PointLight.histogramPosition(still, still), 1e-12);
         // Five magnitudes fainter is a hundredth of the light: 12 % across at gamma 2.2.
         assertEquals(Math.pow(0.01, 1 / 2.2), PointLight.histogramPosition(still + 5, still), 1e-12);
         // A stop more of ISO clips stars 0.75 mag fainter.
-        assertEquals(still + 2.5 * Math.log10(2), PointLight.clippingMagnitude(18, 2, 5.12, 10, 3200, 0), 1e-9);
+        assertEquals(
+                still + 2.5 * Math.log10(2),
+                PointLight.clippingMagnitude(18, FNumber.of(2), 5.12, 10, Iso.of(3200), 0),
+                1e-9);
     }
 
     @Property
     void noiseFallsAsTheRootOfTheFrames(
             @ForAll @IntRange(min = 1, max = 400) int frames, @ForAll @DoubleRange(min = 0.01, max = 1) double light) {
-        Noise n = new Noise(5.12, 10, 1600);
+        Noise n = new Noise(5.12, 10, Iso.of(1600));
         assertEquals(n.ratio(light, 10) * Math.sqrt(frames), n.ratio(light, 10, frames), 1e-9);
         assertTrue(n.ratio(light, 10) < Math.sqrt(n.electrons(light)), "shot noise is the floor");
     }
@@ -111,8 +118,8 @@ class LightAndLimitsTest {
     /** 0.1 e⁻/s at 20 °C, doubling every 6 °C. */
     @Test
     void darkCurrent() {
-        assertEquals(0.1, new Noise(5, 20, 1600).darkPerSecond(), 1e-12);
-        assertEquals(0.2, new Noise(5, 26, 1600).darkPerSecond(), 1e-12);
+        assertEquals(0.1, new Noise(5, 20, Iso.of(1600)).darkPerSecond(), 1e-12);
+        assertEquals(0.2, new Noise(5, 26, Iso.of(1600)).darkPerSecond(), 1e-12);
     }
 
     @Property
@@ -128,13 +135,16 @@ class LightAndLimitsTest {
     void theTriangleMeetsTheLightOrSaysTheLimit(
             @ForAll @IntRange(min = 0, max = 40) int mark, @ForAll @DoubleRange(min = 2, max = 16) double n) {
         ShutterTime time = ShutterTime.dial().get(mark);
-        Triangle t = Triangle.of(RIG, 10, 2, 1600);
-        for (Triangle.Answer a : List.of(t.iso(time, n), t.time(n, 400), t.aperture(time, 6400))) {
-            double light = a.time().realSeconds() * a.iso() / (a.fNumber() * a.fNumber());
+        Triangle t = Triangle.of(RIG, 10, FNumber.of(2), Iso.of(1600));
+        for (Triangle.Answer a : List.of(
+                t.iso(time, FNumber.of(n)), t.time(FNumber.of(n), Iso.of(400)), t.aperture(time, Iso.of(6400)))) {
+            double light =
+                    a.time().realSeconds() * a.iso().value() / a.fNumber().squared();
             assertEquals(a.stopsOff(), Stops.between(light, t.light()), 1e-9);
             assertEquals(a.limit(), Math.abs(a.stopsOff()) > 0.34);
         }
-        assertFalse(t.iso(ShutterTime.nearest(10, ShutterTime.dial()), 2).limit());
+        assertFalse(t.iso(ShutterTime.nearest(10, ShutterTime.dial()), FNumber.of(2))
+                .limit());
     }
 
     @Property
@@ -155,18 +165,19 @@ class LightAndLimitsTest {
     void groundByMoonlight() {
         Ground g = new Ground(0.25, 0.15);
         assertEquals(0.25 * 0.15 / Math.PI, g.luminance(), 1e-12);
-        assertEquals(-2.5 * Math.log10(0.0119366 / 10.8e4), g.brightness(), 1e-4);
-        double t = g.seconds(Ground.TARGET, 2, 800);
-        assertEquals(Ground.TARGET, g.comesOut(2, t, 800).histogramPosition(), 1e-9);
+        assertEquals(-2.5 * Math.log10(0.0119366 / 10.8e4), g.brightness().magnitude(), 1e-4);
+        double t = g.seconds(Ground.TARGET, FNumber.of(2), Iso.of(800));
+        assertEquals(Ground.TARGET, g.comesOut(FNumber.of(2), t, Iso.of(800)).histogramPosition(), 1e-9);
     }
 
     /** Read noise at ISO 100: √(1.5² + 3²) = 3.354 e⁻; at ISO 3200 √(1.5² + 0.09375²) = 1.503: high ISO is the cleaner one. */
     @Test
     void aLowIsoReadsNoisier() {
         double dim = 0.0002;
-        double electrons = new Noise(5, -40, 100).electrons(dim);
-        assertEquals(electrons / Math.sqrt(electrons + 11.25), new Noise(5, -60, 100).ratio(dim, 0.001), 1e-3);
-        assertEquals(electrons / Math.sqrt(electrons + 2.2588), new Noise(5, -60, 3200).ratio(dim, 0.001), 1e-3);
+        double electrons = new Noise(5, -40, Iso.of(100)).electrons(dim);
+        assertEquals(electrons / Math.sqrt(electrons + 11.25), new Noise(5, -60, Iso.of(100)).ratio(dim, 0.001), 1e-3);
+        assertEquals(
+                electrons / Math.sqrt(electrons + 2.2588), new Noise(5, -60, Iso.of(3200)).ratio(dim, 0.001), 1e-3);
         assertEquals(2000 * 25 * dim, electrons, 1e-9);
     }
 
@@ -187,7 +198,7 @@ class LightAndLimitsTest {
     void theFaintestStarThatClips() {
         double onPixel = 2.54e-6 * 0.75 * Math.PI / 4 * 0.009 * 0.009 * 0.2203 * 10 / Math.pow(5.12e-6, 2);
         double expected = 2.5 * Math.log10(onPixel / (78.0 / 1600));
-        assertEquals(expected, PointLight.clippingMagnitude(18, 2, 5.12, 10, 1600, 0), 0.001);
+        assertEquals(expected, PointLight.clippingMagnitude(18, FNumber.of(2), 5.12, 10, Iso.of(1600), 0), 0.001);
     }
 
     /**
@@ -198,10 +209,22 @@ class LightAndLimitsTest {
     void theCamerasOwnPicture() {
         double grey = 0.65 * 10.8e4 * Math.pow(10, -0.4 * 20);
         double seconds = 10.0 / 100 * 4 / grey;
-        assertEquals(118 / 255.0, new SkyExposure(20, 2, seconds, 100).picturePosition(), 0.001);
-        assertEquals(0.868, new SkyExposure(20, 2, 4 * seconds, 100).picturePosition(), 0.001);
-        assertEquals(0.0465, new SkyExposure(20, 2, seconds / 50, 100).picturePosition(), 0.001);
-        assertEquals(1, new SkyExposure(20, 2, 8 * seconds, 100).picturePosition(), 1e-9);
+        assertEquals(
+                118 / 255.0,
+                new SkyExposure(SkyBrightness.of(20), FNumber.of(2), seconds, Iso.of(100)).picturePosition(),
+                0.001);
+        assertEquals(
+                0.868,
+                new SkyExposure(SkyBrightness.of(20), FNumber.of(2), 4 * seconds, Iso.of(100)).picturePosition(),
+                0.001);
+        assertEquals(
+                0.0465,
+                new SkyExposure(SkyBrightness.of(20), FNumber.of(2), seconds / 50, Iso.of(100)).picturePosition(),
+                0.001);
+        assertEquals(
+                1,
+                new SkyExposure(SkyBrightness.of(20), FNumber.of(2), 8 * seconds, Iso.of(100)).picturePosition(),
+                1e-9);
     }
 
     /** A dial that ends at 1 s: with bulb a timer gives the seconds between; before it leapt from 1 s to 35 s. */

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import org.halfdusk.photometry.FNumber;
 import org.junit.jupiter.api.Test;
 
 /** The schools' published examples: 18 mm f/2 on 36 × 24 mm with 5.12 µm pixels at δ 0. */
@@ -15,7 +16,7 @@ class SchoolTest {
                 new StarTrails.AllRolls(new Trailing(focalMm, 5.12, declination), 43.27 / crop),
                 focalMm,
                 5.12,
-                fNumber,
+                FNumber.of(fNumber),
                 crop,
                 2.6);
     }

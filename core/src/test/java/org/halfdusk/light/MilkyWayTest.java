@@ -18,7 +18,7 @@ class MilkyWayTest {
     @Test
     void thePoleIsThirtyStarsOfTheTenthMagnitude() {
         assertEquals(30, BAND.s10(0, 90), 0.01);
-        assertEquals(27.78 - 2.5 * Math.log10(30), BAND.magnitude(123, -90), 0.001);
+        assertEquals(27.78 - 2.5 * Math.log10(30), BAND.brightness(123, -90).magnitude(), 0.001);
     }
 
     /** Its own light peaks between 20 and 21 mag/arcsec², within some tens of degrees of the centre. */
@@ -28,8 +28,8 @@ class MilkyWayTest {
         double longitude = 0;
         for (int l = -180; l < 180; l++) {
             for (int b = -30; b <= 30; b++) {
-                if (BAND.magnitude(l, b) < best) {
-                    best = BAND.magnitude(l, b);
+                if (BAND.brightness(l, b).magnitude() < best) {
+                    best = BAND.brightness(l, b).magnitude();
                     longitude = l;
                 }
             }

@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Random;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.photometry.Magnitudes;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Settlements;
@@ -16,7 +18,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** The light of towns against what is commonly reported of places, against Walker's law, and against itself. */
 class TownGlowTest {
-    private static final double NATURAL = Magnitudes.flux(DarkSite.NATURAL);
+    private static final double NATURAL = DarkSite.NATURAL.flux();
 
     private static Vector towards(double altitude, double azimuth) {
         return Vector.ofSpherical(Math.toRadians(azimuth), Math.toRadians(altitude), 1);
@@ -67,7 +69,7 @@ class TownGlowTest {
         double before = Double.NaN;
         for (double km = 0; km < 40; km += 0.1) {
             double[] at = GreatCircle.destination(latitude, longitude, bearing, km);
-            double zenith = DarkSite.estimate(Observer.of(at[0], at[1], 100));
+            double zenith = DarkSite.estimate(Observer.of(at[0], at[1], 100)).magnitude();
             if (km > 0) {
                 assertEquals(before, zenith, 0.06, "at " + km + " km");
             }
@@ -78,9 +80,9 @@ class TownGlowTest {
     /** In the middle of a city its lamps stand on all sides, and 30 km out it is a city's rim, not a village's sky. */
     @Test
     void middleAndRimOfACity() {
-        double middle = DarkSite.estimate(Observer.of(40.417, -3.703, 660));
+        double middle = DarkSite.estimate(Observer.of(40.417, -3.703, 660)).magnitude();
         double[] rim = GreatCircle.destination(40.417, -3.703, 0, 21);
-        double out = DarkSite.estimate(Observer.of(rim[0], rim[1], 700));
+        double out = DarkSite.estimate(Observer.of(rim[0], rim[1], 700)).magnitude();
         assertTrue(middle < 18, "middle " + middle);
         assertTrue(out > middle + 0.4 && out < 19.8, "21 km out " + out);
     }
@@ -92,7 +94,7 @@ class TownGlowTest {
         for (int i = 0; i < 60; i++) {
             Observer o = Observer.of(random.nextDouble() * 120 - 55, random.nextDouble() * 360 - 180, 0);
             double typed = 15 + random.nextDouble() * 7.2;
-            DarkSite site = DarkSite.of(o, typed);
+            DarkSite site = DarkSite.of(o, SkyBrightness.of(typed));
             double overhead = site.naturalFlux(90) + site.townFlux(new Vector(0, 0, 1));
             assertEquals(typed, Magnitudes.of(overhead), 1e-9, "at " + o);
             for (double azimuth = 0; azimuth < 360; azimuth += 45) {
@@ -103,7 +105,7 @@ class TownGlowTest {
 
     @Test
     void aDomeIsBrightestTowardsItsTownAndLowDown() {
-        DarkSite site = DarkSite.of(Observer.of(35.95, -3.05, 40), 21.2);
+        DarkSite site = DarkSite.of(Observer.of(35.95, -3.05, 40), SkyBrightness.of(21.2));
         DarkSite.Dome first = site.domes().get(0);
         double towards = site.townFlux(towards(10, first.azimuthDegrees()));
         assertTrue(towards > site.townFlux(towards(10, first.azimuthDegrees() + 180)));

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sky.HorizontalPosition;
 import org.junit.jupiter.api.Test;
 
@@ -24,14 +25,14 @@ class OpticsTest {
         assertEquals(5.12, FULL_FRAME.pixelPitchMicrometres(), 0.005);
         assertEquals(90, rig.longFieldDegrees(), 1e-9);
         assertEquals(67.4, rig.shortFieldDegrees(), 0.05);
-        assertEquals(5.42, rig.hyperfocalMetres(2), 0.005);
+        assertEquals(5.42, rig.hyperfocalMetres(FNumber.of(2)), 0.005);
     }
 
     @Test
     void aConverterMultipliesAndCosts() {
         Rig rig = Rig.of(CAMERA, TELE, Optional.of(new Converter("1.4×", 1.4)), 400);
         assertEquals(560, rig.focalMm(), 1e-9);
-        assertEquals(5.6 * 1.4, rig.widestAperture(), 1e-9);
+        assertEquals(5.6 * 1.4, rig.widestAperture().value(), 1e-9);
         assertEquals(0.97, new Converter("1.4×", 1.4).stops(), 0.005);
         assertEquals(2, new Converter("2×", 2).stops(), 1e-9);
     }

@@ -9,6 +9,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.photometry.SkyBrightness;
 import org.junit.jupiter.api.Test;
 
 class MapGeometryTest {
@@ -48,7 +49,7 @@ class MapGeometryTest {
         assertEquals(119.4, o.azimuth().degrees(), 0.3);
         assertEquals(1840, o.distanceMetres(), 10);
         assertEquals(27, o.baseMetres(), 1e-9);
-        Place p = new Place("Sandbar", sandbar, ZoneId.of("Europe/Madrid"), 21.4, List.of(o), "");
+        Place p = new Place("Sandbar", sandbar, ZoneId.of("Europe/Madrid"), SkyBrightness.of(21.4), List.of(o), "");
         Place nearer = p.with(Observer.of(35.982, -3.05, 1));
         assertTrue(nearer.objects().get(0).distanceMetres() < 1000);
         ForegroundObject seen = new ForegroundObject("Tree", 5, 3, Azimuth.ofDegrees(10), 30, 0);

@@ -15,6 +15,8 @@ import net.jqwik.api.constraints.IntRange;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.function.Executable;
 
@@ -41,7 +43,7 @@ class ProgrammeTest {
     }
 
     private static BlockSpec spec(Block.Kind kind, int frames, double seconds, double gap) {
-        return new BlockSpec(kind, START, frames, seconds, gap, 2.8, 1600, 0);
+        return new BlockSpec(kind, START, frames, seconds, gap, FNumber.of(2.8), Iso.of(1600), 0);
     }
 
     /** Frames of a block never overlap, stand inside it, and their sum is its length. */
@@ -71,8 +73,9 @@ class ProgrammeTest {
             @ForAll @IntRange(min = 0, max = 86_400) int later) {
         List<BlockSpec> specs = List.of(
                 spec(Block.Kind.TRAILS, frames, seconds, 1),
-                new BlockSpec(Block.Kind.PAUSE, START.plusSeconds(later), 0, 300, 0, 2.8, 1600, 0),
-                new BlockSpec(Block.Kind.BRACKET, START.plusSeconds(later + 1L), 5, 1, 1, 8, 100, 3));
+                new BlockSpec(Block.Kind.PAUSE, START.plusSeconds(later), 0, 300, 0, FNumber.of(2.8), Iso.of(1600), 0),
+                new BlockSpec(
+                        Block.Kind.BRACKET, START.plusSeconds(later + 1L), 5, 1, 1, FNumber.of(8), Iso.of(100), 3));
         assertEquals(specs, BlockSpec.parse(BlockSpec.text(specs)));
     }
 
@@ -142,7 +145,8 @@ class ProgrammeTest {
         // A pause long enough to change it in, and no charge ends.
         Block half = spec(Block.Kind.TIME_LAPSE, 245, 10, 1).block(TIMES);
         Block pause = Block.pause(half.end(), half.end().plusSeconds(90));
-        Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 10, 1, 2.8, 1600, 0).block(TIMES);
+        Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 10, 1, FNumber.of(2.8), Iso.of(1600), 0)
+                .block(TIMES);
         assertTrue(RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, -10)
                 .emptyAt()
                 .isEmpty());

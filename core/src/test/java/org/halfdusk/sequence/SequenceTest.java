@@ -17,6 +17,8 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.junit.jupiter.api.Test;
 
 /** Blocks, gaps in trails, and the buffer. */
@@ -25,7 +27,7 @@ class SequenceTest {
     private static final ShutterTime SHORT = new ShutterTime(1 / 125.0, Math.pow(2, -7));
 
     private static Setting at(ShutterTime t) {
-        return new Setting(t, 8, 100, 5200);
+        return new Setting(t, FNumber.of(8), Iso.of(100), 5200);
     }
 
     private static Camera camera(int buffer, double megabytes, double speed) {

@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
@@ -18,6 +17,9 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.junit.jupiter.api.Test;
 
 /** What holds an exposure back and what two fixed values leave of the third. */
@@ -34,10 +36,10 @@ class ExposureLimitsTest {
     }
 
     private static ExposurePlan plan(Rig rig, Wishes w) {
-        return ExposurePlan.of(rig, SOUTH, POLE, 21.4, w);
+        return ExposurePlan.of(rig, SOUTH, POLE, SkyBrightness.of(21.4), w);
     }
 
-    private static Wishes pinned(OptionalDouble s, OptionalDouble n, OptionalInt iso) {
+    private static Wishes pinned(OptionalDouble s, Optional<FNumber> n, Optional<Iso> iso) {
         return new Wishes(2.6, IsoSchool.PROTECT_COLOURS, s, n, iso);
     }
 
@@ -63,7 +65,7 @@ class ExposureLimitsTest {
     @Test
     void aFilterIsPaidInIso() {
         ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, false, 0.9)));
-        assertEquals(3, Math.log(p.iso() / (double) plan(Wishes.DEFAULT).iso()) / Math.log(2), 0.34);
+        assertEquals(3, p.iso().stopsOver(plan(Wishes.DEFAULT).iso()), 0.34);
     }
 
     /** Film of exponent 1.3 needs more than it meters: the same time and aperture leave it darker than a sensor. */
@@ -98,23 +100,30 @@ class ExposureLimitsTest {
     /** A sky of 12 mag/arcsec² in dusk: 9 s at ISO 100 would come out four stops over; the time gives way, and it stands on target. */
     @Test
     void aBrightSkyShortensTheTime() {
-        ExposurePlan dusk = ExposurePlan.of(RIG, SOUTH, POLE, 12, Wishes.DEFAULT);
+        ExposurePlan dusk = ExposurePlan.of(RIG, SOUTH, POLE, SkyBrightness.of(12), Wishes.DEFAULT);
         assertInstanceOf(ShutterReason.BrightSky.class, dusk.shutterReason());
-        assertEquals(100, dusk.iso());
+        assertEquals(Iso.HUNDRED, dusk.iso());
         assertEquals(0, dusk.stopsOverTarget(), 0.2);
         ExposurePlan fixed = ExposurePlan.of(
-                RIG, SOUTH, POLE, 12, pinned(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(400)));
+                RIG,
+                SOUTH,
+                POLE,
+                SkyBrightness.of(12),
+                pinned(OptionalDouble.empty(), Optional.empty(), Optional.of(Iso.of(400))));
         assertInstanceOf(ShutterReason.RoundedDown.class, fixed.shutterReason(), "with a fixed ISO the stars decide");
     }
 
     @Test
     void twoAreHeldTheThirdFollows() {
         ExposurePlan free = plan(Wishes.DEFAULT);
-        ExposurePlan aperture =
-                plan(pinned(OptionalDouble.of(10), OptionalDouble.empty(), OptionalInt.of(4 * free.iso())));
+        ExposurePlan aperture = plan(pinned(
+                OptionalDouble.of(10), Optional.empty(), Optional.of(free.iso().times(4))));
         assertInstanceOf(ApertureReason.FromLight.class, aperture.apertureReason());
-        assertEquals(4, aperture.aperture(), 0.6);
-        ExposurePlan time = plan(pinned(OptionalDouble.empty(), OptionalDouble.of(2), OptionalInt.of(4 * free.iso())));
+        assertEquals(4, aperture.aperture().value(), 0.6);
+        ExposurePlan time = plan(pinned(
+                OptionalDouble.empty(),
+                Optional.of(FNumber.of(2)),
+                Optional.of(free.iso().times(4))));
         assertInstanceOf(ShutterReason.FromLight.class, time.shutterReason());
         assertEquals(0, time.stopsOverTarget(), 0.34);
     }

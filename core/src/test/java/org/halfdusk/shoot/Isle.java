@@ -10,6 +10,7 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -76,9 +77,9 @@ public final class Isle {
             double latitude, double longitude, ZoneId zone, double brightness, ForegroundObject... objects) {
         Observer observer = Observer.of(latitude, longitude, 10);
         return new Site(
-                new Place("Somewhere", observer, zone, brightness, List.of(objects), ""),
+                new Place("Somewhere", observer, zone, SkyBrightness.of(brightness), List.of(objects), ""),
                 Sky.over(observer, ReferenceTable.EPHEMERIS, DeltaT.model()),
-                DarkSite.withoutTowns(brightness));
+                DarkSite.withoutTowns(SkyBrightness.of(brightness)));
     }
 
     public static Site isle(ForegroundObject... objects) {

@@ -9,8 +9,11 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
@@ -38,21 +41,23 @@ class RampTest {
     void throughDuskTheSkyStaysWhereItIsWanted() {
         Plan plan = plan();
         ShutterTime longest = ShutterTime.nearest(10, ExposurePlan.times(plan.rig()));
-        List<Frame> frames = Ramp.frames(plan, SUNSET, 500, longest, 15, 2, 3200, 0.25);
+        List<Frame> frames = Ramp.frames(plan, SUNSET, 500, longest, 15, FNumber.of(2), Iso.of(3200), 0.25);
         Frame before = frames.get(0);
-        assertTrue(before.shutter().realSeconds() < 0.01 && before.iso() == 100, "bright at sunset");
+        assertTrue(before.shutter().realSeconds() < 0.01 && before.iso().equals(Iso.HUNDRED), "bright at sunset");
         for (Frame f : frames) {
             // The light may come back by a third: the young moon, or a dome of glow that the frame sees.
             double gained = Stops.between(
-                    f.shutter().realSeconds() * f.iso(), before.shutter().realSeconds() * before.iso());
+                    f.shutter().realSeconds() * f.iso().value(),
+                    before.shutter().realSeconds() * before.iso().value());
             assertTrue(Math.abs(gained) < 0.4, "jumps by " + gained);
             double m = plan.night()
                     .light()
                     .at(f.open())
                     .towards(plan.framing().direction())
                     .magnitude();
-            SkyExposure sky = new SkyExposure(m, f.fNumber(), f.shutter().realSeconds(), f.iso());
-            boolean limit = f.iso() == 3200 && f.shutter().equals(longest);
+            SkyExposure sky = new SkyExposure(
+                    SkyBrightness.of(m), f.fNumber(), f.shutter().realSeconds(), f.iso());
+            boolean limit = f.iso().number() == 3200 && f.shutter().equals(longest);
             assertTrue(limit || Math.abs(sky.stopsOver(0.25)) < 0.45, "off by " + sky.stopsOver(0.25));
             before = f;
         }
@@ -64,7 +69,8 @@ class RampTest {
     void aPauseIsLaidBeforeTheBatteryEnds() {
         Plan plan = plan();
         List<ShutterTime> times = ExposurePlan.times(plan.rig());
-        BlockSpec trails = new BlockSpec(Block.Kind.TRAILS, SUNSET.plusSeconds(7200), 800, 10, 1, 2, 1600, 0);
+        BlockSpec trails =
+                new BlockSpec(Block.Kind.TRAILS, SUNSET.plusSeconds(7200), 800, 10, 1, FNumber.of(2), Iso.of(1600), 0);
         Instant empty = SUNSET.plusSeconds(9000);
         List<BlockSpec> divided = Programme.withChange(List.of(trails), empty, times);
         assertEquals(3, divided.size());
@@ -83,9 +89,11 @@ class RampTest {
     @Test
     void laidBlocksReplaceTheComputedOnesAndAreChecked() {
         Plan plan = plan();
-        BlockSpec early = new BlockSpec(Block.Kind.STACK, SUNSET, 60, 10, 2, 2, 1600, 0);
-        BlockSpec clash = new BlockSpec(Block.Kind.GROUND, SUNSET.plusSeconds(60), 3, 120, 2, 2, 800, 0);
-        BlockSpec lapse = new BlockSpec(Block.Kind.TIME_LAPSE, SUNSET.plusSeconds(3600), 100, 10, 5, 2, 3200, 1);
+        BlockSpec early = new BlockSpec(Block.Kind.STACK, SUNSET, 60, 10, 2, FNumber.of(2), Iso.of(1600), 0);
+        BlockSpec clash =
+                new BlockSpec(Block.Kind.GROUND, SUNSET.plusSeconds(60), 3, 120, 2, FNumber.of(2), Iso.of(800), 0);
+        BlockSpec lapse = new BlockSpec(
+                Block.Kind.TIME_LAPSE, SUNSET.plusSeconds(3600), 100, 10, 5, FNumber.of(2), Iso.of(3200), 1);
         RigChoices choices = RigChoices.NONE.with(ShootField.BLOCKS, BlockSpec.text(List.of(early, clash, lapse)));
         List<Block> blocks = Programme.blocks(plan, choices);
         assertEquals(3, blocks.size());

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
@@ -27,7 +28,7 @@ class SkylineNightsTest {
     private static Site behind(double altitude) {
         Site flat = Isle.isle();
         Skyline wall = new Skyline(List.of(new Skyline.Point(0, altitude)));
-        return new Site(flat.place().with(wall), flat.sky(), DarkSite.withoutTowns(21.4));
+        return new Site(flat.place().with(wall), flat.sky(), DarkSite.withoutTowns(SkyBrightness.of(21.4)));
     }
 
     private static MilkyWayNight core(Site site) {

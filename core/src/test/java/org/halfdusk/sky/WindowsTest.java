@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
@@ -25,7 +26,7 @@ class WindowsTest {
     @Test
     void aMonthIsTheSumOfItsNights() {
         LocalDate first = LocalDate.of(2027, 6, 1);
-        DarkSite site = DarkSite.withoutTowns(21.4);
+        DarkSite site = DarkSite.withoutTowns(SkyBrightness.of(21.4));
         double nightly = 0;
         for (int i = 0; i < 30; i++) {
             nightly +=

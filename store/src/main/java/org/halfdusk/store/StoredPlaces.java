@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -188,7 +189,7 @@ public final class StoredPlaces implements Places {
         r.setLongitude(place.observer().longitudeDegrees());
         r.setElevationM(place.observer().elevationMetres());
         r.setZone(place.zone().getId());
-        r.setSkyBrightness(place.skyBrightness());
+        r.setSkyBrightness(place.skyBrightness().magnitude());
         r.setCompass(place.compassDegrees());
         r.setNotes(place.notes().access());
         r.setHazards(place.notes().hazards());
@@ -231,7 +232,7 @@ public final class StoredPlaces implements Places {
                 r.getName(),
                 Observer.of(r.getLatitude(), r.getLongitude(), r.getElevationM()),
                 ZoneId.of(r.getZone()),
-                r.getSkyBrightness(),
+                SkyBrightness.of(r.getSkyBrightness()),
                 objects.stream().map(StoredPlaces::object).toList(),
                 new Skyline(points.stream()
                         .map(p -> new Skyline.Point(p.getAzimuth(), p.getAltitude()))

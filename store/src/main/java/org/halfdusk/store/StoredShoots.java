@@ -19,13 +19,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.RigChoices;
@@ -322,8 +323,8 @@ public final class StoredShoots implements Shoots {
         r.setBudgetPx(w.budgetPx());
         r.setIsoSchool(w.isoSchool().name());
         r.setPinnedS(w.pinnedSeconds().isPresent() ? w.pinnedSeconds().getAsDouble() : null);
-        r.setPinnedAperture(w.pinnedAperture().isPresent() ? w.pinnedAperture().getAsDouble() : null);
-        r.setPinnedIso(w.pinnedIso().isPresent() ? (long) w.pinnedIso().getAsInt() : null);
+        r.setPinnedAperture(w.pinnedAperture().map(FNumber::value).orElse(null));
+        r.setPinnedIso(w.pinnedIso().map(i -> (long) i.number()).orElse(null));
     }
 
     private static Kept<Shoot> kept(Record row, List<ShootWishRecord> wishes, List<ShootRigChoiceRecord> choices) {
@@ -351,10 +352,8 @@ public final class StoredShoots implements Shoots {
                 r.getBudgetPx(),
                 IsoSchool.valueOf(r.getIsoSchool()),
                 optional(r.getPinnedS()),
-                optional(r.getPinnedAperture()),
-                r.getPinnedIso() == null
-                        ? OptionalInt.empty()
-                        : OptionalInt.of(r.getPinnedIso().intValue()));
+                Optional.ofNullable(r.getPinnedAperture()).map(FNumber::of),
+                Optional.ofNullable(r.getPinnedIso()).map(Iso::of));
         return new Shoot.ShootRig(
                 r.getCameraId(),
                 r.getLensId(),

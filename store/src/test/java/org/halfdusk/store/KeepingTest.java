@@ -19,6 +19,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kits;
@@ -63,7 +64,12 @@ class KeepingTest {
 
     private static Place cove(int n) {
         return new Place(
-                "Cove " + n, Observer.of(35.9, -3.1, 3), java.time.ZoneId.of("Europe/Madrid"), 21, List.of(), "");
+                "Cove " + n,
+                Observer.of(35.9, -3.1, 3),
+                java.time.ZoneId.of("Europe/Madrid"),
+                SkyBrightness.of(21),
+                List.of(),
+                "");
     }
 
     /** With a second connection asked for while one is held, each of these would wait for itself. */

@@ -25,6 +25,7 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -53,7 +54,7 @@ class StoreTest {
             "Old Watchtower",
             Observer.of(35.952, -3.048, 62),
             ZoneId.of("Europe/Madrid"),
-            21.4,
+            SkyBrightness.of(21.4),
             List.of(new ForegroundObject("Watchtower", 18, 7, Azimuth.ofDegrees(171.2), 64, 1)),
             "south car park");
     private static final Camera CAMERA = new Camera(
@@ -123,7 +124,9 @@ class StoreTest {
         assertEquals(TOWER, places.find(before.placeId()).orElseThrow().it());
         assertEquals(CAMERA, kits.camera(before.rig().cameraId()).orElseThrow().it());
         assertEquals(LENS, kits.lens(before.rig().lensId()).orElseThrow().it());
-        assertEquals(2.8, before.rig().wishes().pinnedAperture().orElseThrow());
+        assertEquals(
+                org.halfdusk.photometry.FNumber.of(2.8),
+                before.rig().wishes().pinnedAperture().orElseThrow());
     }
 
     @Test
@@ -176,7 +179,7 @@ class StoreTest {
                 "Sandbar",
                 Observer.of(35.9861, -3.0588, 1),
                 ZoneId.of("Europe/Madrid"),
-                21.4,
+                SkyBrightness.of(21.4),
                 List.of(ForegroundObject.at("North Light", 34, 8, light, Observer.of(35.9861, -3.0588, 1))),
                 new Skyline(List.of(new Skyline.Point(0, 1.5), new Skyline.Point(119.5, 3))),
                 -0.4,

@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
@@ -95,7 +96,13 @@ class SubjectPagesTest {
         Shoots shoots = app.bean(Shoots.class);
         Planner planner = app.bean(Planner.class);
         long place = app.bean(Places.class)
-                .add(new Place("Far", Observer.of(latitude, longitude, 0), ZoneId.of(zone), 21.5, List.of(), ""));
+                .add(new Place(
+                        "Far",
+                        Observer.of(latitude, longitude, 0),
+                        ZoneId.of(zone),
+                        SkyBrightness.of(21.5),
+                        List.of(),
+                        ""));
         Kept<Place> kept = app.bean(Places.class).find(place).orElseThrow();
         for (Subject subject : Subject.values()) {
             good("/nights?subject=" + subject + "&place=" + place + "&from=2027-06-01");

@@ -7,12 +7,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
-import org.halfdusk.exposure.FNumber;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
@@ -30,10 +30,10 @@ public record FireworksPlan(
         Show show,
         Wishes wishes,
         ApertureChoice aperture,
-        int iso)
+        Iso iso)
         implements Plan {
-    private static final double USUAL_APERTURE = 11;
-    private static final int USUAL_ISO = 100;
+    private static final FNumber USUAL_APERTURE = new FNumber(11);
+    private static final Iso USUAL_ISO = Iso.HUNDRED;
 
     /** Shells drift and stand side by side: one and a half times the width of one†. */
     private static final double SIDE_BY_SIDE = 1.5;
@@ -68,9 +68,8 @@ public record FireworksPlan(
             Place place, FireworksNight night, Rig rig, Optional<Framing> framing, Wishes wishes, Show show) {
         Framing aim = framing.orElseGet(() -> aim(rig, show));
         ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE, rig, wishes);
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
-        int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(USUAL_ISO, isos));
+        List<Iso> isos = rig.camera().isos();
+        Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
         return new FireworksPlan(place, night, rig, aim, show, wishes, aperture, iso);
     }
 
@@ -163,13 +162,13 @@ public record FireworksPlan(
     }
 
     /** Many bursts add up in the finale, so a stop is taken; the town alone gets one back. */
-    public double fNumber(Scene scene) {
-        double wished = switch (scene) {
-            case FINALE -> aperture.fNumber() * Math.sqrt(2);
-            case TOWN -> aperture.fNumber() / Math.sqrt(2);
+    public FNumber fNumber(Scene scene) {
+        FNumber wished = switch (scene) {
+            case FINALE -> aperture.fNumber().stoppedDown(1);
+            case TOWN -> aperture.fNumber().stoppedDown(-1);
             default -> aperture.fNumber();
         };
-        return FNumber.nearest(wished, ExposurePlan.apertures(rig));
+        return wished.nearest(rig.apertures());
     }
 
     public Setting setting(Scene scene) {

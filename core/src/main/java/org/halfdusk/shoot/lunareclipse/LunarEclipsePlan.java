@@ -16,6 +16,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
@@ -58,8 +59,8 @@ public record LunarEclipsePlan(
     /**
      * The exposure at a moment.
      *
-     * @param surface of what is exposed for, as it is seen through the air, mag/arcsec²
-     * @param sky behind it without the Moon's own light, mag/arcsec²
+     * @param surface of what is exposed for, as it is seen through the air
+     * @param sky behind it without the Moon's own light
      */
     public record Step(
             Instant at,
@@ -67,11 +68,11 @@ public record LunarEclipsePlan(
             double umbralMagnitude,
             HorizontalPosition moon,
             LunarExposure exposure,
-            double surface,
-            double sky) {
+            SkyBrightness surface,
+            SkyBrightness sky) {
         /** Whether it stands out: brighter than the sky before which it hangs. */
         public boolean visible() {
-            return moon.seen().up() && surface <= sky;
+            return moon.seen().up() && sky.atLeastAsDarkAs(surface);
         }
     }
 
@@ -125,14 +126,14 @@ public record LunarEclipsePlan(
         HorizontalPosition moon = night.sky().at(Body.MOON, at);
         double q = guide(phase, s);
         Apparent apparent = moon.seen();
-        double sky = night.light().at(at).behindMoon();
+        SkyBrightness sky = night.light().at(at).behindMoon();
         return new Step(
                 at,
                 phase,
                 umbral,
                 moon,
                 LunarExposure.of(rig, q, apparent, wishes, limitSeconds(at), sky),
-                EclipseGuide.lunarSurface(q) + LunarExposure.airMagnitudes(apparent),
+                EclipseGuide.lunarSurface(q).darkerBy(LunarExposure.airMagnitudes(apparent)),
                 sky);
     }
 

@@ -3,14 +3,15 @@ package org.halfdusk.shoot.lunareclipse;
 import java.util.List;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.FNumber;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
@@ -66,6 +67,9 @@ public record LunarExposure(
         return mount == Mount.LUNAR_RATE ? Math.min(MOST_FOLLOWED_SECONDS, seconds) : seconds;
     }
 
+    /** What a mark may fall short of the ISO that is needed: a fourteenth of a stop. */
+    private static final double LESS_FORGIVEN = 0.05;
+
     /** Magnitudes that the air takes at an apparent altitude; under the horizon as at it. */
     static double airMagnitudes(Apparent altitude) {
         return AIR.magnitudes(altitude);
@@ -73,41 +77,40 @@ public record LunarExposure(
 
     /**
      * @param altitude of the Moon as it is seen
-     * @param skyBrightness behind the Moon, its own light left out, mag/arcsec²
+     * @param behind sky about the Moon, its own light left out
      */
-    static LunarExposure of(Rig rig, double q, Apparent altitude, Wishes wishes, double limit, double skyBrightness) {
+    static LunarExposure of(Rig rig, double q, Apparent altitude, Wishes wishes, double limit, SkyBrightness behind) {
         double air = AIR.stopsBelowHigh(altitude);
         List<ShutterTime> times = ExposurePlan.times(rig);
         ShutterTime longest = ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
-        int lowest = isos.get(0);
-        double usual = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes)
-                .fNumber();
-        double sky = SkyExposure.guideValue(skyBrightness, SkyExposure.MOST_BEHIND);
+        List<Iso> isos = rig.camera().isos();
+        Iso lowest = isos.get(0);
+        FNumber usual =
+                ApertureChoice.preferring(rig.sharpestAperture(), rig, wishes).fNumber();
+        double sky = SkyExposure.guideValue(behind, SkyExposure.MOST_BEHIND);
         double guide = Math.max(q - air, sky);
         double skyStops = guide - (q - air);
         Spent spent = Spent.TIME;
-        double n = usual;
-        int iso = wishes.pinnedIso().orElse(lowest);
+        FNumber n = usual;
+        Iso iso = wishes.pinnedIso().orElse(lowest);
         if (wishes.pinnedSeconds().isPresent()) {
             ShutterTime pinned = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
             return of(q, air, limit, pinned, n, iso, guide, Spent.PINNED, skyStops);
         }
         double needed = EclipseGuide.seconds(n, iso, guide);
         if (needed > longest.realSeconds() && wishes.pinnedAperture().isEmpty()) {
-            double wanted = n * Math.sqrt(longest.realSeconds() / needed);
+            FNumber wanted = n.stoppedDown(Stops.between(longest.realSeconds(), needed));
             n = FNumber.available(rig.widestAperture(), usual).stream()
-                    .filter(f -> f <= wanted)
-                    .max(Double::compare)
+                    .filter(f -> f.compareTo(wanted) <= 0)
+                    .max(FNumber::compareTo)
                     .orElse(rig.widestAperture());
             spent = Spent.APERTURE;
         }
         needed = EclipseGuide.seconds(n, iso, guide);
         if (needed > longest.realSeconds() * 1.02 && wishes.pinnedIso().isEmpty()) {
-            double wanted = iso * needed / longest.realSeconds();
-            iso = isos.stream().filter(i -> i >= wanted * 0.95).findFirst().orElse(isos.get(isos.size() - 1));
-            spent = iso < wanted * 0.95 ? Spent.ALL : Spent.ISO;
+            Iso wanted = iso.times(needed / longest.realSeconds());
+            iso = wanted.andHigher(isos, LESS_FORGIVEN).findFirst().orElse(isos.get(isos.size() - 1));
+            spent = iso.value() < wanted.value() * (1 - LESS_FORGIVEN) ? Spent.ALL : Spent.ISO;
         }
         needed = EclipseGuide.seconds(n, iso, guide);
         ShutterTime time = needed > longest.realSeconds() ? longest : ShutterTime.nearest(needed, times);
@@ -119,8 +122,8 @@ public record LunarExposure(
             double air,
             double limit,
             ShutterTime time,
-            double n,
-            int iso,
+            FNumber n,
+            Iso iso,
             double guide,
             Spent spent,
             double skyStops) {

@@ -10,6 +10,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.LightWindows;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
@@ -75,8 +76,8 @@ public record MilkyWayNight(
 
     /** Spans of the night in which the zenith is within so many magnitudes of the place's darkest. */
     public List<Interval> nearlyDarkest(double magnitudes) {
-        double darkest = light.at(best.at()).zenith().darkMagnitude();
-        return LightWindows.zenithDarkerThan(light, darkest - magnitudes, night.interval());
+        SkyBrightness darkest = light.at(best.at()).zenith().dark();
+        return LightWindows.zenithDarkerThan(light, darkest.darkerBy(-magnitudes), night.interval());
     }
 
     /** How bright the sky is towards the core at its best moment. */

@@ -9,6 +9,7 @@ import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
@@ -37,8 +38,8 @@ public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing fr
     public static MilkyWayPlan of(Place place, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes) {
         Framing aim = framing.orElseGet(
                 () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
-        double brightness =
-                night.light().at(night.bestMoment()).framed(aim.direction()).magnitude();
+        SkyBrightness brightness =
+                night.light().at(night.bestMoment()).framed(aim.direction()).total();
         ExposurePlan exposure = ExposurePlan.of(rig, aim, night.sky().pole().direction(), brightness, wishes);
         return new MilkyWayPlan(place, night, rig, aim, exposure);
     }

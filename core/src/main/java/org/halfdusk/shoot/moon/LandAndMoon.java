@@ -7,10 +7,12 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.MoonExposure;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.light.Moonlight;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
@@ -36,8 +38,8 @@ public final class LandAndMoon {
 
     private static final double STEP_DAYS = 1.0 / 96;
 
-    private static final double N = 11;
-    private static final double ISO = 100;
+    private static final FNumber N = new FNumber(11);
+    private static final Iso ISO = Iso.HUNDRED;
 
     private LandAndMoon() {}
 

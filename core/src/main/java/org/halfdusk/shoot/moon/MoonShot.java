@@ -6,13 +6,15 @@ import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
@@ -38,7 +40,7 @@ public record MoonShot(
         Limit limit,
         ApertureChoice aperture,
         ShutterTime shutter,
-        int iso,
+        Iso iso,
         double stopsOff,
         double skyStops,
         boolean visible,
@@ -50,9 +52,9 @@ public record MoonShot(
      * @param phaseAngleDegrees 0 full to 180 new
      * @param altitude of it as it is seen
      * @param speedArcsec over the sky, arcsec per second
-     * @param sky behind it without its own light, mag/arcsec²
+     * @param sky behind it without its own light
      */
-    public record Circumstances(double phaseAngleDegrees, Apparent altitude, double speedArcsec, double sky) {
+    public record Circumstances(double phaseAngleDegrees, Apparent altitude, double speedArcsec, SkyBrightness sky) {
         static Circumstances of(MoonNight night, Instant at) {
             return new Circumstances(
                     night.sky().moonPhase(at).phaseAngleDegrees(),
@@ -61,10 +63,10 @@ public record MoonShot(
                     night.light().at(at).behindMoon());
         }
 
-        /** The Moon's surface through the air, mag/arcsec². */
-        double surface() {
+        /** The Moon's surface through the air. */
+        SkyBrightness surface() {
             return EclipseGuide.lunarSurface(EclipseGuide.fullMoon() - MoonExposure.phaseStops(phaseAngleDegrees))
-                    + MoonNight.AIR.magnitudes(altitude);
+                    .darkerBy(MoonNight.AIR.magnitudes(altitude));
         }
     }
 
@@ -105,18 +107,17 @@ public record MoonShot(
         double steady = support == Support.HAND ? limits.hand() : limits.longLens();
         double least = Math.min(limits.motion(), steady);
         Limit limit = limits.motion() <= steady ? Limit.MOTION : support == Support.HAND ? Limit.HAND : Limit.LONG_LENS;
-        ApertureChoice aperture = ApertureChoice.preferring(ApertureChoice.sharpest(rig), rig, wishes);
-        double n = aperture.fNumber();
-        double lowIso = rig.camera().lowestIso();
+        ApertureChoice aperture = ApertureChoice.preferring(rig.sharpestAperture(), rig, wishes);
+        FNumber n = aperture.fNumber();
+        Iso lowIso = Iso.of(rig.camera().lowestIso());
         double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR);
         double sky = SkyExposure.guideValue(moon.sky(), SkyExposure.MOST_BEHIND);
         double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
-        double wishedIso = Math.max(lowIso, lowIso * atLowest / least);
-        int iso = wishes.pinnedIso().orElseGet(() -> firstAtLeast(wishedIso, isos));
-        double exact = atLowest * lowIso / iso;
+        List<Iso> isos = rig.camera().isos();
+        Iso wishedIso = lowIso.times(Math.max(1, atLowest / least));
+        Iso iso = wishes.pinnedIso().orElseGet(() -> firstAtLeast(wishedIso, isos));
+        double exact = atLowest * lowIso.value() / iso.value();
         ShutterTime shutter = wishes.pinnedSeconds().isPresent()
                 ? ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times)
                 : inside(least, exact, times);
@@ -131,16 +132,13 @@ public record MoonShot(
                 iso,
                 Stops.between(shutter.realSeconds(), exact),
                 Stops.between(rule, atLowest),
-                moon.altitude().up() && moon.surface() <= moon.sky(),
+                moon.altitude().up() && moon.sky().atLeastAsDarkAs(moon.surface()),
                 wishes.pinnedIso().isPresent(),
                 moon);
     }
 
-    private static int firstAtLeast(double wished, List<Integer> isos) {
-        return isos.stream()
-                .filter(i -> i >= wished * (1 - ShutterTime.FORGIVEN))
-                .findFirst()
-                .orElse(isos.get(isos.size() - 1));
+    private static Iso firstAtLeast(Iso wished, List<Iso> isos) {
+        return wished.andHigher(isos, ShutterTime.FORGIVEN).findFirst().orElse(isos.get(isos.size() - 1));
     }
 
     /** The mark nearest to a wish that is not longer than the limit; the shortest where all are. */

@@ -11,12 +11,13 @@ import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.ApertureChoice;
@@ -40,10 +41,10 @@ public record SolarEclipsePlan(
         boolean followed,
         Duration cadence,
         ApertureChoice aperture,
-        int iso)
+        Iso iso)
         implements Plan {
-    private static final double USUAL_APERTURE = 8;
-    private static final int USUAL_ISO = 100;
+    private static final FNumber USUAL_APERTURE = new FNumber(8);
+    private static final Iso USUAL_ISO = Iso.HUNDRED;
 
     /** Daylight, K. */
     private static final int WHITE_BALANCE_KELVIN = 5200;
@@ -76,11 +77,9 @@ public record SolarEclipsePlan(
         HorizontalPosition sun = day.sky().at(Body.SUN, day.bestMoment());
         Framing aim = framing.orElseGet(() -> new Framing(
                 sun.azimuth(), Altitude.ofDegrees(Math.max(-10, sun.altitude().degrees())), 0));
-        ApertureChoice aperture =
-                ApertureChoice.preferring(Math.max(USUAL_APERTURE, rig.widestAperture()), rig, wishes);
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
-        int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(USUAL_ISO, isos));
+        ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE.atLeast(rig.widestAperture()), rig, wishes);
+        List<Iso> isos = rig.camera().isos();
+        Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
         return new SolarEclipsePlan(place, day, rig, aim, wishes, filter, followed, cadence, aperture, iso);
     }
 

@@ -3,6 +3,8 @@ package org.halfdusk.shoot.solareclipse;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.ExposurePlan;
 
 /**
@@ -29,8 +31,8 @@ public record SolarExposure(
     static SolarExposure of(
             Rig rig,
             EclipseGuide.Solar phase,
-            double fNumber,
-            int iso,
+            FNumber fNumber,
+            Iso iso,
             double airStops,
             double crescentStops,
             double declinationDegrees,

@@ -1,14 +1,16 @@
 package org.halfdusk.shoot.trails;
 
 import java.util.List;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.IsoReason;
@@ -18,18 +20,18 @@ import org.halfdusk.shoot.Wishes;
  * One frame of star trails. The sky's glow, not the stars' motion, limits it: at a third of the way across the histogram
  * faint trails begin to drown.
  *
- * @param skyBrightness the brightest towards the frame during the run, mag/arcsec²
+ * @param skyBrightness the brightest towards the frame during the run
  * @param timeReason what decided the time
  * @param glowLimitSeconds longest time at this aperture and ISO before the sky stands a third across
  */
 public record TrailsExposure(
         Rig rig,
-        double skyBrightness,
+        SkyBrightness skyBrightness,
         Wishes wishes,
         ShutterTime shutter,
         TimeReason timeReason,
         ApertureChoice aperture,
-        int iso,
+        Iso iso,
         IsoReason isoReason,
         double glowLimitSeconds) {
     /** Where on the histogram the sky's glow begins to drown faint trails. */
@@ -38,7 +40,7 @@ public record TrailsExposure(
     /** A frame that one headlight may cost without much loss, and long enough to keep the number of files down. */
     public static final double USUAL_SECONDS = 90;
 
-    private static final double USUAL_APERTURE = 4;
+    private static final FNumber USUAL_APERTURE = new FNumber(4);
 
     /** Cool enough to keep the night blue, K. */
     private static final int WHITE_BALANCE_KELVIN = 3200;
@@ -53,23 +55,23 @@ public record TrailsExposure(
         PINNED
     }
 
-    static TrailsExposure of(Rig rig, double skyBrightness, Wishes wishes) {
+    static TrailsExposure of(Rig rig, SkyBrightness skyBrightness, Wishes wishes) {
         ApertureChoice aperture = ApertureChoice.preferring(
-                wishes.pinnedAperture().isPresent() ? USUAL_APERTURE : Math.max(USUAL_APERTURE, rig.widestAperture()),
+                wishes.pinnedAperture().isPresent() ? USUAL_APERTURE : USUAL_APERTURE.atLeast(rig.widestAperture()),
                 rig,
                 wishes);
         List<ShutterTime> times = ExposurePlan.times(rig);
-        List<Integer> isos =
-                Iso.available(rig.camera().lowestIso(), rig.camera().highestIso());
+        List<Iso> isos = rig.camera().isos();
         double slowest = limit(rig, skyBrightness, aperture.fNumber(), isos.get(0));
         ShutterTime usual = ShutterTime.roundDown(USUAL_SECONDS, times).orElseGet(() -> times.get(times.size() - 1));
         ShutterTime chosen = usual;
         TimeReason reason = usual.nominalSeconds() < USUAL_SECONDS ? TimeReason.LONGEST_OF_CAMERA : TimeReason.USUAL;
         double filmSeconds = Reciprocity.needed(
                 rig.camera(),
-                new SkyExposure(skyBrightness, aperture.fNumber(), 1, 100)
+                new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED)
                                 .isoFor(wishes.isoSchool().histogramPosition())
-                        / isos.get(0));
+                                .value()
+                        / isos.get(0).value());
         if (wishes.pinnedSeconds().isEmpty() && rig.camera().film()) {
             chosen = ShutterTime.nearest(Math.min(School.LONGEST_SECONDS, filmSeconds), times);
             reason = TimeReason.FILM;
@@ -81,9 +83,9 @@ public record TrailsExposure(
             reason = TimeReason.SKY_GLOW;
         }
         double counts = Reciprocity.counts(rig.camera(), chosen.realSeconds());
-        double exact = new SkyExposure(skyBrightness, aperture.fNumber(), counts, 100)
+        Iso exact = new SkyExposure(skyBrightness, aperture.fNumber(), counts, Iso.HUNDRED)
                 .isoFor(wishes.isoSchool().histogramPosition());
-        int iso = wishes.pinnedIso().orElseGet(() -> Iso.nearest(exact, isos));
+        Iso iso = wishes.pinnedIso().orElseGet(() -> exact.nearest(isos));
         return new TrailsExposure(
                 rig,
                 skyBrightness,
@@ -97,12 +99,16 @@ public record TrailsExposure(
     }
 
     /** Seconds until the sky stands at the glow limit. */
-    private static double limit(Rig rig, double skyBrightness, double fNumber, int iso) {
+    private static double limit(Rig rig, SkyBrightness skyBrightness, FNumber fNumber, Iso iso) {
         return Reciprocity.needed(
-                rig.camera(), new SkyExposure(skyBrightness, fNumber, 1, 100).isoFor(GLOW_LIMIT) / iso);
+                rig.camera(),
+                new SkyExposure(skyBrightness, fNumber, 1, Iso.HUNDRED)
+                                .isoFor(GLOW_LIMIT)
+                                .value()
+                        / iso.value());
     }
 
-    public double fNumber() {
+    public FNumber fNumber() {
         return aperture.fNumber();
     }
 

@@ -11,6 +11,8 @@ import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
@@ -53,14 +55,14 @@ public record TrailsPlan(
         return new Framing(night.pole().azimuth(), Altitude.ofDegrees(altitude), 0);
     }
 
-    /** The brightest that the sky gets towards the frame while the shutter works, mag/arcsec². */
-    private static double brightest(TrailsNight night, Framing aim) {
+    /** The brightest that the sky gets towards the frame while the shutter works. */
+    private static SkyBrightness brightest(TrailsNight night, Framing aim) {
         Interval span = night.span()
                 .orElseGet(
                         () -> Interval.of(night.bestMoment(), night.bestMoment().plusSeconds(1)));
         return List.of(span.start(), span.middle(), span.end().minusSeconds(1)).stream()
-                .mapToDouble(t -> night.light().at(t).framed(aim.direction()).magnitude())
-                .min()
+                .map(t -> night.light().at(t).framed(aim.direction()).total())
+                .min(SkyBrightness::compareTo)
                 .orElseThrow();
     }
 
@@ -102,7 +104,7 @@ public record TrailsPlan(
                 exposure.skyBrightness(),
                 exposure.fNumber(),
                 r.durationSeconds(),
-                rig.camera().lowestIso()));
+                Iso.of(rig.camera().lowestIso())));
     }
 
     /** Where the pole falls, mm from the middle of the frame; nothing where it is behind the camera. */

@@ -16,6 +16,8 @@ import org.halfdusk.exposure.Burst;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.Isle;
@@ -65,9 +67,9 @@ class FireworksPlanTest {
     void theUsualSetting() {
         FireworksPlan plan = usual();
         assertEquals("3.5 s", plan.setting().shutter().label());
-        assertEquals(11, plan.setting().fNumber());
-        assertEquals(100, plan.setting().iso());
-        assertTrue(plan.fNumber(FireworksPlan.Scene.FINALE) > plan.fNumber(FireworksPlan.Scene.BREAK));
+        assertEquals(FNumber.of(11), plan.setting().fNumber());
+        assertEquals(Iso.HUNDRED, plan.setting().iso());
+        assertTrue(plan.fNumber(FireworksPlan.Scene.FINALE).compareTo(plan.fNumber(FireworksPlan.Scene.BREAK)) > 0);
         assertTrue(plan.seconds(FireworksPlan.Scene.FINALE) < plan.seconds(FireworksPlan.Scene.SMOKE));
     }
 
@@ -115,7 +117,7 @@ class FireworksPlanTest {
     void aLensThatOnlyStopsToEight() {
         Lens old = new Lens("50 mm f/2 to f/8", 50, 50, 2, 2, 8, 5.6);
         FireworksPlan plan = plan(rig(old, 50), SubjectWish.NONE);
-        assertEquals(8, plan.setting().fNumber());
+        assertEquals(FNumber.of(8), plan.setting().fNumber());
         assertInstanceOf(ApertureReason.OutOfReach.class, plan.aperture().reason());
     }
 

@@ -11,13 +11,15 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.reference.ReferenceTable;
@@ -35,8 +37,9 @@ import org.junit.jupiter.api.Test;
 class MilkyWayPlanTest {
     private static final ZoneId MADRID = ZoneId.of("Europe/Madrid");
     private static final Observer TOWER = Observer.of(35.95, -3.05, 40);
-    private static final Place PLACE = new Place("Old Watchtower", TOWER, MADRID, 21.4, List.of(), "");
-    private static final DarkSite SITE = DarkSite.withoutTowns(21.4);
+    private static final Place PLACE =
+            new Place("Old Watchtower", TOWER, MADRID, SkyBrightness.of(21.4), List.of(), "");
+    private static final DarkSite SITE = DarkSite.withoutTowns(SkyBrightness.of(21.4));
     private static final Camera CAMERA = new Camera(
             "full frame 33 MP",
             new Sensor(35.9, 23.9, 7008, 4672),
@@ -67,7 +70,7 @@ class MilkyWayPlanTest {
         return at.plusSeconds(30).atZone(MADRID).toLocalTime().toString().substring(0, 5);
     }
 
-    private static Wishes pinned(OptionalDouble seconds, OptionalDouble aperture, OptionalInt iso) {
+    private static Wishes pinned(OptionalDouble seconds, Optional<FNumber> aperture, Optional<Iso> iso) {
         return new Wishes(2.6, IsoSchool.PROTECT_COLOURS, seconds, aperture, iso);
     }
 
@@ -98,12 +101,12 @@ class MilkyWayPlanTest {
         ExposurePlan e = plan(Wishes.DEFAULT).exposure();
         // Upright, the middle third reaches to 13° nearer the equator: 10 s holds 2.6 px in the centre only.
         assertEquals("8 s", e.shutter().label());
-        assertEquals(2, e.aperture());
+        assertEquals(FNumber.of(2), e.aperture());
         // Half-way up the sky is 0.3 mag brighter than at the zenith, where the place was measured; the band's own
         // light, the
         // brightest of it, adds a third more.
-        assertEquals(20.76, e.skyBrightness(), 0.05);
-        assertEquals(1600, e.iso());
+        assertEquals(20.76, e.skyBrightness().magnitude(), 0.05);
+        assertEquals(Iso.of(1600), e.iso());
         assertInstanceOf(ShutterReason.RoundedDown.class, e.shutterReason());
         assertInstanceOf(ApertureReason.Widest.class, e.apertureReason());
         assertInstanceOf(IsoReason.SkyPlaced.class, e.isoReason());
@@ -112,33 +115,33 @@ class MilkyWayPlanTest {
     @Test
     void equivalentsGiveTheSameLight() {
         ExposurePlan e = plan(Wishes.DEFAULT).exposure();
-        double light = e.shutter().realSeconds() * e.iso();
+        double light = e.shutter().realSeconds() * e.iso().value();
         assertEquals(2, e.equivalents().size());
         for (ExposurePlan.Equivalent q : e.equivalents()) {
-            assertEquals(light, q.shutter().realSeconds() * q.iso(), 0.03 * light);
+            assertEquals(light, q.shutter().realSeconds() * q.iso().value(), 0.03 * light);
         }
     }
 
     @Test
     void aPinnedApertureOutOfReachIsSaidSo() {
-        ExposurePlan e = plan(pinned(OptionalDouble.empty(), OptionalDouble.of(1.4), OptionalInt.empty()))
+        ExposurePlan e = plan(pinned(OptionalDouble.empty(), Optional.of(FNumber.of(1.4)), Optional.empty()))
                 .exposure();
-        assertEquals(2, e.aperture());
+        assertEquals(FNumber.of(2), e.aperture());
         assertInstanceOf(ApertureReason.OutOfReach.class, e.apertureReason());
     }
 
     @Test
     void aPinnedTimeIsUsedAndIsoFollows() {
-        ExposurePlan e = plan(pinned(OptionalDouble.of(20), OptionalDouble.empty(), OptionalInt.empty()))
+        ExposurePlan e = plan(pinned(OptionalDouble.of(20), Optional.empty(), Optional.empty()))
                 .exposure();
         assertEquals("20 s", e.shutter().label());
-        assertEquals(640, e.iso());
+        assertEquals(Iso.of(640), e.iso());
         assertTrue(e.middlePx() > 4.5);
     }
 
     @Test
     void aPinnedIsoTellsHowFarTheSkyIsOff() {
-        ExposurePlan e = plan(pinned(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(5000)))
+        ExposurePlan e = plan(pinned(OptionalDouble.empty(), Optional.empty(), Optional.of(Iso.of(5000))))
                 .exposure();
         IsoReason.Pinned reason = assertInstanceOf(IsoReason.Pinned.class, e.isoReason());
         assertEquals(2, reason.stopsOver(), 0.35);

@@ -12,17 +12,19 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.IsoSchool;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Isle;
@@ -129,7 +131,7 @@ class MoonPlanTest {
         MoonShot shot = usual().shot();
         assertEquals(MoonShot.Limit.LONG_LENS, shot.limit());
         assertFalse(shot.overLimit());
-        assertTrue(shot.iso() > 400);
+        assertTrue(shot.iso().value() > 400);
         assertTrue(Math.abs(shot.stopsOff()) < 0.35);
         assertEquals(3, shot.bracket().size());
         assertEquals(
@@ -152,9 +154,16 @@ class MoonPlanTest {
     @Test
     void aHighMoonNeedsNoMoreThanTheRule() {
         Wishes f11 = new Wishes(
-                2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), OptionalDouble.of(11), OptionalInt.of(200));
-        MoonShot shot =
-                MoonShot.of(TELE, new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, 20), f11, Support.TRIPOD);
+                2.6,
+                IsoSchool.PROTECT_COLOURS,
+                OptionalDouble.empty(),
+                Optional.of(FNumber.of(11)),
+                Optional.of(Iso.of(200)));
+        MoonShot shot = MoonShot.of(
+                TELE,
+                new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, SkyBrightness.of(20)),
+                f11,
+                Support.TRIPOD);
         assertEquals("1/200 s", shot.shutter().label());
         assertEquals(0, shot.airStops(), 1e-9);
     }
@@ -165,13 +174,16 @@ class MoonPlanTest {
         Camera steady = Isle.steady(4);
         Rig rig = Rig.of(steady, Isle.TELE, Optional.empty(), 200);
         MoonShot shot = MoonShot.of(
-                rig, new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, 20), Wishes.DEFAULT, Support.HAND);
+                rig,
+                new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, SkyBrightness.of(20)),
+                Wishes.DEFAULT,
+                Support.HAND);
         assertEquals(16 / 200.0 / steady.sensor().cropFactor(), shot.limits().hand(), 1e-9);
         for (double phase = 0; phase <= 150; phase += 10) {
             for (double altitude : new double[] {0, 2, 10, 60}) {
                 MoonShot any = MoonShot.of(
                         rig,
-                        new MoonShot.Circumstances(phase, Apparent.ofDegrees(altitude), 14.5, 21),
+                        new MoonShot.Circumstances(phase, Apparent.ofDegrees(altitude), 14.5, SkyBrightness.of(21)),
                         Wishes.DEFAULT,
                         Support.HAND);
                 assertTrue(any.shutter().realSeconds() <= any.limitSeconds() * 1.01);
@@ -183,11 +195,17 @@ class MoonPlanTest {
     @Test
     void aMoonInABrightSkyIsHeldByItAndMayNotBeSeen() {
         MoonShot day = MoonShot.of(
-                TELE, new MoonShot.Circumstances(150, Apparent.ofDegrees(5), 14.5, 4), Wishes.DEFAULT, Support.TRIPOD);
+                TELE,
+                new MoonShot.Circumstances(150, Apparent.ofDegrees(5), 14.5, SkyBrightness.of(4)),
+                Wishes.DEFAULT,
+                Support.TRIPOD);
         assertFalse(day.visible());
         assertTrue(day.skyStops() > 3, "held by " + day.skyStops());
         MoonShot night = MoonShot.of(
-                TELE, new MoonShot.Circumstances(0, Apparent.ofDegrees(30), 14.5, 19), Wishes.DEFAULT, Support.TRIPOD);
+                TELE,
+                new MoonShot.Circumstances(0, Apparent.ofDegrees(30), 14.5, SkyBrightness.of(19)),
+                Wishes.DEFAULT,
+                Support.TRIPOD);
         assertTrue(night.visible());
         assertEquals(0, night.skyStops(), 1e-9);
     }
@@ -259,9 +277,9 @@ class MoonPlanTest {
     /** 250 N²/(E·S): 700 lux at f/11 and ISO 100 asks for 0.43 s. */
     @Test
     void meteredLand() {
-        assertEquals(0.432, Daylight.meteredSeconds(700, 11, 100), 0.001);
+        assertEquals(0.432, Daylight.meteredSeconds(700, FNumber.of(11), Iso.of(100)), 0.001);
         assertEquals(
-                Daylight.meteredSeconds(700, 11, 100) / 4,
+                Daylight.meteredSeconds(700, FNumber.of(11), Iso.of(100)) / 4,
                 LandAndMoon.at(SANDBAR.sky(), sunAtHorizon(), 0, Extinction.CLEAR)
                         .landSeconds(),
                 0.01);

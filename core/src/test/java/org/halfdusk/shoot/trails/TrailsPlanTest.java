@@ -16,13 +16,13 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.ApertureReason;
@@ -99,13 +99,13 @@ class TrailsPlanTest {
     void exposureFollowsTheSkysGlow() {
         TrailsExposure e = usual().exposure();
         assertEquals("90 s", e.shutter().label());
-        assertEquals(4, e.fNumber());
+        assertEquals(FNumber.of(4), e.fNumber());
         assertEquals(0.14, e.sky().histogramPosition(), 0.02);
         assertTrue(e.stopsUnderGlow() > 2);
         // At the limit itself the sky stands a third across: the same model turned round.
         assertEquals(
                 TrailsExposure.GLOW_LIMIT,
-                new org.halfdusk.exposure.SkyExposure(e.skyBrightness(), 4, e.glowLimitSeconds(), e.iso())
+                new org.halfdusk.exposure.SkyExposure(e.skyBrightness(), FNumber.of(4), e.glowLimitSeconds(), e.iso())
                         .histogramPosition(),
                 1e-9);
     }
@@ -132,10 +132,10 @@ class TrailsPlanTest {
     @Test
     void aLensThatCannotOpenThatFarSaysSo() {
         Wishes wide = new Wishes(
-                2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), OptionalDouble.of(2), OptionalInt.empty());
+                2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), Optional.of(FNumber.of(2)), Optional.empty());
         TrailsExposure e =
                 plan(isle(), JANUARY, FIFTEEN, wide, SubjectWish.NONE).exposure();
-        assertEquals(4, e.fNumber());
+        assertEquals(FNumber.of(4), e.fNumber());
         assertInstanceOf(ApertureReason.OutOfReach.class, e.aperture().reason());
     }
 

@@ -8,6 +8,9 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.StarTrails;
 import org.halfdusk.exposure.Trailing;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -48,8 +51,8 @@ class ExposureApi {
         double diagonal =
                 width > 0 && height > 0 ? Math.hypot(width, height) * pitch / 1000 : FULL_FRAME_DIAGONAL_MM / crop;
         Trailing trailing = new Trailing(focal, pitch, declination);
-        School.Setup setup =
-                new School.Setup(new StarTrails.AllRolls(trailing, diagonal), focal, pitch, aperture, crop, budget);
+        School.Setup setup = new School.Setup(
+                new StarTrails.AllRolls(trailing, diagonal), focal, pitch, FNumber.of(aperture), crop, budget);
         List<SchoolAnswer> schools = SharpTime.all(setup, ShutterTime.dial()).stream()
                 .map(ExposureApi::answer)
                 .toList();
@@ -75,7 +78,7 @@ class ExposureApi {
         double seconds = query.number("seconds", 1e-5, 86_400);
         double iso = query.number("iso", 1, 10_000_000);
         query.check();
-        SkyExposure e = new SkyExposure(brightness, aperture, seconds, iso);
+        SkyExposure e = new SkyExposure(SkyBrightness.of(brightness), FNumber.of(aperture), seconds, Iso.of(iso));
         return new ExposureAnswer(e.stopsUnderClipping(), e.histogramPosition());
     }
 }

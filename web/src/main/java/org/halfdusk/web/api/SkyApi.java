@@ -16,6 +16,7 @@ import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.MagneticField;
 import org.halfdusk.place.Observer;
 import org.halfdusk.sky.EventType;
@@ -156,7 +157,7 @@ class SkyApi {
         double zenith = query.number("zenithDark", 15, 22.2, Double.NaN);
         query.check();
         Observer here = observer.orElseThrow();
-        DarkSite site = Double.isNaN(zenith) ? DarkSite.estimated(here) : DarkSite.of(here, zenith);
+        DarkSite site = Double.isNaN(zenith) ? DarkSite.estimated(here) : DarkSite.of(here, SkyBrightness.of(zenith));
         Sky sky = Sky.over(here, ephemeris, DeltaT.model());
         SkyLight.At light = new SkyLight(sky, site).at(at);
         Vector direction =
@@ -170,7 +171,7 @@ class SkyApi {
                 b.twilight() / sum,
                 b.moon() / sum,
                 b.band() / sum,
-                light.zenith().darkMagnitude());
+                light.zenith().dark().magnitude());
     }
 
     record DeclinationAnswer(

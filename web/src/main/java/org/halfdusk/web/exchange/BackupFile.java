@@ -3,23 +3,42 @@ package org.halfdusk.web.exchange;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
+import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Support;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.typed.TypedNumber;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.deser.std.StdDeserializer;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.ser.std.StdSerializer;
 
 /** A backup as JSON: the records of the core by their own names, so that a person can read it. */
 public final class BackupFile {
     private static final JsonMapper JSON = JsonMapper.builder()
             .addMixIn(Accessory.class, AccessoryKinds.class)
+            .addModule(new SimpleModule()
+                    .addSerializer(FNumber.class, new AsNumber<>(FNumber.class, FNumber::value))
+                    .addDeserializer(FNumber.class, new OfNumber<>(FNumber.class, FNumber::of))
+                    .addSerializer(SkyBrightness.class, new AsNumber<>(SkyBrightness.class, SkyBrightness::magnitude))
+                    .addDeserializer(SkyBrightness.class, new OfNumber<>(SkyBrightness.class, SkyBrightness::of))
+                    .addSerializer(Iso.class, new AsNumber<>(Iso.class, Iso::value))
+                    .addDeserializer(Iso.class, new OfNumber<>(Iso.class, Iso::of)))
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();
@@ -42,6 +61,40 @@ public final class BackupFile {
         @JsonSubTypes.Type(value = BatteryPack.class, name = "battery")
     })
     private interface AccessoryKinds {}
+
+    /** A value that is one number, written as that number. */
+    private static final class AsNumber<T> extends StdSerializer<T> {
+        private final ToDoubleFunction<T> number;
+
+        AsNumber(Class<T> type, ToDoubleFunction<T> number) {
+            super(type);
+            this.number = number;
+        }
+
+        @Override
+        public void serialize(T value, JsonGenerator out, SerializationContext context) {
+            double n = number.applyAsDouble(value);
+            if (n == Math.rint(n)) {
+                out.writeNumber((long) n);
+            } else {
+                out.writeNumber(n);
+            }
+        }
+    }
+
+    private static final class OfNumber<T> extends StdDeserializer<T> {
+        private final DoubleFunction<T> made;
+
+        OfNumber(Class<T> type, DoubleFunction<T> made) {
+            super(type);
+            this.made = made;
+        }
+
+        @Override
+        public T deserialize(JsonParser in, DeserializationContext context) {
+            return made.apply(in.getDoubleValue());
+        }
+    }
 
     public static byte[] write(Backup backup) {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(backup);

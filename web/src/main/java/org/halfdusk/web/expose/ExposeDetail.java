@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.ephemeris.Body;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Mount;
@@ -22,6 +20,7 @@ import org.halfdusk.light.SkyLight;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.DepthOfField;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
@@ -60,7 +59,6 @@ record ExposeDetail(
         boolean stars = plan instanceof MilkyWayPlan || plan instanceof TrailsPlan;
         Optional<ExposurePlan> e = plan instanceof MilkyWayPlan m ? Optional.of(m.exposure()) : Optional.empty();
         SkyLight.At light = plan.night().light().at(open.at());
-        double sun = plan.night().sky().at(Body.SUN, open.at()).altitude().degrees();
         return new ExposeDetail(
                 stars,
                 e.map(x -> map(plan, x, theme)),
@@ -69,7 +67,7 @@ record ExposeDetail(
                         .orElse(List.of()),
                 stars ? light(plan, light, open.air()) : List.of(),
                 triangle(plan),
-                stars ? Optional.of(GroundPart.of(plan, light, sun)) : Optional.empty(),
+                stars ? Optional.of(GroundPart.of(plan, open.at())) : Optional.empty(),
                 bracket(open),
                 film(plan));
     }
@@ -105,9 +103,9 @@ record ExposeDetail(
         double pitch = rig.camera().sensor().pixelPitchMicrometres();
         SkyLight.Brightness b = at.towards(plan.framing().direction());
         SkyExposure sky =
-                new SkyExposure(b.magnitude(), s.fNumber(), s.shutter().realSeconds(), s.iso());
+                new SkyExposure(b.total().exposable(), s.fNumber(), s.shutter().realSeconds(), s.iso());
         SkyExposure shadow = new SkyExposure(
-                Math.min(25, b.magnitude() + SHADOW_STOPS * 0.753),
+                b.total().darkerByStops(SHADOW_STOPS).exposable(),
                 s.fNumber(),
                 s.shutter().realSeconds(),
                 s.iso());
@@ -150,20 +148,20 @@ record ExposeDetail(
         double circle = rig.camera().sensor().circleOfConfusionMm();
         boolean trails = plan instanceof MilkyWayPlan;
         List<Table.Row> rows = new ArrayList<>();
-        for (double n : ExposurePlan.apertures(rig)) {
-            if (n > 16.5 || n > s.fNumber() * 4.1) {
+        for (FNumber n : rig.apertures()) {
+            if (n.value() > 16.5 || n.stopsOver(s.fNumber()) > 4.1) {
                 continue;
             }
             Triangle.Answer a = same.iso(s.shutter(), n);
-            boolean whole = Math.abs(n - s.fNumber()) < 0.01 || fullStop(n);
+            boolean whole = n.same(s.fNumber()) || fullStop(n);
             if (!whole) {
                 continue;
             }
             Triangle.Answer t = same.time(n, s.iso());
             double near = new DepthOfField(rig.focalMm(), n, circle).hyperfocalMetres();
             List<String> cells = new ArrayList<>(List.of(
-                    FNumber.label(n),
-                    a.limit() ? a.iso() + ", " + off(a.stopsOff()) : Integer.toString(a.iso()),
+                    n.label(),
+                    a.limit() ? a.iso() + ", " + off(a.stopsOff()) : a.iso().toString(),
                     t.limit()
                             ? t.time().label() + ", " + off(t.stopsOff())
                             : t.time().label(),
@@ -171,7 +169,7 @@ record ExposeDetail(
             if (trails) {
                 cells.add(3, Words.tenths(plan.trails().middlePx(t.time().realSeconds())) + " px");
             }
-            rows.add(Table.Row.of(Math.abs(n - s.fNumber()) < 0.01, cells.toArray(String[]::new)));
+            rows.add(Table.Row.of(n.same(s.fNumber()), cells.toArray(String[]::new)));
         }
         List<String> heads = new ArrayList<>(List.of(
                 "aperture", "ISO for " + s.shutter().label() + "#", "time for ISO " + s.iso() + "#", "sharp from#"));
@@ -190,9 +188,9 @@ record ExposeDetail(
         return Words.stops(stops) + (stops > 0 ? " bright" : " dark");
     }
 
-    private static boolean fullStop(double n) {
+    private static boolean fullStop(FNumber n) {
         for (double stop : new double[] {1, 1.4, 2, 2.8, 4, 5.6, 8, 11, 16}) {
-            if (Math.abs(n - stop) < 0.01) {
+            if (n.same(FNumber.of(stop))) {
                 return true;
             }
         }
@@ -208,7 +206,7 @@ record ExposeDetail(
         Ladder ladder = new Ladder(Integer.parseInt(parts[0]), Integer.parseInt(parts[1]));
         Plan plan = open.plan();
         List<ShutterTime> times = ladder.times(plan.setting().shutter(), ExposurePlan.times(plan.rig()));
-        return times.size() + " frames at " + FNumber.label(plan.setting().fNumber()) + " ISO "
+        return times.size() + " frames at " + plan.setting().fNumber().label() + " ISO "
                 + plan.setting().iso() + ": "
                 + String.join(", ", times.stream().map(ShutterTime::label).toList())
                 + (times.size() < ladder.count() ? ". The camera has no further times." : ".");

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.halfdusk.exposure.FNumber;
-import org.halfdusk.exposure.Iso;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Planner;
@@ -212,9 +212,8 @@ record ExposePage(
         boolean pinned = wishes.pinnedAperture().isPresent();
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", widest, !pinned));
-        for (double n : ExposurePlan.apertures(rig)) {
-            choices.add(
-                    new Choice(Numbers.typed(n), FNumber.label(n), pinned && Math.abs(n - setting.fNumber()) < 0.01));
+        for (FNumber n : rig.apertures()) {
+            choices.add(new Choice(Numbers.typed(n.value()), n.label(), pinned && n.same(setting.fNumber())));
         }
         return choices;
     }
@@ -223,8 +222,8 @@ record ExposePage(
         boolean pinned = wishes.pinnedIso().isPresent();
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", "as computed", !pinned));
-        for (int iso : Iso.available(rig.camera().lowestIso(), rig.camera().highestIso())) {
-            choices.add(new Choice(Integer.toString(iso), Integer.toString(iso), pinned && iso == setting.iso()));
+        for (Iso iso : rig.camera().isos()) {
+            choices.add(new Choice(iso.toString(), iso.toString(), pinned && iso.equals(setting.iso())));
         }
         return choices;
     }

@@ -1,51 +1,39 @@
 package org.halfdusk.web.expose;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.FNumber;
-import org.halfdusk.exposure.Ground;
-import org.halfdusk.exposure.Reciprocity;
-import org.halfdusk.exposure.Setting;
-import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.light.SkyLight;
-import org.halfdusk.optics.Camera;
-import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.shoot.GroundFrames;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Line;
 
 /** The foreground's own exposure. */
 record GroundPart(String answer, String reason, List<Line> lines) {
-    private static final double LONGEST_SECONDS = 600;
-    private static final int FRAMES = 3;
+    private static final FNumber PAINTED = new FNumber(4);
 
-    static GroundPart of(Plan plan, SkyLight.At light, double sunAltitude) {
-        Setting s = plan.setting();
-        Ground ground = Ground.under(light, sunAltitude, Ground.USUAL_REFLECTANCE);
-        SkyExposure now = ground.comesOut(
-                s.fNumber(), Reciprocity.counts(plan.rig().camera(), s.shutter().realSeconds()), s.iso());
-        double quarterIso = Math.max(plan.rig().camera().lowestIso(), s.iso() / 2.0);
-        Camera camera = plan.rig().camera();
-        double seconds = Reciprocity.needed(camera, ground.seconds(Ground.TARGET, s.fNumber(), quarterIso));
-        List<ShutterTime> times = ExposurePlan.times(plan.rig());
-        boolean dark = seconds > LONGEST_SECONDS;
-        ShutterTime time = ShutterTime.nearest(Math.min(seconds, LONGEST_SECONDS), times);
-        double position = ground.comesOut(s.fNumber(), Reciprocity.counts(camera, time.realSeconds()), quarterIso)
-                .histogramPosition();
-        String answer = now.histogramPosition() >= Ground.TARGET
+    static GroundPart of(Plan plan, Instant at) {
+        GroundFrames frames = GroundFrames.of(plan, at);
+        String answer = frames.needless()
                 ? "The ground comes out in the sky's own frame"
-                : "Ground: " + FRAMES + " frames of " + time.label() + ", " + FNumber.label(s.fNumber()) + ", ISO "
-                        + Math.round(quarterIso);
+                : "Ground: " + GroundFrames.FRAMES + " frames of "
+                        + frames.setting().shutter().label() + ", "
+                        + frames.setting().fNumber().label() + ", ISO "
+                        + frames.setting().iso();
         List<Line> lines = new ArrayList<>();
-        lines.add(new Line("Light on the ground", lux(ground.lux()) + ", grass and soil giving back 15 %"));
+        lines.add(new Line("Light on the ground", lux(frames.ground().lux()) + ", grass and soil giving back 15 %"));
         lines.add(new Line(
-                "In the sky's frame it stands", Words.percent(now.histogramPosition()) + " across the histogram"));
+                "In the sky's frame it stands",
+                Words.percent(frames.inSky().histogramPosition()) + " across the histogram"));
         lines.add(new Line(
-                "In its own frames", Words.percent(position) + " across" + (dark ? ", as far as ten minutes go" : "")));
+                "In its own frames",
+                Words.percent(frames.comesOut().histogramPosition()) + " across"
+                        + (frames.tooDark() ? ", as far as ten minutes go" : "")));
         lines.add(new Line(
                 "Light painting",
-                FNumber.label(Math.max(4, s.fNumber())) + ", ISO 200 to 400, 20 to 30 s, lamp from the side"));
+                PAINTED.atLeast(plan.setting().fNumber()).label()
+                        + ", ISO 200 to 400, 20 to 30 s, lamp from the side"));
         return new GroundPart(
                 answer,
                 "Focus on the ground for them, take them from the same tripod before or after the sky, in the darkest light that "

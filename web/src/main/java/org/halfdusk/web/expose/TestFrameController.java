@@ -1,7 +1,7 @@
 package org.halfdusk.web.expose;
 
 import java.util.Optional;
-import org.halfdusk.exposure.FNumber;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
@@ -66,7 +66,7 @@ class TestFrameController {
         return r.field()
                 .map(f -> switch (f) {
                     case ISO -> "ISO " + r.value();
-                    case APERTURE -> FNumber.label(Double.parseDouble(r.value()));
+                    case APERTURE -> FNumber.of(Double.parseDouble(r.value())).label();
                     default -> Words.seconds(Double.parseDouble(r.value()));
                 })
                 .orElse("");

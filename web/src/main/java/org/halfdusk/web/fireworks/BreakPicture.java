@@ -3,7 +3,6 @@ package org.halfdusk.web.fireworks;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.exposure.Burst;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Sparks;
@@ -54,7 +53,7 @@ public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
         panels.add(panel(plan, chosen, "climb and break", true, theme));
         panels.add(panel(plan, 10, "bursts pile up", false, theme));
         return new BreakPicture(
-                "opened on the climb, " + FNumber.label(plan.setting().fNumber()) + " ISO "
+                "opened on the climb, " + plan.setting().fNumber().label() + " ISO "
                         + plan.setting().iso(),
                 panels,
                 ear(plan));

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Burst;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.fireworks.FireworksNight;
@@ -245,7 +244,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
 
     @Override
     public ExposeStep expose(FireworksPlan plan, Theme theme) {
-        String label = FNumber.label(plan.setting().fNumber());
+        String label = plan.setting().fNumber().label();
         return new ExposeStep(
                 "fireworks/pictures",
                 BreakPicture.of(plan, theme),
@@ -296,7 +295,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                         s == FireworksPlan.Scene.BREAK,
                         scene(s),
                         plan.shutter(s).label(),
-                        FNumber.label(plan.fNumber(s))))
+                        plan.fNumber(s).label()))
                 .toList();
     }
 

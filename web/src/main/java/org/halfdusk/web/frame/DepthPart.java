@@ -2,9 +2,9 @@ package org.halfdusk.web.frame;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.optics.DepthOfField;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.Words;
@@ -22,12 +22,12 @@ record DepthPart(String focus, String error, String answer, String reason, List<
 
     static DepthPart of(Plan plan, double focusMetres, String typed, String error) {
         Rig rig = plan.rig();
-        double fNumber = plan.setting().fNumber();
+        FNumber fNumber = plan.setting().fNumber();
         double print = rig.camera().sensor().circleOfConfusionMm();
         double pixels = PIXELS * rig.camera().sensor().pixelPitchMicrometres() / 1000;
         DepthOfField onPrint = new DepthOfField(rig.focalMm(), fNumber, print);
         DepthOfField onScreen = new DepthOfField(rig.focalMm(), fNumber, pixels);
-        String at = Words.plain(rig.focalMm()) + " mm " + FNumber.label(fNumber);
+        String at = Words.plain(rig.focalMm()) + " mm " + fNumber.label();
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Sharp on a print, circle " + Words.plain(print) + " mm", range(onPrint, focusMetres)));
         lines.add(new Line("Sharp at 100 %, circle of two pixels", range(onScreen, focusMetres)));

@@ -24,6 +24,7 @@ import org.halfdusk.light.Bortle;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.light.MilkyWay;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
@@ -230,7 +231,9 @@ record SkySheet(
         float[] grid = MilkyWay.instance().grid();
         byte[] bytes = new byte[grid.length];
         for (int i = 0; i < grid.length; i++) {
-            double magnitude = MilkyWay.instance().magnitude(i % 360, i / 360 - MilkyWay.TOP);
+            double magnitude = MilkyWay.instance()
+                    .brightness(i % 360, i / 360 - MilkyWay.TOP)
+                    .magnitude();
             bytes[i] = (byte) Math.max(0, Math.min(255, Math.round((magnitude - 20) * 50)));
         }
         return Base64.getEncoder().encodeToString(bytes);
@@ -271,7 +274,7 @@ record SkySheet(
     private static int[] faintestStars() {
         int[] faintest = new int[84];
         for (int i = 0; i < faintest.length; i++) {
-            faintest[i] = hundredths(Bortle.faintestStar(2 + i / 4.0));
+            faintest[i] = hundredths(Bortle.faintestStar(SkyBrightness.of(2 + i / 4.0)));
         }
         return faintest;
     }

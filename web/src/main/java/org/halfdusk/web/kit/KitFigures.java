@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
@@ -77,7 +76,8 @@ class KitFigures {
             return b.count() + " × " + b.frames() + " frames or " + b.minutes() + " min";
         }
         return rig((StandingRig) it)
-                .map(r -> Words.plain(r.focalMm()) + " mm f/" + Words.plain(r.widestAperture()) + ", "
+                .map(r -> Words.plain(r.focalMm()) + " mm f/"
+                        + Words.plain(r.widestAperture().value()) + ", "
                         + Words.degrees(r.longFieldDegrees()) + " × " + Words.degrees(r.shortFieldDegrees()) + ", "
                         + Words.tenths(r.pixelScaleArcsec()) + " arcsec a pixel")
                 .orElse("a part of it cannot be read");
@@ -110,7 +110,7 @@ class KitFigures {
             lines.add(new Line(
                     "Crop factor",
                     Words.plain(crop) + ", as " + Words.plain(Math.rint(r.focalMm() * crop)) + " mm on full frame"));
-            lines.add(new Line("Widest aperture", FNumber.label(r.widestAperture())));
+            lines.add(new Line("Widest aperture", r.widestAperture().label()));
             for (School school : List.of(School.PIXEL_BUDGET, School.NPF_1, School.DIVIDE_500_EQUIVALENT)) {
                 SharpTime t = sharp(school, r);
                 lines.add(new Line(

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
@@ -309,8 +308,8 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 Words.clock(s.at(), zone),
                 covered(s),
                 s.visible() ? e.setting().shutter().label() : instead,
-                s.visible() ? FNumber.label(e.setting().fNumber()) : "",
-                s.visible() ? Integer.toString(e.setting().iso()) : "");
+                s.visible() ? e.setting().fNumber().label() : "",
+                s.visible() ? e.setting().iso().toString() : "");
     }
 
     @Override
@@ -364,12 +363,12 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         };
         String sky = e.skyStops() < 0.1
                 ? ""
-                : " The sky behind it is " + Words.tenths(s.sky()) + " mag/arcsec² bright and holds this "
+                : " The sky behind it is " + Words.tenths(s.sky().magnitude()) + " mag/arcsec² bright and holds this "
                         + Words.stops(e.skyStops()) + " under what the moon would want.";
         String seen = s.visible()
                 ? ""
-                : " It is not seen then: the sky is brighter than its surface of " + Words.tenths(s.surface())
-                        + " mag/arcsec².";
+                : " It is not seen then: the sky is brighter than its surface of "
+                        + Words.tenths(s.surface().magnitude()) + " mag/arcsec².";
         return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent + sky + seen);
     }
 

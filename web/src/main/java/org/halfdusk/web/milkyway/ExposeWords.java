@@ -1,6 +1,5 @@
 package org.halfdusk.web.milkyway;
 
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.shoot.ExposurePlan;
@@ -56,7 +55,7 @@ final class ExposeWords {
     }
 
     static Because aperture(ExposurePlan e) {
-        String label = FNumber.label(e.aperture());
+        String label = e.aperture().label();
         return new Because("Why " + label, label, ReasonWords.apertureReason(e.apertureReason(), label, ""));
     }
 

@@ -9,8 +9,8 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Ground;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
-import org.halfdusk.exposure.Stops;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Subject;
@@ -161,8 +161,8 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         lines.add(new Line(
                 "Sky behind the core then",
                 Words.tenths(sky.magnitude()) + " mag/arcsec²"
-                        + (sky.magnitude() < sky.darkMagnitude() - 0.1
-                                ? ", " + Words.tenths(sky.darkMagnitude()) + " without moon and twilight"
+                        + (sky.dark().over(sky.total()) > 0.1
+                                ? ", " + Words.tenths(sky.dark().magnitude()) + " without moon and twilight"
                                 : "")));
         SkyLight.Brightness aim =
                 m.light().at(m.bestMoment()).towards(plan.framing().direction());

@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.Stops;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPlan;

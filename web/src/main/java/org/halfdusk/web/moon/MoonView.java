@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.Subject;
@@ -333,8 +332,9 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 s.overLimit() ? " This time, which you fixed, moves it by " + Words.tenths(s.motionPx()) + " px." : "";
         String sky = s.skyStops() < 0.1
                 ? ""
-                : " The sky behind it is " + Words.tenths(s.circumstances().sky())
-                        + " mag/arcsec² bright and holds this " + Words.stops(s.skyStops()) + " under the rule.";
+                : " The sky behind it is "
+                        + Words.tenths(s.circumstances().sky().magnitude()) + " mag/arcsec² bright and holds this "
+                        + Words.stops(s.skyStops()) + " under the rule.";
         String unseen =
                 s.visible() ? "" : " It is not seen then: the sky is brighter than its surface, and no frame is laid.";
         return new Because("Why " + label, label, rule + phase + air + limit + over + sky + unseen);
@@ -343,7 +343,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     private static Because iso(MoonPlan plan) {
         MoonShot s = plan.shot();
         boolean fixed = s.fixedIso();
-        boolean highest = s.iso() >= s.rig().camera().highestIso();
+        boolean highest = s.iso().number() >= s.rig().camera().highestIso();
         String off = Math.abs(s.stopsOff()) < 0.34
                 ? ""
                 : " It comes out " + ReasonWords.offTarget(s.stopsOff()) + " than the rule wishes"
@@ -385,7 +385,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         rigs,
                         r -> Long.toString(Math.round(plan.disc(r).pixels()))),
                 row("Share of height", rigs, r -> Words.percent(plan.disc(r).shareOfHeight())),
-                row("Widest aperture", rigs, r -> FNumber.label(r.widestAperture())),
+                row("Widest aperture", rigs, r -> r.widestAperture().label()),
                 row(
                         "Moves a pixel in",
                         rigs,

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Kept;
@@ -60,7 +61,7 @@ record NightAtPage(
                 .toList();
         SubjectNight finest = nights.stream()
                 .max(Comparator.comparingInt((SubjectNight n) -> n.score().total())
-                        .thenComparingDouble(NightAtPage::zenith))
+                        .thenComparing(NightAtPage::zenith))
                 .orElseThrow();
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < nights.size(); i++) {
@@ -93,8 +94,8 @@ record NightAtPage(
     }
 
     /** How dark the zenith is at the best moment, mag/arcsec². */
-    private static double zenith(SubjectNight n) {
-        return n.light().at(n.bestMoment()).zenith().magnitude();
+    private static SkyBrightness zenith(SubjectNight n) {
+        return n.light().at(n.bestMoment()).zenith().total();
     }
 
     private static List<Line> lines(SubjectNight n, Place p) {
@@ -104,7 +105,7 @@ record NightAtPage(
             lines.addAll(ReasonWords.moon(a.night()));
         }
         lines.add(new Line("Usable", n.main().isPresent() ? Words.duration(n.windowHours()) : "none"));
-        lines.add(new Line("Zenith then", Words.tenths(zenith(n)) + " mag/arcsec²"));
+        lines.add(new Line("Zenith then", Words.tenths(zenith(n).magnitude()) + " mag/arcsec²"));
         n.light().site().domes().stream()
                 .findFirst()
                 .ifPresent(d -> lines.add(new Line(

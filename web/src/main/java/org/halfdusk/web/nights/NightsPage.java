@@ -77,7 +77,8 @@ record NightsPage(
                 subjects.heads(subject),
                 place.id(),
                 p.name(),
-                Words.position(p.observer()) + ", " + Words.plain(p.skyBrightness()) + " mag/arcsec² at its darkest, "
+                Words.position(p.observer()) + ", "
+                        + Words.plain(p.skyBrightness().magnitude()) + " mag/arcsec² at its darkest, "
                         + p.zone().getId(),
                 all.stream().map(k -> new Choice(k.id(), k.it().name())).toList(),
                 filter.from().toString(),

@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.light.Bortle;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Coordinates;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Gazetteer;
@@ -55,7 +56,7 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
         typed.put("longitude", Numbers.degrees(p.observer().longitudeDegrees()));
         typed.put("elevation", Numbers.typed(p.observer().elevationMetres()));
         typed.put("zone", p.zone().getId());
-        typed.put("sky", Numbers.typed(p.skyBrightness()));
+        typed.put("sky", Numbers.typed(p.skyBrightness().magnitude()));
         typed.put("compass", Numbers.typed(p.compassDegrees()));
         typed.put("access", p.notes().access());
         typed.put("hazards", p.notes().hazards());
@@ -118,7 +119,7 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
         double elevation = errors.number("elevation", "elevation", -430, 9000, "m");
         double compass =
                 errors.text("compass").isEmpty() ? 0 : errors.number("compass", "compass declination", -180, 180, "°");
-        double sky = Double.isNaN(latitude + longitude) ? DarkSite.NATURAL : sky(latitude, longitude);
+        SkyBrightness sky = Double.isNaN(latitude + longitude) ? DarkSite.NATURAL : sky(latitude, longitude, elevation);
         Skyline skyline = errors.check("skyline", () -> SkylineText.parse(errors.text("skyline")));
         if (errors.text("name").isEmpty()) {
             errors.add("name", "name is empty; 1 to 120 characters are allowed");
@@ -159,15 +160,18 @@ record PlaceForm(Meanwhile meanwhile, FormErrors errors) {
     }
 
     /** Typed as mag/arcsec² or as a Bortle class; left empty, what the towns around leave. */
-    private double sky(double latitude, double longitude) {
+    private SkyBrightness sky(double latitude, double longitude, double elevation) {
         String text = errors.text("sky");
         if (text.isEmpty()) {
-            return DarkSite.estimate(Observer.of(latitude, longitude, 0));
+            return DarkSite.estimate(Observer.of(latitude, longitude, Double.isNaN(elevation) ? 0 : elevation));
         }
         Matcher bortle = BORTLE.matcher(text);
-        return bortle.matches()
-                ? Bortle.brightnessOf(Integer.parseInt(bortle.group(1)))
-                : errors.number("sky", "sky brightness", 15, 22.2, "mag/arcsec², or Bortle 1 to 9,");
+        if (bortle.matches()) {
+            return Bortle.brightnessOf(Integer.parseInt(bortle.group(1)));
+        }
+        double typed = errors.number(
+                "sky", "sky brightness", Place.BRIGHTEST, Place.DARKEST, "mag/arcsec², or Bortle 1 to 9,");
+        return Double.isNaN(typed) ? DarkSite.NATURAL : SkyBrightness.of(typed);
     }
 
     private static final Pattern BORTLE = Pattern.compile("(?i)(?:b(?:ortle)?\\s*)?([1-9])");

@@ -18,7 +18,7 @@ record PlaceLine(long id, String name, String position, String sky, String objec
                 kept.id(),
                 p.name(),
                 Words.position(p.observer()) + ", " + Words.metres(p.observer().elevationMetres()),
-                Words.plain(p.skyBrightness()) + " mag/arcsec²",
+                Words.plain(p.skyBrightness().magnitude()) + " mag/arcsec²",
                 objects,
                 p.zone().getId());
     }

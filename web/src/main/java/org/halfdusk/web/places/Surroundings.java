@@ -37,10 +37,12 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
     }
 
     private static String sky(Place p, DarkSite site) {
-        return Words.tenths(p.skyBrightness()) + " mag/arcsec² is Bortle " + Bortle.classOf(p.skyBrightness())
+        return Words.tenths(p.skyBrightness().magnitude()) + " mag/arcsec² is Bortle "
+                + Bortle.classOf(p.skyBrightness())
                 + "; the faintest stars seen are of magnitude "
                 + Words.tenths(Bortle.faintestStar(p.skyBrightness()))
-                + ". By the towns around it would be " + Words.tenths(site.estimate())
+                + ". By the towns around it would be "
+                + Words.tenths(site.estimate().magnitude())
                 + ", give or take 0.3: measure it, and the towns' light is scaled to that.";
     }
 

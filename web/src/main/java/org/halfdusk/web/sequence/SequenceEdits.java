@@ -10,11 +10,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.GroundFrames;
 import org.halfdusk.shoot.PanoramaWish;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Programme;
@@ -27,7 +31,6 @@ import org.halfdusk.web.shoot.ShootDesk;
 /** What a form of the Sequence step does to the laid blocks: changes one, takes one away, adds one, or lets them be computed. */
 final class SequenceEdits {
     private static final double TURNING = 6;
-    private static final int GROUND_FRAMES = 3;
     private static final int LAPSE_FRAMES = 300;
     private static final double PAUSE_SECONDS = 300;
     private static final int MOST_CHANGES = 12;
@@ -106,8 +109,15 @@ final class SequenceEdits {
                                 : Math.max(1, old.frames()),
                 pause ? old.seconds() : number("time", form.getOrDefault("seconds", ""), 1.0 / 64_000, 86_400, "s"),
                 pause ? 0 : number("gap", form.getOrDefault("gap", ""), 0, 3600, "s"),
-                pause ? old.fNumber() : number("aperture f/", form.getOrDefault("aperture", ""), 0.5, 128, ""),
-                pause ? old.iso() : whole("ISO", form.getOrDefault("iso", ""), 6, 3_276_800),
+                pause
+                        ? old.fNumber()
+                        : FNumber.of(number(
+                                "aperture f/",
+                                form.getOrDefault("aperture", ""),
+                                FNumber.WIDEST,
+                                FNumber.SMALLEST,
+                                "")),
+                pause ? old.iso() : Iso.of(whole("ISO", form.getOrDefault("iso", ""), Iso.LOWEST, Iso.HIGHEST)),
                 old.kind() == Block.Kind.TIME_LAPSE
                         ? (form.getOrDefault("light", "").isEmpty() ? 0 : 1)
                         : old.thirds());
@@ -163,13 +173,12 @@ final class SequenceEdits {
                 .map(t -> t.plusSeconds(30))
                 .orElse(open.at());
         double seconds = plan.setting().shutter().nominalSeconds();
-        double f = plan.setting().fNumber();
-        int iso = plan.setting().iso();
+        FNumber f = plan.setting().fNumber();
+        Iso iso = plan.setting().iso();
         return switch (action) {
             case "STACK" -> new BlockSpec(Block.Kind.STACK, after, 16, seconds, 2, f, iso, 0);
             case "TRAILS" -> new BlockSpec(Block.Kind.TRAILS, after, 60, seconds, 1, f, iso, 0);
-            case "GROUND" ->
-                new BlockSpec(Block.Kind.GROUND, after, GROUND_FRAMES, 120, 2, f, Math.max(100, iso / 2), 0);
+            case "GROUND" -> ground(open, after);
             case "DARK_FRAME" -> new BlockSpec(Block.Kind.DARK_FRAME, after, 1, seconds, 2, f, iso, 0);
             case "TIME_LAPSE" -> new BlockSpec(Block.Kind.TIME_LAPSE, after, LAPSE_FRAMES, seconds, 5, f, iso, 0);
             case "PAUSE" -> new BlockSpec(Block.Kind.PAUSE, after, 0, PAUSE_SECONDS, 0, f, iso, 0);
@@ -179,6 +188,19 @@ final class SequenceEdits {
                 throw new IllegalArgumentException("block “" + TypedNumber.shown(action)
                         + "” is not known; the kinds that the page offers are allowed");
         };
+    }
+
+    private static BlockSpec ground(ShootDesk.Open open, Instant after) {
+        Setting s = GroundFrames.of(open.plan(), after).setting();
+        return new BlockSpec(
+                Block.Kind.GROUND,
+                after,
+                GroundFrames.FRAMES,
+                s.shutter().nominalSeconds(),
+                GroundFrames.GAP_SECONDS,
+                s.fNumber(),
+                s.iso(),
+                0);
     }
 
     private static BlockSpec bracket(ShootDesk.Open open, Instant after) {

@@ -137,8 +137,8 @@ class SequenceFilesController {
                         f.open().toString(),
                         f.shutter().nominalSeconds(),
                         f.shutter().realSeconds(),
-                        f.fNumber(),
-                        f.iso(),
+                        f.fNumber().value(),
+                        f.iso().number(),
                         f));
             }
         }

@@ -7,8 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.halfdusk.exposure.FNumber;
-import org.halfdusk.exposure.Stops;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
@@ -245,8 +244,8 @@ record SequencePage(
                 pause ? "minutes" : "frames",
                 SequenceEdits.typed(s.seconds()),
                 SequenceEdits.typed(s.gapSeconds()),
-                SequenceEdits.typed(Math.rint(s.fNumber() * 100) / 100),
-                Integer.toString(s.iso()),
+                SequenceEdits.typed(Math.rint(s.fNumber().value() * 100) / 100),
+                s.iso().toString(),
                 s.kind() == Block.Kind.TIME_LAPSE,
                 Programme.followsLight(s));
         boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(Integer.toString(number));
@@ -273,8 +272,8 @@ record SequencePage(
                 .map(f -> new Shot(
                         Words.clockSeconds(f.open(), zone),
                         f.shutter().label(),
-                        FNumber.label(f.fNumber()),
-                        Integer.toString(f.iso())))
+                        f.fNumber().label(),
+                        f.iso().toString()))
                 .toList();
         boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
         return new Part(
@@ -336,8 +335,8 @@ record SequencePage(
         Set<String> apertures = new LinkedHashSet<>();
         Set<Integer> isos = new LinkedHashSet<>();
         frames.forEach(f -> {
-            apertures.add(FNumber.label(f.fNumber()));
-            isos.add(f.iso());
+            apertures.add(f.fNumber().label());
+            isos.add(f.iso().number());
         });
         return (shortest.equals(longest) ? shortest : shortest + " to " + longest) + ", "
                 + range(List.copyOf(apertures)) + ", ISO "

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
@@ -254,7 +253,7 @@ public class ShootDesk {
         Setting s = plan.setting();
         List<String> caption = new ArrayList<>(List.of(
                 s.shutter().label(),
-                FNumber.label(s.fNumber()),
+                s.fNumber().label(),
                 "ISO " + s.iso(),
                 Words.plain(plan.rig().focalMm()) + " mm " + (plan.framing().upright() ? "upright" : "level"),
                 s.kelvin() + " K"));

@@ -10,7 +10,6 @@ import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.CameraBuffer;
 import org.halfdusk.shoot.Subject;
@@ -334,7 +333,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 SunsPicture.of(plan),
                 answer(plan),
                 Table.of(
-                        "Exposures at " + FNumber.label(plan.aperture().fNumber()) + ", ISO " + plan.iso(),
+                        "Exposures at " + plan.aperture().fNumber().label() + ", ISO " + plan.iso(),
                         "Published guide values of the field; t = N² ÷ (ISO · 2^Q).",
                         rows,
                         "phase",

@@ -18,6 +18,7 @@ import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ElevationGrid;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
@@ -258,7 +259,15 @@ public class DemoWorld {
     /** With the skyline that the isle's own heights give. */
     private Place place(
             String name, Observer observer, double brightness, List<ForegroundObject> objects, PlaceNotes notes) {
-        return new Place(name, observer, MADRID, brightness, objects, heights().skyline(observer), 0, notes);
+        return new Place(
+                name,
+                observer,
+                MADRID,
+                SkyBrightness.of(brightness),
+                objects,
+                heights().skyline(observer),
+                0,
+                notes);
     }
 
     private static ElevationGrid heights() {

@@ -5,12 +5,13 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.exposure.FNumber;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ApertureChoice;
@@ -39,7 +40,7 @@ public final class ReasonWords {
 
     /** 10 s f/2 ISO 1600. */
     public static String line(Setting s) {
-        return s.shutter().label() + " " + FNumber.label(s.fNumber()) + " ISO " + s.iso();
+        return s.shutter().label() + " " + s.fNumber().label() + " ISO " + s.iso();
     }
 
     /** The real time in brackets where the dial says something else. */
@@ -50,7 +51,7 @@ public final class ReasonWords {
 
     /** @param usual why the subject's usual aperture is what it is */
     public static Because aperture(ApertureChoice choice, String usual) {
-        String label = FNumber.label(choice.fNumber());
+        String label = choice.fNumber().label();
         return new Because("Why " + label, label, apertureReason(choice.reason(), label, usual));
     }
 
@@ -59,7 +60,7 @@ public final class ReasonWords {
             return w.stops() < 0.1
                     ? "Widest this lens opens, and its best: light is what a night lacks."
                     : "Widest this lens opens: light is what a night lacks. Corners are better at "
-                            + FNumber.label(w.sharpest()) + ", which would cost " + Words.stops(w.stops())
+                            + w.sharpest().label() + ", which would cost " + Words.stops(w.stops())
                             + ": ISO " + w.isoThere()
                             + (w.missing() > 0.1
                                     ? ", the camera's highest, which leaves " + Words.stops(w.missing()) + " missing."
@@ -69,17 +70,18 @@ public final class ReasonWords {
             return usual
                     + (u.stops() < 0.1
                             ? ""
-                            : " It gives up " + Words.stops(u.stops()) + " against " + FNumber.label(u.widest())
-                                    + ", the widest.");
+                            : " It gives up " + Words.stops(u.stops()) + " against "
+                                    + u.widest().label() + ", the widest.");
         }
         if (reason instanceof ApertureReason.Pinned p) {
             return p.stops() < 0.05
                     ? "You fixed it wide open."
                     : "You fixed this aperture. It gives up " + Words.stops(p.stops()) + " against "
-                            + FNumber.label(p.widest()) + ", the widest.";
+                            + p.widest().label() + ", the widest.";
         }
         if (reason instanceof ApertureReason.FromLight f) {
-            return "You fixed time and ISO: the light asks for f/" + Words.tenths(f.exact()) + "."
+            return "You fixed time and ISO: the light asks for f/"
+                    + Words.tenths(f.exact().value()) + "."
                     + (Math.abs(f.stopsOff()) < 0.34
                             ? ""
                             : " This lens comes no nearer than " + label + ", " + Words.stops(f.stopsOff())
@@ -87,13 +89,13 @@ public final class ReasonWords {
                                     + "; give time or ISO free to meet it.");
         }
         ApertureReason.OutOfReach o = (ApertureReason.OutOfReach) reason;
-        return FNumber.label(o.wished()) + " is wished, but this lens goes from " + FNumber.label(o.widest()) + " to "
-                + FNumber.label(o.smallest()) + "; " + label + " is the nearest.";
+        return o.wished().label() + " is wished, but this lens goes from "
+                + o.widest().label() + " to " + o.smallest().label() + "; " + label + " is the nearest.";
     }
 
-    /** ISO by where it puts a sky of a brightness in mag/arcsec². */
-    public static Because iso(IsoReason why, int iso, double skyBrightness, SkyExposure comesOut) {
-        String sky = "a sky of " + Words.tenths(skyBrightness) + " mag/arcsec² towards the frame";
+    /** ISO by where it puts a sky of a brightness. */
+    public static Because iso(IsoReason why, Iso iso, SkyBrightness skyBrightness, SkyExposure comesOut) {
+        String sky = "a sky of " + Words.tenths(skyBrightness.magnitude()) + " mag/arcsec² towards the frame";
         String reason;
         if (why instanceof IsoReason.SkyPlaced r) {
             reason = "Puts " + sky + " " + Words.stops(comesOut.stopsUnderClipping()) + " under clipping, "
@@ -116,8 +118,8 @@ public final class ReasonWords {
     }
 
     /** An ISO that light asks for, which in daylight is less than any. */
-    private static String iso(double exact) {
-        return exact < 1 ? "less than ISO 1" : "ISO " + Math.round(exact);
+    private static String iso(Iso exact) {
+        return exact.value() < 1 ? "less than ISO 1" : "ISO " + exact;
     }
 
     public static String offTarget(double stops) {

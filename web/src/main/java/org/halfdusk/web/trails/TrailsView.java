@@ -277,7 +277,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 Table.Row.of(
                         false,
                         "ISO",
-                        Integer.toString(plan.setting().iso()),
+                        plan.setting().iso().toString(),
                         Integer.toString(plan.rig().camera().lowestIso())),
                 Table.Row.of(false, "One headlight costs", "one frame", "everything"));
     }

@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.regex.Pattern;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
@@ -19,6 +18,9 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.web.layout.Theme;
@@ -55,14 +57,15 @@ class ExposeWordsTest {
                 Altitude.ofDegrees(south ? 54 + declination : 36 + 90 - declination),
                 0);
         Vector pole = Vector.ofSpherical(0, Math.toRadians(36), 1);
-        return ExposurePlan.of(Rig.of(camera, lens, Optional.empty(), lens.shortestMm()), aim, pole, sky, wishes);
+        return ExposurePlan.of(
+                Rig.of(camera, lens, Optional.empty(), lens.shortestMm()), aim, pole, SkyBrightness.of(sky), wishes);
     }
 
     private static ExposurePlan usual(Wishes wishes) {
         return plan(camera(25_600, false), WIDE, -23, 21.4, wishes);
     }
 
-    private static Wishes pins(OptionalDouble s, OptionalDouble n, OptionalInt iso) {
+    private static Wishes pins(OptionalDouble s, Optional<FNumber> n, Optional<Iso> iso) {
         return new Wishes(2.6, IsoSchool.PROTECT_COLOURS, s, n, iso);
     }
 
@@ -89,7 +92,7 @@ class ExposeWordsTest {
 
     @Test
     void aPinnedTimeSaysWhatTheBudgetWouldGive() {
-        Because why = ExposeWords.time(usual(pins(OptionalDouble.of(25), OptionalDouble.empty(), OptionalInt.empty())));
+        Because why = ExposeWords.time(usual(pins(OptionalDouble.of(25), Optional.empty(), Optional.empty())));
         assertEquals("25 s", why.answer());
         has(why.reason(), "You fixed this time (25.4 s real).");
         has(why.reason(), "would give 9.1 s");
@@ -103,11 +106,12 @@ class ExposeWordsTest {
                         .reason(),
                 "and its best");
         has(
-                ExposeWords.aperture(usual(pins(OptionalDouble.empty(), OptionalDouble.of(4), OptionalInt.empty())))
+                ExposeWords.aperture(usual(pins(OptionalDouble.empty(), Optional.of(FNumber.of(4)), Optional.empty())))
                         .reason(),
                 "It gives up 2 stops against f/2");
         has(
-                ExposeWords.aperture(usual(pins(OptionalDouble.empty(), OptionalDouble.of(1.2), OptionalInt.empty())))
+                ExposeWords.aperture(
+                                usual(pins(OptionalDouble.empty(), Optional.of(FNumber.of(1.2)), Optional.empty())))
                         .reason(),
                 "f/1.2 is wished, but this lens goes from f/2 to f/16");
     }
@@ -127,7 +131,7 @@ class ExposeWordsTest {
                                 WIDE,
                                 -23,
                                 12,
-                                pins(OptionalDouble.of(8), OptionalDouble.empty(), OptionalInt.empty())))
+                                pins(OptionalDouble.of(8), Optional.empty(), Optional.empty())))
                         .reason(),
                 "brighter than wished");
         has(
@@ -140,11 +144,11 @@ class ExposeWordsTest {
                                 WIDE,
                                 -23,
                                 4,
-                                pins(OptionalDouble.of(8), OptionalDouble.empty(), OptionalInt.empty())))
+                                pins(OptionalDouble.of(8), Optional.empty(), Optional.empty())))
                         .reason(),
                 "wants less than ISO 1");
         has(
-                ExposeWords.iso(usual(pins(OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.of(4000))))
+                ExposeWords.iso(usual(pins(OptionalDouble.empty(), Optional.empty(), Optional.of(Iso.of(4000)))))
                         .reason(),
                 "0.6 stops brighter");
     }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.sky.Sky;
@@ -27,7 +28,7 @@ class MilkyWayWordsTest {
 
     private static MilkyWayNight night(double lat, double lon, String date, String zone) {
         Sky sky = Sky.over(Observer.of(lat, lon, 0), EPHEMERIS, DeltaT.model());
-        DarkSite site = DarkSite.withoutTowns(21.4);
+        DarkSite site = DarkSite.withoutTowns(SkyBrightness.of(21.4));
         return MilkyWayNight.of(sky, site, LocalDate.parse(date), ZoneId.of(zone), 10);
     }
 

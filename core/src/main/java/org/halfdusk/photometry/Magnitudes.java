@@ -1,9 +1,12 @@
-package org.halfdusk.light;
+package org.halfdusk.photometry;
 
 /** Between mag/arcsec² and flux in units of a sky of magnitude 0 per arcsec². */
 public final class Magnitudes {
     /** Luminance of a sky of magnitude 0 per arcsec², V, cd/m². */
     public static final double ZERO_POINT_CD_PER_M2 = 10.8e4;
+
+    /** A doubling of light, magnitudes. */
+    public static final double PER_STOP = 2.5 * Math.log10(2);
 
     private Magnitudes() {}
 

@@ -1,4 +1,4 @@
-package org.halfdusk.exposure;
+package org.halfdusk.photometry;
 
 /** Doublings of light. */
 public final class Stops {
@@ -17,7 +17,7 @@ public final class Stops {
     }
 
     /** Exposure value at ISO 100 of a setting: log2(N²/t) − log2(ISO/100). */
-    public static double exposureValue(double fNumber, double seconds, double iso) {
-        return between(fNumber * fNumber, seconds) - between(iso, 100);
+    public static double exposureValue(FNumber fNumber, double seconds, Iso iso) {
+        return between(fNumber.squared(), seconds) - iso.stopsOver(Iso.HUNDRED);
     }
 }
