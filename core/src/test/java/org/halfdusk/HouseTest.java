@@ -47,6 +47,8 @@ class HouseTest {
                 .definedBy("org.halfdusk.angle..")
                 .layer("time")
                 .definedBy("org.halfdusk.time..")
+                .layer("photometry")
+                .definedBy("org.halfdusk.photometry..")
                 .layer("place")
                 .definedBy("org.halfdusk.place..")
                 .layer("ephemeris")
@@ -74,7 +76,7 @@ class HouseTest {
                 .whereLayer("optics")
                 .mayOnlyBeAccessedByLayers("exposure", "sequence", "shoot")
                 .whereLayer("eclipse")
-                .mayOnlyBeAccessedByLayers("light", "shoot")
+                .mayOnlyBeAccessedByLayers("light", "exposure", "shoot")
                 .whereLayer("light")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("sky")
@@ -85,7 +87,9 @@ class HouseTest {
                 .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "optics", "shoot")
                 .whereLayer("time")
                 .mayOnlyBeAccessedByLayers(
-                        "place", "ephemeris", "sky", "light", "eclipse", "exposure", "sequence", "shoot"));
+                        "place", "ephemeris", "sky", "light", "eclipse", "optics", "exposure", "sequence", "shoot")
+                .whereLayer("photometry")
+                .mayOnlyBeAccessedByLayers("place", "light", "optics", "exposure", "sequence", "shoot"));
     }
 
     @Test

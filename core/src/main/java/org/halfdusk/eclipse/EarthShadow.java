@@ -18,8 +18,16 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
     private static final double MOON_RADIUS_KM = 0.272508 * Observer.EQUATORIAL_RADIUS_KM;
     private static final double ENLARGEMENT = 1.01;
 
+    /** Of the full Moon's light, in a usual totality†. */
+    private static final double BENT_IN = 1e-4;
+
     /** Points of the disc from its middle to its edge. */
     private static final int DEPTH_POINTS = 12;
+
+    /** As it lies under an observer's sky. */
+    public static EarthShadow of(Sky sky) {
+        return new EarthShadow(sky.ephemeris(), sky.deltaT());
+    }
 
     /** The Moon against the shadow: separation of the centres and radii, radians, seen from the Earth's centre. */
     public record State(double separation, double umbra, double penumbra, double moon) {
@@ -50,11 +58,39 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
         }
 
         /**
-         * Share of the full Moon's light that is left, 1 outside the umbra to a ten-thousandth in it; the part of the
-         * diameter that is not covered stands for the disc's light, and the penumbra is left out.
+         * Share of the full Moon's light that is left, 1 outside the penumbra to a ten-thousandth in totality†: the mean over the
+         * disc of how much of the Sun is seen from there. Across the penumbra the Earth's limb passes over the Sun as a straight
+         * edge; in the umbra what the air bends in is left.
          */
         public double lightLeft() {
-            return Math.max(1e-4, 1 - Math.max(0, Math.min(1, umbralMagnitude())));
+            if (separation >= penumbra + moon) {
+                return 1;
+            }
+            double sum = 0;
+            int points = 0;
+            for (int i = -DEPTH_POINTS; i <= DEPTH_POINTS; i++) {
+                for (int j = -DEPTH_POINTS; j <= DEPTH_POINTS; j++) {
+                    double x = i / (DEPTH_POINTS + 0.5);
+                    double y = j / (DEPTH_POINTS + 0.5);
+                    if (x * x + y * y <= 1) {
+                        sum += sunSeen(Math.hypot(separation + x * moon, y * moon));
+                        points++;
+                    }
+                }
+            }
+            return Math.max(BENT_IN, sum / points);
+        }
+
+        /** Share of the Sun that is seen over the Earth's edge at a distance from the axis, radians. */
+        private double sunSeen(double fromAxis) {
+            double x = Math.max(0, Math.min(1, (fromAxis - umbra) / (penumbra - umbra)));
+            double d = 1 - 2 * x;
+            return (Math.acos(d) - d * Math.sqrt(1 - d * d)) / Math.PI;
+        }
+
+        /** Whether the Moon touches the shadow at all. */
+        public boolean touches() {
+            return separation < penumbra + moon;
         }
 
         public double penumbralMagnitude() {
@@ -62,7 +98,8 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
         }
     }
 
-    State at(double utDays) {
+    /** @param utDays days of UT as {@link Moment} counts them */
+    public State at(double utDays) {
         double tt = Moment.ofUtDays(utDays, deltaT).ttDays();
         Vector sun = ephemeris.apparent(Body.SUN, tt);
         Vector moon = ephemeris.apparent(Body.MOON, tt);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
@@ -34,28 +35,34 @@ public final class FrameTrails implements StarTrails {
     /** Axis of what sky and sensor turn against each other, as long as the share of the Earth's rate. */
     private final Vector turning;
 
+    private final Vector pole;
+    private final PeriodicError periodic;
     private final List<Vector> middle;
     private final List<Vector> whole;
 
-    private FrameTrails(Projection projection, Sensor sensor, Vector turning) {
+    private FrameTrails(Projection projection, Sensor sensor, Vector turning, Vector pole, PeriodicError periodic) {
         this.projection = projection;
         this.sensor = sensor;
         this.turning = turning;
+        this.pole = pole;
+        this.periodic = periodic;
         this.middle = points(MIDDLE, MIDDLE, 1.0 / 3);
         this.whole = points(COLUMNS, ROWS, 1);
     }
 
     /** On a tripod. @param pole unit direction of the celestial pole as north, east, up, either of the two */
     public static FrameTrails of(Framing framing, Rig rig, Vector pole) {
-        return of(framing, rig, pole, Mount.TRIPOD, 0);
+        return of(framing, rig, pole, Mount.TRIPOD, 0, PeriodicError.NONE);
     }
 
     /**
      * On a mount.
      *
      * @param polarErrorArcmin by which its axis is off the pole, 0 to 600; of no account on a tripod
+     * @param periodic error of its worm, counted at its fastest; of no account on a tripod
      */
-    public static FrameTrails of(Framing framing, Rig rig, Vector pole, Mount mount, double polarErrorArcmin) {
+    public static FrameTrails of(
+            Framing framing, Rig rig, Vector pole, Mount mount, double polarErrorArcmin, PeriodicError periodic) {
         Vector turning = pole.times(mount.skyShare());
         if (mount.turns() && polarErrorArcmin > 0) {
             Vector across = pole.cross(framing.direction());
@@ -63,12 +70,22 @@ public final class FrameTrails implements StarTrails {
             Vector drift = across.length() > 1e-6 ? across.unit() : new Vector(0, 1, 0);
             turning = turning.plus(drift.times(Math.sin(Math.toRadians(polarErrorArcmin / 60))));
         }
-        return new FrameTrails(Projection.of(framing, rig), rig.camera().sensor(), turning);
+        return new FrameTrails(
+                Projection.of(framing, rig),
+                rig.camera().sensor(),
+                turning,
+                pole,
+                mount.turns() ? periodic : PeriodicError.NONE);
     }
 
     /** The ground's own motion on a turning mount, which goes with the axis. */
     public static FrameTrails ofGround(Framing framing, Rig rig, Vector pole, Mount mount) {
-        return new FrameTrails(Projection.of(framing, rig), rig.camera().sensor(), pole.times(mount.groundShare()));
+        return new FrameTrails(
+                Projection.of(framing, rig),
+                rig.camera().sensor(),
+                pole.times(mount.groundShare()),
+                pole,
+                PeriodicError.NONE);
     }
 
     private List<Vector> points(int columns, int rows, double share) {
@@ -96,12 +113,13 @@ public final class FrameTrails implements StarTrails {
 
     /** The way of a star over the sensor, px; none where it leaves what the lens shows. */
     private Trailing.Path path(Vector star, double seconds) {
-        double rate = turning.length();
-        if (rate == 0) {
+        Vector turned = turned(seconds);
+        double angle = turned.length();
+        if (angle == 0) {
             return new Trailing.Path(0, 0);
         }
-        Vector axis = turning.times(1 / rate);
-        double half = EARTH * rate * seconds / 2;
+        Vector axis = turned.times(1 / angle);
+        double half = angle / 2;
         double perMm = sensor.widthPx() / sensor.widthMm();
         return projection
                 .of(star.about(axis, -half))
@@ -109,6 +127,12 @@ public final class FrameTrails implements StarTrails {
                         .of(star.about(axis, half))
                         .map(b -> new Trailing.Path((b.x() - a.x()) * perMm, (b.y() - a.y()) * perMm)))
                 .orElse(new Trailing.Path(0, 0));
+    }
+
+    /** Axis and angle, rad, by which sky and sensor turn against each other while the shutter is open. */
+    private Vector turned(double seconds) {
+        double sway = Math.toRadians(periodic.mostArcsec(seconds) / 3600);
+        return turning.times(EARTH * seconds).plus(pole.times(sway));
     }
 
     private Trailing.Path longest(List<Vector> stars, double seconds) {
@@ -161,17 +185,32 @@ public final class FrameTrails implements StarTrails {
 
     @Override
     public double seconds(double budgetPx) {
-        double seconds = School.LONGEST_SECONDS;
-        double perSecond = middlePx(1);
-        if (perSecond * seconds < budgetPx) {
-            return seconds;
+        double longest = School.LONGEST_SECONDS;
+        if (middlePx(longest) <= budgetPx) {
+            return longest;
+        }
+        if (periodic.arcsec() > 0) {
+            return bySway(budgetPx);
         }
         // Trails are straight but for a trifle while they are short: the second guess is exact to a millionth.
-        seconds = budgetPx / perSecond;
+        double seconds = budgetPx / middlePx(1);
         for (int i = 0; i < 2; i++) {
-            seconds = Math.min(School.LONGEST_SECONDS, seconds * budgetPx / middlePx(seconds));
+            seconds = Math.min(longest, seconds * budgetPx / middlePx(seconds));
         }
         return seconds;
+    }
+
+    /** A worm sways back: what it adds grows, then stays; the budget is met by halving, to a thousandth. */
+    private double bySway(double budgetPx) {
+        double enough = 0;
+        double tooLong = School.LONGEST_SECONDS;
+        while (tooLong - enough > 1e-3 * tooLong) {
+            double middle = (enough + tooLong) / 2;
+            boolean fits = middlePx(middle) <= budgetPx;
+            enough = fits ? middle : enough;
+            tooLong = fits ? tooLong : middle;
+        }
+        return enough;
     }
 
     /** Trails over the whole frame, row by row from the top of the sensor, each from its left. */

@@ -1,5 +1,7 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.optics.Support;
+
 /** What the camera turns with: how fast sky and ground then move over the sensor, in shares of the stars' own rate. */
 public enum Mount {
     TRIPOD(0),
@@ -23,6 +25,11 @@ public enum Mount {
     /** Rate about its axis, arcsec per second. */
     public double arcsecPerSecond() {
         return arcsecPerSecond;
+    }
+
+    /** Whether a support of the kit can turn so. */
+    public boolean is(Support support) {
+        return turns() && support.rates().stream().anyMatch(r -> r.name().equals(name()));
     }
 
     public boolean turns() {

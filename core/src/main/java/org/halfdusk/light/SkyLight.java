@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
@@ -27,6 +28,9 @@ public final class SkyLight {
 
     /** Sun and Moon nearer than this may touch. */
     private static final double TOUCHING = Math.cos(Math.toRadians(0.7));
+
+    /** A Moon fuller than this, by its phase angle as seen from a place, may touch the Earth's shadow. */
+    private static final double NEAR_FULL_DEGREES = 3;
 
     /** With the Sun lower than this no eclipse of it darkens anything. */
     private static final double NIGHT_DEGREES = -18;
@@ -106,6 +110,7 @@ public final class SkyLight {
         private final double phaseAngle;
         private final Moment moment;
         private final double sunShare;
+        private final double moonShare;
 
         private At(Moment m) {
             moment = m;
@@ -117,6 +122,9 @@ public final class SkyLight {
             moonSeen = Refraction.STANDARD.seen(Altitude.ofDegrees(Math.toDegrees(moon.latitudeRad())));
             phaseAngle = MoonPhase.of(pair.sun(), pair.moon()).phaseAngleDegrees();
             sunShare = sunAltitude < NIGHT_DEGREES || sun.dot(moon) < TOUCHING ? 1 : sunShare(m);
+            moonShare = phaseAngle < NEAR_FULL_DEGREES
+                    ? EarthShadow.of(sky).at(m.utDays()).lightLeft()
+                    : 1;
         }
 
         private double sunShare(Moment m) {
@@ -130,6 +138,11 @@ public final class SkyLight {
          */
         public double sunShare() {
             return sunShare;
+        }
+
+        /** Share of the Moon's light that the Earth's shadow leaves, 1 where it stands outside. */
+        public double moonShare() {
+            return moonShare;
         }
 
         /**
@@ -201,12 +214,12 @@ public final class SkyLight {
                     moonSeen,
                     90 - Math.max(0, altitude),
                     site.extinction().perAirmass());
-            return nanolamberts <= 0 ? 0 : Magnitudes.flux(Magnitudes.ofNanolamberts(nanolamberts));
+            return nanolamberts <= 0 ? 0 : moonShare * Magnitudes.flux(Magnitudes.ofNanolamberts(nanolamberts));
         }
 
         /** Moonlight on level ground, lux. */
         public double moonOnGroundLux() {
-            return Moonlight.groundLux(phaseAngle, moonSeen, site.extinction());
+            return moonShare * Moonlight.groundLux(phaseAngle, moonSeen, site.extinction());
         }
     }
 

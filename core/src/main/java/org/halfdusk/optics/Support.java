@@ -1,14 +1,18 @@
 package org.halfdusk.optics;
 
+import java.util.Objects;
 import java.util.Set;
+import org.halfdusk.time.SiderealTime;
 
 /**
  * What holds the camera.
  *
  * @param rates at which it turns with the sky; none for a plain tripod
  * @param alignmentArcmin how well its axis is usually set to the pole, 0 to 600 arcmin; 0 for a plain tripod
+ * @param periodic error of its worm; a file of an older version has none
  */
-public record Support(String name, Set<Rate> rates, double alignmentArcmin) implements Accessory {
+public record Support(String name, Set<Rate> rates, double alignmentArcmin, PeriodicError periodic)
+        implements Accessory {
     /** Turning speed about the polar axis. */
     public enum Rate {
         SIDEREAL,
@@ -18,13 +22,16 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin) impl
         HALF
     }
 
-    /** Rotation of the sky, arcsec per second. */
-    private static final double SIDEREAL_ARCSEC = 15.041;
-
     public Support {
         name = Figures.name(name);
         rates = Set.copyOf(rates);
         Figures.within("alignment of the axis", alignmentArcmin, 0, 600, "arcmin");
+        periodic = Objects.requireNonNullElse(periodic, PeriodicError.NONE);
+    }
+
+    /** With an even worm. */
+    public Support(String name, Set<Rate> rates, double alignmentArcmin) {
+        this(name, rates, alignmentArcmin, PeriodicError.NONE);
     }
 
     public boolean tracks() {
@@ -33,7 +40,9 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin) impl
 
     /** Drift at the most for its alignment, arcsec per second: 15.041″ × sin(misalignment). */
     public double driftArcsec() {
-        return SIDEREAL_ARCSEC * Math.sin(Math.toRadians(alignmentArcmin / 60));
+        return Math.toDegrees(SiderealTime.EARTH_RATE_RAD_PER_SECOND)
+                * 3600
+                * Math.sin(Math.toRadians(alignmentArcmin / 60));
     }
 
     @Override

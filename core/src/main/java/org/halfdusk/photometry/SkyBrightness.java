@@ -41,6 +41,11 @@ public record SkyBrightness(double magnitude) implements Comparable<SkyBrightnes
         return Magnitudes.ZERO_POINT_CD_PER_M2 * flux();
     }
 
+    /** Both lights together. */
+    public SkyBrightness with(SkyBrightness other) {
+        return ofFlux(flux() + other.flux());
+    }
+
     /** Darker by so many magnitudes. */
     public SkyBrightness darkerBy(double magnitudes) {
         return new SkyBrightness(magnitude + magnitudes);

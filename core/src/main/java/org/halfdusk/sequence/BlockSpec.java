@@ -136,8 +136,8 @@ public record BlockSpec(
         if (kind == Block.Kind.PAUSE) {
             return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0);
         }
-        double real = ShutterTime.nearest(real(seconds, available), available).realSeconds();
-        int count = (int) Math.floor((durationSeconds - real) / (real + gapSeconds) + 1e-6) + 1;
+        ShutterTime time = ShutterTime.nearest(real(seconds, available), available);
+        int count = FrameRun.filling(durationSeconds, time, gapSeconds).frames();
         return new BlockSpec(
                 kind, start, Math.max(1, Math.min(MOST_FRAMES, count)), seconds, gapSeconds, fNumber, iso, thirds);
     }

@@ -5,12 +5,16 @@ import org.halfdusk.exposure.Trailing;
 import org.halfdusk.time.SiderealTime;
 
 /**
- * Equal frames at equal intervals.
+ * Equal frames at equal intervals, as a timer that counts whole seconds from start to start takes them: the interval is rounded up
+ * to its next second, so that what is typed into it is what is planned.
  *
- * @param gapSeconds from shutter close to the next open, 0 to 86,400
+ * @param gapSeconds at least from shutter close to the next open, 0 to 86,400
  * @param frames 1 to 100,000
  */
 public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
+    /** Rounding of a gap that was read back from frames does not cost a second. */
+    private static final double FORGIVEN_SECONDS = 0.002;
+
     public FrameRun {
         if (!(gapSeconds >= 0 && gapSeconds <= 86_400)) {
             throw new IllegalArgumentException("gap " + gapSeconds + " s is outside 0 to 86400 s");
@@ -22,7 +26,7 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
 
     /** As many as fit into a duration: ⌊(duration − exposure)/interval⌋ + 1, at least one. */
     public static FrameRun filling(double durationSeconds, ShutterTime exposure, double gapSeconds) {
-        double interval = exposure.realSeconds() + gapSeconds;
+        double interval = new FrameRun(exposure, gapSeconds, 1).intervalSeconds();
         // A millionth of an interval more forgives the rounding of a duration that is a whole number of them.
         int frames = (int) Math.floor((durationSeconds - exposure.realSeconds()) / interval + 1e-6) + 1;
         return new FrameRun(exposure, gapSeconds, Math.max(1, frames));
@@ -33,9 +37,14 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
         return filling(arcDegrees / SiderealTime.DEGREES_PER_HOUR * 3600, exposure, gapSeconds);
     }
 
-    /** Start to start, seconds. */
+    /** Start to start, whole seconds. */
     public double intervalSeconds() {
-        return exposure.realSeconds() + gapSeconds;
+        return Math.max(1, Math.ceil(exposure.realSeconds() + gapSeconds - FORGIVEN_SECONDS));
+    }
+
+    /** From shutter close to the next open as the timer leaves it, seconds. */
+    public double realGapSeconds() {
+        return intervalSeconds() - exposure.realSeconds();
     }
 
     /** First open to last close, seconds. */
@@ -50,7 +59,7 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
 
     /** How far a star in the middle of the frame moves while the shutter is shut, px. */
     public double gapPx(Trailing trailing) {
-        return trailing.middlePx(gapSeconds);
+        return trailing.middlePx(realGapSeconds());
     }
 
     /** Whether the gap shows in the trail: wider than about one star. */
@@ -64,10 +73,5 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
     /** Megabytes on the card for files of a size. */
     public double megabytes(double fileMegabytes) {
         return frames * fileMegabytes;
-    }
-
-    /** The interval that must be set on a timer which counts whole seconds from start to start. */
-    public int timerIntervalSeconds() {
-        return (int) Math.ceil(intervalSeconds() - 1e-9);
     }
 }

@@ -2,16 +2,19 @@ package org.halfdusk.shoot;
 
 import java.util.Objects;
 import org.halfdusk.exposure.Mount;
+import org.halfdusk.optics.PeriodicError;
 
 /**
  * What holds an exposure back beside the trail budget, and what helps it.
  *
  * @param polarErrorArcmin of a mount's axis, 0 to 600
+ * @param periodic error of the mount's worm; a file of an older version has none
  * @param personStands in the frame: they sway, so the time is held to about 3 s
  * @param filterDensity of a filter before the lens, 0 to 6
  */
-public record ExposureLimits(Mount mount, double polarErrorArcmin, boolean personStands, double filterDensity) {
-    public static final ExposureLimits NONE = new ExposureLimits(Mount.TRIPOD, 0, false, 0);
+public record ExposureLimits(
+        Mount mount, double polarErrorArcmin, PeriodicError periodic, boolean personStands, double filterDensity) {
+    public static final ExposureLimits NONE = new ExposureLimits(Mount.TRIPOD, 0, PeriodicError.NONE, false, 0);
 
     /** How long a person stands still, s. */
     public static final double PERSON_SECONDS = 3;
@@ -21,6 +24,7 @@ public record ExposureLimits(Mount mount, double polarErrorArcmin, boolean perso
 
     public ExposureLimits {
         Objects.requireNonNull(mount, "mount is missing");
+        periodic = Objects.requireNonNullElse(periodic, PeriodicError.NONE);
         if (!(polarErrorArcmin >= 0 && polarErrorArcmin <= 600)) {
             throw new IllegalArgumentException(
                     "axis off the pole by " + polarErrorArcmin + " arcmin is outside 0 to 600 arcmin");

@@ -100,7 +100,8 @@ public record ExposurePlan(
         Planner(Rig rig, Framing framing, Vector pole, SkyBrightness skyBrightness, Wishes wishes) {
             this.rig = rig;
             ExposureLimits limits = wishes.limits();
-            this.trails = FrameTrails.of(framing, rig, pole, limits.mount(), limits.polarErrorArcmin());
+            this.trails =
+                    FrameTrails.of(framing, rig, pole, limits.mount(), limits.polarErrorArcmin(), limits.periodic());
             this.skyBrightness =
                     skyBrightness.darkerBy(limits.filterMagnitudes()).exposable();
             this.wishes = wishes;

@@ -26,10 +26,20 @@ public sealed interface Plan
 
     Framing framing();
 
-    /** The moment that its setting and aim are for: the night's best at which the subject can be seen. */
-    default Instant moment() {
-        return night().bestMoment();
-    }
+    /** The moment that its setting is for: the programme's own, the best of the night at which the subject can be seen. */
+    Instant moment();
+
+    /**
+     * The same shoot, aimed as it is, as it would be set at another moment: setting, sky, reasons and verdict follow. What lies
+     * beyond the night's axis counts as its end.
+     */
+    Plan at(Instant other);
+
+    /** What the setting meets at its moment. */
+    Exposed exposed();
+
+    /** What is wished of the exposure, with what holds it back. */
+    Wishes wishes();
 
     /** Time, aperture, ISO and white balance at that moment. */
     Setting setting();
@@ -39,9 +49,16 @@ public sealed interface Plan
         return false;
     }
 
-    /** How the stars trail over this frame as it is aimed and turned. */
+    /** How the stars trail over this frame as it is aimed, turned and carried. */
     default FrameTrails trails() {
-        return FrameTrails.of(framing(), rig(), night().sky().pole().direction());
+        ExposureLimits limits = wishes().limits();
+        return FrameTrails.of(
+                framing(),
+                rig(),
+                night().sky().pole().direction(),
+                limits.mount(),
+                limits.polarErrorArcmin(),
+                limits.periodic());
     }
 
     /** The programme of frames in order of time; empty where the night has no window. */

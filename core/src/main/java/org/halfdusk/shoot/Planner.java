@@ -8,8 +8,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
@@ -17,6 +19,7 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Support;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -217,8 +220,25 @@ public final class Planner {
                 night,
                 rig,
                 kept.framing(),
-                RigWishes.of(kept, rig.camera().sensor()),
+                RigWishes.of(kept, rig.camera().sensor(), supports(kept)),
                 shoot.wish());
+    }
+
+    /** Tripods and mounts of the kit; first that which a standing rig has under this camera and lens. */
+    private List<Support> supports(Shoot.ShootRig kept) {
+        if (kept.choices().of(ShootField.MOUNT).isEmpty()) {
+            return List.of();
+        }
+        Set<Long> under = rigs.rigs().stream()
+                .map(Kept::it)
+                .filter(r -> r.cameraId() == kept.cameraId() && r.lensId() == kept.lensId())
+                .flatMap(r -> r.supportId().stream())
+                .collect(Collectors.toSet());
+        return rigs.accessories().stream()
+                .filter(a -> a.it() instanceof Support)
+                .sorted(Comparator.comparing(a -> !under.contains(a.id())))
+                .map(a -> (Support) a.it())
+                .toList();
     }
 
     /** The wishes that a new shoot begins with, by the subject and what the person has settled. */

@@ -9,6 +9,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.shoot.trails.TrailsPlan;
 
@@ -58,7 +59,7 @@ public final class Programme {
                         s.start(),
                         s.frames(),
                         longest,
-                        longest.realSeconds() + s.gapSeconds(),
+                        new FrameRun(longest, s.gapSeconds(), s.frames()).intervalSeconds(),
                         s.fNumber(),
                         s.iso(),
                         histogramPosition));

@@ -1,9 +1,12 @@
 package org.halfdusk.shoot;
 
+import java.util.List;
 import java.util.Optional;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Tolerance;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.Support;
 import org.halfdusk.typed.TypedNumber;
 
 /** The choices of a rig that bear on its exposure, read from their texts. */
@@ -13,10 +16,10 @@ public final class RigWishes {
 
     private RigWishes() {}
 
-    /** The wishes with what the choices say. */
-    static Wishes of(Shoot.ShootRig rig, Sensor sensor) {
+    /** The wishes with what the choices say. @param supports of the kit, that which stands with this rig first */
+    static Wishes of(Shoot.ShootRig rig, Sensor sensor, List<Support> supports) {
         RigChoices c = rig.choices();
-        Wishes wishes = rig.wishes().with(limits(c));
+        Wishes wishes = rig.wishes().with(limits(c, supports));
         return tolerance(c)
                 .map(t -> wishes.withBudget(Math.max(0.3, Math.min(50, Math.rint(10 * t.budgetPx(sensor)) / 10))))
                 .orElse(wishes);
@@ -37,11 +40,16 @@ public final class RigWishes {
                 });
     }
 
-    private static ExposureLimits limits(RigChoices c) {
-        String mount = c.of(ShootField.MOUNT);
+    /** A typed error of the axis goes before that of the kit's own mount; its worm is a figure of the kit alone. */
+    private static ExposureLimits limits(RigChoices c, List<Support> supports) {
+        String text = c.of(ShootField.MOUNT);
+        Mount mount = text.isEmpty() ? Mount.TRIPOD : Mount.valueOf(text);
+        Optional<Support> own = supports.stream().filter(s -> mount.is(s)).findFirst();
+        String polar = c.of(ShootField.POLAR);
         return new ExposureLimits(
-                mount.isEmpty() ? Mount.TRIPOD : Mount.valueOf(mount),
-                number(c.of(ShootField.POLAR)),
+                mount,
+                polar.isEmpty() ? own.map(Support::alignmentArcmin).orElse(0.0) : number(polar),
+                own.map(Support::periodic).orElse(PeriodicError.NONE),
                 !c.of(ShootField.PERSON).isEmpty(),
                 number(c.of(ShootField.FILTER)));
     }

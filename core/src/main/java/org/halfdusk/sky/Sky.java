@@ -64,6 +64,15 @@ public final class Sky {
         return new Sky(other, ephemeris, deltaT);
     }
 
+    /** What it is computed from. */
+    public Ephemeris ephemeris() {
+        return ephemeris;
+    }
+
+    public DeltaT deltaT() {
+        return deltaT;
+    }
+
     public Observer observer() {
         return observer;
     }

@@ -13,6 +13,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.FNumber;
@@ -67,23 +68,45 @@ class FrameTrailsTest {
     @ParameterizedTest
     @CsvSource({"180,50", "180,20", "0,60", "0,40"})
     void theDriftOfAMountIsTheSameAtAllDeclinations(double azimuth, double altitude) {
-        FrameTrails drifting = FrameTrails.of(aim(azimuth, altitude, 0), rig(400), POLE, Mount.SIDEREAL, 10);
+        FrameTrails drifting =
+                FrameTrails.of(aim(azimuth, altitude, 0), rig(400), POLE, Mount.SIDEREAL, 10, PeriodicError.NONE);
         assertEquals(3.975, drifting.middlePx(240), 0.03);
         assertEquals(
                 0,
-                FrameTrails.of(aim(azimuth, altitude, 0), rig(400), POLE, Mount.SIDEREAL, 0)
+                FrameTrails.of(aim(azimuth, altitude, 0), rig(400), POLE, Mount.SIDEREAL, 0, PeriodicError.NONE)
                         .middlePx(240));
     }
 
     /** The drift stands across the daily motion: on a mount of half the rate both add as the sides of a right angle. */
     @Test
     void theDriftStandsAcrossTheDailyMotion() {
-        double half =
-                FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.HALF, 0).middlePx(1);
-        double both =
-                FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.HALF, 600).middlePx(1);
+        double half = FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.HALF, 0, PeriodicError.NONE)
+                .middlePx(1);
+        double both = FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.HALF, 600, PeriodicError.NONE)
+                .middlePx(1);
         double drift = 400 * EARTH * Math.sin(Math.toRadians(10)) / 0.005123;
         assertEquals(Math.hypot(half, drift), both, 0.01 * both);
+    }
+
+    /**
+     * A worm that sways 60″ in 600 s moves a star by 60″ × sin(π 60/600) = 18.541″ in its worst minute, 7.019 px of 2.6417″ on the
+     * equator, by cos δ of that elsewhere, and never by more than 60″; 2.6 px are reached after 600/π × asin(2.6 × 2.6417/60) = 21.9 s.
+     */
+    @Test
+    void aWormSwaysInRightAscension() {
+        PeriodicError worm = new PeriodicError(60, 600);
+        FrameTrails equator = FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.SIDEREAL, 0, worm);
+        assertEquals(7.019, equator.middlePx(60), 0.03);
+        assertEquals(60 / 2.6417, equator.middlePx(900), 0.05);
+        assertEquals(21.9, equator.seconds(2.6), 0.2);
+        FrameTrails high = FrameTrails.of(aim(0, 70, 0), rig(400), POLE, Mount.SIDEREAL, 0, worm);
+        assertEquals(
+                7.019 * Math.cos(Math.toRadians(59.43)), high.middlePx(60), 0.02, "the lower edge of the middle third");
+        assertEquals(
+                FrameTrails.of(aim(180, 50, 0), rig(400), POLE).middlePx(1),
+                FrameTrails.of(aim(180, 50, 0), rig(400), POLE, Mount.TRIPOD, 0, worm)
+                        .middlePx(1),
+                "a tripod has no worm");
     }
 
     @Property

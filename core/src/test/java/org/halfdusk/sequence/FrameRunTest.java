@@ -29,8 +29,9 @@ class FrameRunTest {
     void theThirtySecondMarkNeedsThirtyThree() {
         FrameRun run = new FrameRun(THIRTY_MARK, 1, 100);
         assertEquals(33, run.intervalSeconds());
-        assertEquals(33, run.timerIntervalSeconds());
-        assertEquals(92, new FrameRun(NINETY, 1.4, 80).timerIntervalSeconds());
+        assertEquals(92, new FrameRun(NINETY, 1.4, 80).intervalSeconds());
+        assertEquals(2, new FrameRun(NINETY, 1.4, 80).realGapSeconds());
+        assertEquals(1, new FrameRun(new ShutterTime(0.01, 1 / 128.0), 0, 80).intervalSeconds());
     }
 
     @Example

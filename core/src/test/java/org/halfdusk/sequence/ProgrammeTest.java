@@ -61,7 +61,9 @@ class ProgrammeTest {
             assertTrue(
                     i == 0 || !f.open().isBefore(b.frames().get(i - 1).close().minusNanos(2)));
         }
-        double length = frames * time.realSeconds() + (frames - 1) * gap;
+        double interval = new FrameRun(time, gap, frames).intervalSeconds();
+        assertEquals(Math.rint(interval), interval);
+        double length = time.realSeconds() + (frames - 1) * interval;
         assertEquals(length, Duration.between(b.start(), b.end()).toNanos() / 1e9, 1e-5);
     }
 

@@ -16,6 +16,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -45,18 +46,18 @@ class ExposureLimitsTest {
 
     @Test
     void aPersonHoldsTheTimeToThreeSeconds() {
-        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, true, 0)));
+        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, PeriodicError.NONE, true, 0)));
         assertTrue(p.shutter().realSeconds() <= 3.03);
         assertInstanceOf(ShutterReason.PersonStands.class, p.shutterReason());
     }
 
     @Test
     void aMountTakesTheStarsLimitAway() {
-        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.SIDEREAL, 0, false, 0)));
+        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.SIDEREAL, 0, PeriodicError.NONE, false, 0)));
         assertEquals(240, p.shutter().realSeconds());
         assertInstanceOf(ShutterReason.Tracked.class, p.shutterReason());
         assertEquals(0, p.middlePx(), 1e-6);
-        ExposurePlan half = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.HALF, 0, false, 0)));
+        ExposurePlan half = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.HALF, 0, PeriodicError.NONE, false, 0)));
         ExposurePlan still = plan(Wishes.DEFAULT);
         assertTrue(half.shutter().realSeconds() > 1.5 * still.shutter().realSeconds());
     }
@@ -64,7 +65,7 @@ class ExposureLimitsTest {
     /** Density 0.9 takes three stops: the ISO goes up by as many. */
     @Test
     void aFilterIsPaidInIso() {
-        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, false, 0.9)));
+        ExposurePlan p = plan(Wishes.DEFAULT.with(new ExposureLimits(Mount.TRIPOD, 0, PeriodicError.NONE, false, 0.9)));
         assertEquals(3, p.iso().stopsOver(plan(Wishes.DEFAULT).iso()), 0.34);
     }
 

@@ -13,6 +13,7 @@ import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Filter;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Rigs;
@@ -184,6 +185,8 @@ public final class StoredRigs implements Rigs {
         } else if (a instanceof Support s) {
             r.setRates(s.rates().stream().map(Enum::name).sorted().collect(Collectors.joining(" ")));
             r.setAlignmentArcmin(s.alignmentArcmin());
+            r.setPeriodicArcsec(s.periodic().arcsec());
+            r.setPeriodS(s.periodic().periodSeconds());
         } else if (a instanceof Card c) {
             r.setGigabytes(c.gigabytes());
             r.setWriteMbPerS(c.writeMegabytesPerSecond());
@@ -198,7 +201,12 @@ public final class StoredRigs implements Rigs {
     private static Kept<Accessory> accessory(AccessoryRecord r) {
         Accessory a = switch (Accessory.Kind.valueOf(r.getKind())) {
             case FILTER -> new Filter(r.getName(), Filter.Use.valueOf(r.getFilterUse()), r.getDensity());
-            case SUPPORT -> new Support(r.getName(), rates(r.getRates()), r.getAlignmentArcmin());
+            case SUPPORT ->
+                new Support(
+                        r.getName(),
+                        rates(r.getRates()),
+                        r.getAlignmentArcmin(),
+                        new PeriodicError(r.getPeriodicArcsec(), r.getPeriodS()));
             case CARD ->
                 new Card(
                         r.getName(),

@@ -13,13 +13,16 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.time.Interval;
 
 /** A fireworks shoot answered. */
 public record FireworksPlan(
@@ -29,6 +32,7 @@ public record FireworksPlan(
         Framing framing,
         Show show,
         Wishes wishes,
+        Instant moment,
         ApertureChoice aperture,
         Iso iso)
         implements Plan {
@@ -70,7 +74,36 @@ public record FireworksPlan(
         ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE, rig, wishes);
         List<Iso> isos = rig.camera().isos();
         Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
-        return new FireworksPlan(place, night, rig, aim, show, wishes, aperture, iso);
+        return new FireworksPlan(place, night, rig, aim, show, wishes, night.bestMoment(), aperture, iso);
+    }
+
+    @Override
+    public FireworksPlan at(Instant other) {
+        return new FireworksPlan(
+                place, night, rig, framing, show, wishes, night.axis().nearest(other), aperture, iso);
+    }
+
+    /** What is going on at its moment: the town before and after the show. */
+    public Scene scene() {
+        Interval during = night.show();
+        if (moment.isBefore(during.start()) || !moment.isBefore(during.end())) {
+            return Scene.TOWN;
+        }
+        return moment.isBefore(finaleBegins()) ? Scene.BREAK : Scene.FINALE;
+    }
+
+    /** When the finale begins; with a finale as long as the show, when that does. */
+    public Instant finaleBegins() {
+        Duration whole = night.show().duration();
+        return night.show().end().minus(show.finale().compareTo(whole) > 0 ? whole : show.finale());
+    }
+
+    /** Sparks draw by aperture and ISO; the sky behind them is asked for clipping. */
+    @Override
+    public Exposed exposed() {
+        SkyBrightness sky =
+                night.light().at(moment).towards(framing.direction()).total();
+        return Exposed.of(sky, sky, setting(), rig.camera(), night.show().contains(moment));
     }
 
     /** Degrees that the picture must hold from its lower to its upper edge. */
@@ -177,7 +210,7 @@ public record FireworksPlan(
 
     @Override
     public Setting setting() {
-        return setting(Scene.BREAK);
+        return setting(scene());
     }
 
     public List<Scene> scenes() {
@@ -190,10 +223,7 @@ public record FireworksPlan(
         List<Block> blocks = new ArrayList<>();
         Instant start = night.show().start();
         Instant end = night.show().end();
-        Duration finale = show.finale().compareTo(night.show().duration()) > 0
-                ? night.show().duration()
-                : show.finale();
-        Instant finaleBegins = end.minus(finale);
+        Instant finaleBegins = finaleBegins();
         blocks.add(Block.of(
                 Block.Kind.TOWN,
                 start.minus(Duration.ofMinutes(15)),

@@ -12,6 +12,7 @@ import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
@@ -20,6 +21,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
@@ -48,14 +50,6 @@ public record LunarEclipsePlan(
         Instant moment)
         implements Plan {
 
-    /** What is exposed for. */
-    public enum Phase {
-        FULL,
-        PENUMBRA,
-        LIT_PART,
-        SHADOW
-    }
-
     /**
      * The exposure at a moment.
      *
@@ -64,7 +58,7 @@ public record LunarEclipsePlan(
      */
     public record Step(
             Instant at,
-            Phase phase,
+            EclipsedMoon.Phase phase,
             double umbralMagnitude,
             HorizontalPosition moon,
             LunarExposure exposure,
@@ -89,9 +83,31 @@ public record LunarEclipsePlan(
         Instant best = night.bestMoment();
         LunarEclipsePlan plan = new LunarEclipsePlan(
                 place, night, rig, aim(night, best, framing), wishes, danjon, mount, cadence, changeOver, best);
-        Instant seen = plan.at(best).visible() ? best : plan.nearestSeen(best);
+        Instant seen = plan.step(best).visible() ? best : plan.nearestSeen(best);
         return new LunarEclipsePlan(
                 place, night, rig, aim(night, seen, framing), wishes, danjon, mount, cadence, changeOver, seen);
+    }
+
+    @Override
+    public LunarEclipsePlan at(Instant other) {
+        return new LunarEclipsePlan(
+                place,
+                night,
+                rig,
+                framing,
+                wishes,
+                danjon,
+                mount,
+                cadence,
+                changeOver,
+                night.axis().nearest(other));
+    }
+
+    /** The part that is exposed for, with the sky's light before it. */
+    @Override
+    public Exposed exposed() {
+        Step s = step(moment);
+        return Exposed.of(s.sky(), s.surface().with(s.sky()), setting(), rig.camera(), s.visible());
     }
 
     private static Framing aim(LunarEclipseNight night, Instant at, Optional<Framing> framing) {
@@ -107,7 +123,7 @@ public record LunarEclipsePlan(
         for (Interval seen : night.seen()) {
             for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plusSeconds(60)) {
                 Duration apart = Duration.between(t, best).abs();
-                if ((least == null || apart.compareTo(least) < 0) && at(t).visible()) {
+                if ((least == null || apart.compareTo(least) < 0) && step(t).visible()) {
                     nearest = t;
                     least = apart;
                 }
@@ -117,20 +133,17 @@ public record LunarEclipsePlan(
     }
 
     /** The exposure at any moment of the night. */
-    public Step at(Instant at) {
+    public Step step(Instant at) {
         EarthShadow.State s = night.shadow().at(at);
-        double umbral = s.umbralMagnitude();
-        Phase phase = night.eclipse().isEmpty() || s.penumbralMagnitude() <= 0
-                ? Phase.FULL
-                : umbral <= 0 ? Phase.PENUMBRA : umbral < changeOver ? Phase.LIT_PART : Phase.SHADOW;
+        EclipsedMoon eclipsed = EclipsedMoon.of(s, changeOver, danjon);
         HorizontalPosition moon = night.sky().at(Body.MOON, at);
-        double q = guide(phase, s);
+        double q = eclipsed.guide();
         Apparent apparent = moon.seen();
         SkyBrightness sky = night.light().at(at).behindMoon();
         return new Step(
                 at,
-                phase,
-                umbral,
+                eclipsed.phase(),
+                s.umbralMagnitude(),
                 moon,
                 LunarExposure.of(rig, q, apparent, wishes, limitSeconds(at), sky),
                 EclipseGuide.lunarSurface(q).darkerBy(LunarExposure.airMagnitudes(apparent)),
@@ -142,20 +155,21 @@ public record LunarEclipsePlan(
         return LunarExposure.limitSeconds(rig, wishes, mount, speedArcsec(at));
     }
 
-    /** How fast the Moon crosses the sensor, arcsec per second: with a mount at lunar rate what that leaves, and its axis. */
+    /** How fast the Moon crosses the sensor, arcsec per second: with a mount at lunar rate what that leaves, its axis and its worm. */
     public double speedArcsec(Instant at) {
         boolean follows = mount == LunarExposure.Mount.LUNAR_RATE;
         double rate = follows ? org.halfdusk.exposure.Mount.LUNAR.arcsecPerSecond() : 0;
         double axis = Math.sin(Math.toRadians(wishes.limits().polarErrorArcmin() / 60));
         double drift = follows ? org.halfdusk.exposure.Mount.SIDEREAL_ARCSEC * axis : 0;
-        return Math.hypot(BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, rate), drift);
+        double sway = follows ? wishes.limits().periodic().fastestArcsecPerSecond() : 0;
+        return Math.hypot(BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, rate) + sway, drift);
     }
 
     /** The first moment of what is up of the eclipse at which the Moon stands out from the sky; nothing where it never does. */
     public Optional<Instant> visibleFrom() {
         for (Interval seen : night.seen()) {
             for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plusSeconds(60)) {
-                if (at(t).visible()) {
+                if (step(t).visible()) {
                     return Optional.of(t);
                 }
             }
@@ -163,22 +177,10 @@ public record LunarEclipsePlan(
         return Optional.empty();
     }
 
-    private double guide(Phase phase, EarthShadow.State s) {
-        return switch (phase) {
-            case FULL -> EclipseGuide.fullMoon();
-            case PENUMBRA ->
-                EclipseGuide.fullMoon()
-                        + Math.min(1, Math.max(0, s.penumbralMagnitude()))
-                                * (EclipseGuide.penumbra() - EclipseGuide.fullMoon());
-            case LIT_PART -> EclipseGuide.lunarPartial(Math.min(1, s.umbralMagnitude()));
-            case SHADOW -> EclipseGuide.lunarShadow(s.meanSquareDepth(), danjon);
-        };
-    }
-
     /** The course in a few lines: before the shadow, by share covered on the way in, totality, and out again. */
     public List<Step> course() {
         return night.eclipse()
-                .map(e -> courseTimes(e).stream().map(this::at).toList())
+                .map(e -> courseTimes(e).stream().map(this::step).toList())
                 .orElseGet(List::of);
     }
 
@@ -227,7 +229,7 @@ public record LunarEclipsePlan(
 
     @Override
     public Setting setting() {
-        return at(moment).exposure().setting();
+        return step(moment).exposure().setting();
     }
 
     /** Frames at the cadence while the Moon is up and stands out from the sky; brackets of a stop and a half each way while the shadow is exposed for. */
@@ -236,9 +238,9 @@ public record LunarEclipsePlan(
         List<Block> blocks = new ArrayList<>();
         for (Interval seen : night.seen()) {
             List<Frame> frames = new ArrayList<>();
-            Phase before = null;
+            EclipsedMoon.Phase before = null;
             for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plus(cadence)) {
-                Step step = at(t);
+                Step step = step(t);
                 if (!step.visible()) {
                     continue;
                 }
@@ -258,7 +260,7 @@ public record LunarEclipsePlan(
 
     private List<Frame> frames(Step step) {
         Setting setting = step.exposure().setting();
-        if (step.phase() != Phase.SHADOW) {
+        if (step.phase() != EclipsedMoon.Phase.SHADOW) {
             return Block.row(step.at(), List.of(setting.shutter()), Duration.ZERO, setting);
         }
         List<ShutterTime> times = ExposurePlan.times(rig);
@@ -272,7 +274,7 @@ public record LunarEclipsePlan(
                 : Block.row(step.at(), List.of(setting.shutter()), Duration.ZERO, setting);
     }
 
-    private static Block.Kind kind(Phase phase) {
+    private static Block.Kind kind(EclipsedMoon.Phase phase) {
         return switch (phase) {
             case FULL -> Block.Kind.FULL_MOON;
             case PENUMBRA -> Block.Kind.PENUMBRA;

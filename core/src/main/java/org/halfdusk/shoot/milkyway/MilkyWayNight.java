@@ -9,12 +9,14 @@ import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.LightWindows;
+import org.halfdusk.light.MilkyWay;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.Windows;
@@ -31,6 +33,7 @@ import org.halfdusk.time.Moment;
 public record MilkyWayNight(
         Night night,
         SkyLight light,
+        Skyline skyline,
         double lowestCoreDegrees,
         List<Interval> coreUp,
         List<Interval> windows,
@@ -63,7 +66,8 @@ public record MilkyWayNight(
                 Interval.hours(windows),
                 best.position().altitude().degrees(),
                 darkHours > 0 ? Interval.hours(moonless) / darkHours : 0);
-        return new MilkyWayNight(night, new SkyLight(sky, site), lowestCoreDegrees, coreUp, windows, best, score);
+        return new MilkyWayNight(
+                night, new SkyLight(sky, site), skyline, lowestCoreDegrees, coreUp, windows, best, score);
     }
 
     /** Where no window exists: the dark, or an hour about the least light. */
@@ -78,6 +82,16 @@ public record MilkyWayNight(
     public List<Interval> nearlyDarkest(double magnitudes) {
         SkyBrightness darkest = light.at(best.at()).zenith().dark();
         return LightWindows.zenithDarkerThan(light, darkest.darkerBy(-magnitudes), night.interval());
+    }
+
+    /** Whether the core stands over the land and its own light shows in the sky about it, however low it is. */
+    public boolean coreShows(Instant at) {
+        HorizontalPosition core = sky().at(Body.GALACTIC_CENTRE, at);
+        boolean up = core.altitude().degrees() > 0
+                && core.altitude().degrees() >= skyline.at(core.azimuth().degrees());
+        double sky = light.at(at).towards(core.direction()).magnitude();
+        double own = MilkyWay.instance().brightness(0, 0).magnitude();
+        return up && MilkyWay.opacity(own - sky) > 0;
     }
 
     /** How bright the sky is towards the core at its best moment. */
@@ -148,6 +162,6 @@ public record MilkyWayNight(
 
     @Override
     public MilkyWayNight withScore(NightScore other) {
-        return new MilkyWayNight(night, light, lowestCoreDegrees, coreUp, windows, best, other);
+        return new MilkyWayNight(night, light, skyline, lowestCoreDegrees, coreUp, windows, best, other);
     }
 }

@@ -14,6 +14,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
@@ -21,7 +22,8 @@ import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
 
 /** A Milky Way shoot answered: the night's window, where the camera points, how to expose. */
-public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing framing, ExposurePlan exposure)
+public record MilkyWayPlan(
+        Place place, MilkyWayNight night, Rig rig, Framing framing, Instant moment, ExposurePlan exposure)
         implements Plan {
     /** Frames of a stack: the mean of so many gains two stops in signal-to-noise. */
     private static final int STACK_FRAMES = 16;
@@ -38,10 +40,30 @@ public record MilkyWayPlan(Place place, MilkyWayNight night, Rig rig, Framing fr
     public static MilkyWayPlan of(Place place, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes) {
         Framing aim = framing.orElseGet(
                 () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
-        SkyBrightness brightness =
-                night.light().at(night.bestMoment()).framed(aim.direction()).total();
+        return set(place, night, rig, aim, night.bestMoment(), wishes);
+    }
+
+    private static MilkyWayPlan set(Place place, MilkyWayNight night, Rig rig, Framing aim, Instant at, Wishes wishes) {
+        SkyBrightness brightness = night.light().at(at).framed(aim.direction()).total();
         ExposurePlan exposure = ExposurePlan.of(rig, aim, night.sky().pole().direction(), brightness, wishes);
-        return new MilkyWayPlan(place, night, rig, aim, exposure);
+        return new MilkyWayPlan(place, night, rig, aim, at, exposure);
+    }
+
+    @Override
+    public MilkyWayPlan at(Instant other) {
+        return set(place, night, rig, framing, night.axis().nearest(other), wishes());
+    }
+
+    @Override
+    public Wishes wishes() {
+        return exposure.wishes();
+    }
+
+    /** The core shows where it stands over the land and is no fainter against the sky than what a picture can hold. */
+    @Override
+    public Exposed exposed() {
+        return Exposed.of(
+                exposure.skyBrightness(), exposure.skyBrightness(), setting(), rig.camera(), night.coreShows(moment));
     }
 
     @Override

@@ -14,6 +14,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
@@ -25,6 +26,8 @@ public record MoonPlan(
         MoonNight night,
         Rig rig,
         Framing framing,
+        Wishes wishes,
+        Instant moment,
         MoonShot shot,
         Support support,
         Duration betweenBrackets)
@@ -41,8 +44,32 @@ public record MoonPlan(
             Support support,
             Duration betweenBrackets) {
         Framing aim = framing.orElseGet(() -> aim(night, rig));
-        MoonShot shot = MoonShot.of(rig, MoonShot.Circumstances.of(night, night.bestMoment()), wishes, support);
-        return new MoonPlan(place, night, rig, aim, shot, support, betweenBrackets);
+        return set(place, night, rig, aim, wishes, night.bestMoment(), support, betweenBrackets);
+    }
+
+    private static MoonPlan set(
+            Place place,
+            MoonNight night,
+            Rig rig,
+            Framing aim,
+            Wishes wishes,
+            Instant at,
+            Support support,
+            Duration betweenBrackets) {
+        MoonShot shot = MoonShot.of(rig, MoonShot.Circumstances.of(night, at), wishes, support);
+        return new MoonPlan(place, night, rig, aim, wishes, at, shot, support, betweenBrackets);
+    }
+
+    @Override
+    public MoonPlan at(Instant other) {
+        return set(place, night, rig, framing, wishes, night.axis().nearest(other), support, betweenBrackets);
+    }
+
+    /** The lit rock, with the sky's light before it. */
+    @Override
+    public Exposed exposed() {
+        MoonShot.Circumstances c = shot.circumstances();
+        return Exposed.of(c.sky(), c.surface().with(c.sky()), setting(), rig.camera(), shot.visible());
     }
 
     /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach. */
@@ -63,13 +90,13 @@ public record MoonPlan(
         return support == Support.HAND;
     }
 
-    /** Diameter from here at the best moment, degrees. */
+    /** Diameter from here at its moment, degrees. */
     public double diameterDegrees() {
-        return night.sky().diameterDegrees(Body.MOON, night.bestMoment());
+        return night.sky().diameterDegrees(Body.MOON, moment);
     }
 
     public double distanceKm() {
-        return night.best().position().distance();
+        return night.sky().at(Body.MOON, moment).distance();
     }
 
     /** The disc on a sensor behind this rig. */

@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Apparent;
+import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
@@ -53,19 +55,25 @@ public record MoonShot(
      * @param altitude of it as it is seen
      * @param speedArcsec over the sky, arcsec per second
      * @param sky behind it without its own light
+     * @param eclipse what the Earth's shadow makes of it: full where it stands outside
      */
-    public record Circumstances(double phaseAngleDegrees, Apparent altitude, double speedArcsec, SkyBrightness sky) {
+    public record Circumstances(
+            double phaseAngleDegrees, Apparent altitude, double speedArcsec, SkyBrightness sky, EclipsedMoon eclipse) {
         static Circumstances of(MoonNight night, Instant at) {
             return new Circumstances(
                     night.sky().moonPhase(at).phaseAngleDegrees(),
                     night.sky().at(Body.MOON, at).seen(),
                     BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, 0),
-                    night.light().at(at).behindMoon());
+                    night.light().at(at).behindMoon(),
+                    EclipsedMoon.of(
+                            EarthShadow.of(night.sky()).at(at),
+                            EclipsedMoon.USUAL_CHANGE_OVER,
+                            EclipsedMoon.USUAL_DANJON));
         }
 
         /** The Moon's surface through the air. */
-        SkyBrightness surface() {
-            return EclipseGuide.lunarSurface(EclipseGuide.fullMoon() - MoonExposure.phaseStops(phaseAngleDegrees))
+        public SkyBrightness surface() {
+            return EclipseGuide.lunarSurface(eclipse.guide() - MoonExposure.phaseStops(phaseAngleDegrees))
                     .darkerBy(MoonNight.AIR.magnitudes(altitude));
         }
     }
@@ -110,7 +118,8 @@ public record MoonShot(
         ApertureChoice aperture = ApertureChoice.preferring(rig.sharpestAperture(), rig, wishes);
         FNumber n = aperture.fNumber();
         Iso lowIso = Iso.of(rig.camera().lowestIso());
-        double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR);
+        double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR)
+                * Math.pow(2, moon.eclipse().stops());
         double sky = SkyExposure.guideValue(moon.sky(), SkyExposure.MOST_BEHIND);
         double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);

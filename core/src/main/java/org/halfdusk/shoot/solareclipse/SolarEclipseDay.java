@@ -129,10 +129,19 @@ public record SolarEclipseDay(
 
     private Contact contact(Name name, Instant at) {
         HorizontalPosition sun = sky.at(Body.SUN, at);
+        return new Contact(name, at, sun, sunShows(at));
+    }
+
+    /** Whether the Sun is up and clear of the land. */
+    public boolean sunShows(Instant at) {
+        HorizontalPosition sun = sky.at(Body.SUN, at);
+        return sun.altitude().degrees() > SkyEvents.SUNRISE_ALTITUDE && clear(sun);
+    }
+
+    private boolean clear(HorizontalPosition sun) {
         HorizontalPosition lifted = sun.apparent();
-        boolean clear = skyline.flat()
+        return skyline.flat()
                 || lifted.altitude().degrees() >= skyline.at(lifted.azimuth().degrees());
-        return new Contact(name, at, sun, sun.altitude().degrees() > SkyEvents.SUNRISE_ALTITUDE && clear);
     }
 
     /** Share of the Sun's diameter that is covered at a moment. */

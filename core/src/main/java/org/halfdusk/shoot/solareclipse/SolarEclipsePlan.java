@@ -21,6 +21,7 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.ApertureChoice;
+import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
@@ -40,6 +41,7 @@ public record SolarEclipsePlan(
         Filter filter,
         boolean followed,
         Duration cadence,
+        Instant moment,
         ApertureChoice aperture,
         Iso iso)
         implements Plan {
@@ -80,7 +82,37 @@ public record SolarEclipsePlan(
         ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE.atLeast(rig.widestAperture()), rig, wishes);
         List<Iso> isos = rig.camera().isos();
         Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
-        return new SolarEclipsePlan(place, day, rig, aim, wishes, filter, followed, cadence, aperture, iso);
+        return new SolarEclipsePlan(
+                place, day, rig, aim, wishes, filter, followed, cadence, day.bestMoment(), aperture, iso);
+    }
+
+    @Override
+    public SolarEclipsePlan at(Instant other) {
+        return new SolarEclipsePlan(
+                place,
+                night,
+                rig,
+                framing,
+                wishes,
+                filter,
+                followed,
+                cadence,
+                night.axis().nearest(other),
+                aperture,
+                iso);
+    }
+
+    /** The phase that is exposed for at its moment: through the filter whenever the guard keeps it on. */
+    private EclipseGuide.Solar phase() {
+        return night.filter().filtered(moment) ? filter.partial() : EclipseGuide.Solar.CORONA_0_1_R;
+    }
+
+    /** The disc through the filter, or the inner corona; the sky is not asked. */
+    @Override
+    public Exposed exposed() {
+        SolarExposure e = exposure(phase(), moment);
+        double guide = e.phase().q() - e.airStops() - e.crescentStops();
+        return Exposed.of(EclipseGuide.lunarSurface(guide), setting(), rig.camera(), night.sunShows(moment));
     }
 
     /** The exposure of a phase with the Sun where it stands at maximum. */
@@ -126,9 +158,7 @@ public record SolarEclipsePlan(
     /** In totality the inner corona, otherwise the partial phase through the filter. */
     @Override
     public Setting setting() {
-        EclipseGuide.Solar phase =
-                night.filter().filtered(night.bestMoment()) ? filter.partial() : EclipseGuide.Solar.CORONA_0_1_R;
-        return setting(exposure(phase).shutter());
+        return setting(exposure(phase(), moment).shutter());
     }
 
     /** The setting of a phase with the Sun where it stands at a moment. */

@@ -1,6 +1,7 @@
 package org.halfdusk.shoot.trails;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import java.util.OptionalDouble;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.light.Bortle;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
@@ -16,6 +18,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
@@ -27,10 +30,19 @@ import org.halfdusk.time.Interval;
  * @param run the frames; nothing where the night has no window
  */
 public record TrailsPlan(
-        Place place, TrailsNight night, Rig rig, Framing framing, TrailsExposure exposure, Optional<FrameRun> run)
+        Place place,
+        TrailsNight night,
+        Rig rig,
+        Framing framing,
+        Instant moment,
+        TrailsExposure exposure,
+        Optional<FrameRun> run)
         implements Plan {
     /** A horizon this far above the lower edge leaves room for the ground, degrees. */
     private static final double GROUND_DEGREES = 5;
+
+    /** Magnitude of the stars that draw a picture of trails†. */
+    private static final double FAINTEST_LEADER = 2;
 
     private static final Duration CAP_ON = Duration.ofSeconds(20);
 
@@ -44,7 +56,27 @@ public record TrailsPlan(
         TrailsExposure exposure = TrailsExposure.of(rig, brightest(night, aim), wishes);
         Optional<FrameRun> run = night.span()
                 .map(s -> FrameRun.filling(s.duration().toMillis() / 1000.0, exposure.shutter(), gapSeconds));
-        return new TrailsPlan(place, night, rig, aim, exposure, run);
+        return new TrailsPlan(place, night, rig, aim, night.bestMoment(), exposure, run);
+    }
+
+    /** By the sky of that moment, not by the brightest of the run. */
+    @Override
+    public TrailsPlan at(Instant other) {
+        Instant at = night.axis().nearest(other);
+        SkyBrightness sky = night.light().at(at).framed(framing.direction()).total();
+        return new TrailsPlan(place, night, rig, framing, at, TrailsExposure.of(rig, sky, wishes()), run);
+    }
+
+    @Override
+    public Wishes wishes() {
+        return exposure.wishes();
+    }
+
+    /** Trails show where the sky lets stars of the second magnitude be seen. */
+    @Override
+    public Exposed exposed() {
+        SkyBrightness sky = exposure.skyBrightness();
+        return Exposed.of(sky, sky, setting(), rig.camera(), Bortle.faintestStar(sky) >= FAINTEST_LEADER);
     }
 
     private static Framing towardsThePole(TrailsNight night, Rig rig) {
@@ -90,7 +122,8 @@ public record TrailsPlan(
 
     /** The fastest star of the frame moves so far while the shutter is shut, px. */
     public OptionalDouble widestGapPx() {
-        return run.map(r -> OptionalDouble.of(trails().worstPx(r.gapSeconds()))).orElseGet(OptionalDouble::empty);
+        return run.map(r -> OptionalDouble.of(trails().worstPx(r.realGapSeconds())))
+                .orElseGet(OptionalDouble::empty);
     }
 
     /** Whether a dash is seen where the shutter was shut: a gap wider than a star. */

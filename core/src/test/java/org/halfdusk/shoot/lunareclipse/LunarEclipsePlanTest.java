@@ -17,6 +17,7 @@ import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.reference.ReferenceTable;
@@ -95,7 +96,7 @@ class LunarEclipsePlanTest {
         assertTrue(plan.course().isEmpty());
         assertTrue(plan.blocks().isEmpty());
         assertEquals(
-                LunarEclipsePlan.Phase.FULL, plan.at(plan.night().bestMoment()).phase());
+                EclipsedMoon.Phase.FULL, plan.step(plan.night().bestMoment()).phase());
     }
 
     /** Lit part until 78 %, then the shadow: nine stops and more between full and totality. */
@@ -103,14 +104,14 @@ class LunarEclipsePlanTest {
     void exposureAlongTheCourse() {
         LunarEclipsePlan plan = high();
         List<LunarEclipsePlan.Step> course = plan.course();
-        assertEquals(LunarEclipsePlan.Phase.FULL, course.get(0).phase());
-        assertEquals(LunarEclipsePlan.Phase.PENUMBRA, course.get(1).phase());
+        assertEquals(EclipsedMoon.Phase.FULL, course.get(0).phase());
+        assertEquals(EclipsedMoon.Phase.PENUMBRA, course.get(1).phase());
         for (LunarEclipsePlan.Step s : course) {
             boolean shadow = s.umbralMagnitude() >= 0.78;
-            assertEquals(shadow, s.phase() == LunarEclipsePlan.Phase.SHADOW, "at " + s.umbralMagnitude());
+            assertEquals(shadow, s.phase() == EclipsedMoon.Phase.SHADOW, "at " + s.umbralMagnitude());
         }
         double full = course.get(0).exposure().q();
-        double total = plan.at(plan.night().bestMoment()).exposure().q();
+        double total = plan.step(plan.night().bestMoment()).exposure().q();
         // A shallow totality, 1.25 of the diameter deep: its part near the edge is brighter than a usual one's 13
         // stops.
         assertEquals(12, full - total, 0.5);
@@ -174,8 +175,8 @@ class LunarEclipsePlanTest {
         Double before = null;
         int changes = 0;
         for (int minute = 0; minute < 200; minute++) {
-            LunarEclipsePlan.Step s = plan.at(from.plusSeconds(60L * minute));
-            if (s.phase() == LunarEclipsePlan.Phase.SHADOW) {
+            LunarEclipsePlan.Step s = plan.step(from.plusSeconds(60L * minute));
+            if (s.phase() == EclipsedMoon.Phase.SHADOW) {
                 if (before != null) {
                     assertEquals(before, s.exposure().q(), 0.1, "minute " + minute);
                     changes += before == s.exposure().q() ? 0 : 1;
@@ -190,7 +191,7 @@ class LunarEclipsePlanTest {
     void oneChangesOverWhereOneLikes() {
         SubjectWish late = SubjectWish.NONE.with(LunarEclipsePlanner.CHANGE_OVER, "95");
         for (LunarEclipsePlan.Step s : plan(isle(), HIGH, late).course()) {
-            assertEquals(s.umbralMagnitude() >= 0.95, s.phase() == LunarEclipsePlan.Phase.SHADOW);
+            assertEquals(s.umbralMagnitude() >= 0.95, s.phase() == EclipsedMoon.Phase.SHADOW);
         }
     }
 
@@ -201,14 +202,14 @@ class LunarEclipsePlanTest {
     @Test
     void whatDrownsInTheDuskGetsNoFrames() {
         LunarEclipsePlan plan = plan(isle(), RISING, SubjectWish.NONE);
-        LunarEclipsePlan.Step early = plan.at(Instant.parse("2028-12-31T17:11:55Z"));
+        LunarEclipsePlan.Step early = plan.step(Instant.parse("2028-12-31T17:11:55Z"));
         assertFalse(early.visible());
         Instant from = plan.visibleFrom().orElseThrow();
         double sun = plan.night().sky().at(Body.SUN, from).altitude().degrees();
         assertTrue(sun < -6 && sun > -13, "seen from a sun of " + sun);
         for (Block b : plan.blocks()) {
             for (Frame f : b.frames()) {
-                LunarEclipsePlan.Step s = plan.at(f.open());
+                LunarEclipsePlan.Step s = plan.step(f.open());
                 SkyExposure behind = new SkyExposure(
                         s.sky().exposable(), f.fNumber(), f.shutter().realSeconds(), f.iso());
                 assertFalse(f.open().isBefore(from.minusSeconds(60)), "no frame before it is seen");

@@ -15,6 +15,8 @@ import java.util.OptionalDouble;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
@@ -40,6 +42,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The full moon of 18 July 2027 behind a lighthouse, and Moons that do not suit. */
 class MoonPlanTest {
+    /** The Moon outside the Earth\'s shadow. */
+    private static final EclipsedMoon OUTSIDE = new EclipsedMoon(EclipsedMoon.Phase.FULL, EclipseGuide.fullMoon());
+
     private static final MoonPlanner PLANNER = new MoonPlanner();
     private static final ForegroundObject LIGHT =
             new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(119.4), 1840, 26);
@@ -161,7 +166,7 @@ class MoonPlanTest {
                 Optional.of(Iso.of(200)));
         MoonShot shot = MoonShot.of(
                 TELE,
-                new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, SkyBrightness.of(20)),
+                new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, SkyBrightness.of(20), OUTSIDE),
                 f11,
                 Support.TRIPOD);
         assertEquals("1/200 s", shot.shutter().label());
@@ -175,7 +180,7 @@ class MoonPlanTest {
         Rig rig = Rig.of(steady, Isle.TELE, Optional.empty(), 200);
         MoonShot shot = MoonShot.of(
                 rig,
-                new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, SkyBrightness.of(20)),
+                new MoonShot.Circumstances(0, Apparent.ofDegrees(60), 14.5, SkyBrightness.of(20), OUTSIDE),
                 Wishes.DEFAULT,
                 Support.HAND);
         assertEquals(16 / 200.0 / steady.sensor().cropFactor(), shot.limits().hand(), 1e-9);
@@ -183,7 +188,8 @@ class MoonPlanTest {
             for (double altitude : new double[] {0, 2, 10, 60}) {
                 MoonShot any = MoonShot.of(
                         rig,
-                        new MoonShot.Circumstances(phase, Apparent.ofDegrees(altitude), 14.5, SkyBrightness.of(21)),
+                        new MoonShot.Circumstances(
+                                phase, Apparent.ofDegrees(altitude), 14.5, SkyBrightness.of(21), OUTSIDE),
                         Wishes.DEFAULT,
                         Support.HAND);
                 assertTrue(any.shutter().realSeconds() <= any.limitSeconds() * 1.01);
@@ -196,14 +202,14 @@ class MoonPlanTest {
     void aMoonInABrightSkyIsHeldByItAndMayNotBeSeen() {
         MoonShot day = MoonShot.of(
                 TELE,
-                new MoonShot.Circumstances(150, Apparent.ofDegrees(5), 14.5, SkyBrightness.of(4)),
+                new MoonShot.Circumstances(150, Apparent.ofDegrees(5), 14.5, SkyBrightness.of(4), OUTSIDE),
                 Wishes.DEFAULT,
                 Support.TRIPOD);
         assertFalse(day.visible());
         assertTrue(day.skyStops() > 3, "held by " + day.skyStops());
         MoonShot night = MoonShot.of(
                 TELE,
-                new MoonShot.Circumstances(0, Apparent.ofDegrees(30), 14.5, SkyBrightness.of(19)),
+                new MoonShot.Circumstances(0, Apparent.ofDegrees(30), 14.5, SkyBrightness.of(19), OUTSIDE),
                 Wishes.DEFAULT,
                 Support.TRIPOD);
         assertTrue(night.visible());

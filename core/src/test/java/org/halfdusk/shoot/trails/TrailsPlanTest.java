@@ -67,7 +67,7 @@ class TrailsPlanTest {
         FrameRun run = usual().run().orElseThrow();
         assertEquals(79, run.frames());
         assertEquals(30.0, run.arcDegrees(), 0.05);
-        assertEquals(91, run.timerIntervalSeconds());
+        assertEquals(91, run.intervalSeconds());
         assertEquals(80, Block.frames(usual().blocks()));
     }
 

@@ -12,7 +12,8 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 
 /** What cannot be used, as {@code application/problem+json} (RFC 9457). */
-@RestControllerAdvice(assignableTypes = {SkyApi.class, NightsApi.class, EclipsesApi.class, ExposureApi.class})
+@RestControllerAdvice(
+        assignableTypes = {SkyApi.class, NightsApi.class, EclipsesApi.class, ExposureApi.class, ShootsApi.class})
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ApiProblems {
     @ExceptionHandler

@@ -19,6 +19,7 @@ import org.halfdusk.exposure.Vignetting;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.DepthOfField;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Air;
@@ -55,7 +56,7 @@ record ExposeDetail(
     private static final double SHADOW_STOPS = 3;
 
     static ExposeDetail of(ShootDesk.Open open, Theme theme) {
-        Plan plan = open.plan();
+        Plan plan = open.now();
         boolean stars = plan instanceof MilkyWayPlan || plan instanceof TrailsPlan;
         Optional<ExposurePlan> e = plan instanceof MilkyWayPlan m ? Optional.of(m.exposure()) : Optional.empty();
         SkyLight.At light = plan.night().light().at(open.at());
@@ -87,13 +88,30 @@ record ExposeDetail(
         double seconds = e.shutter().realSeconds();
         double ground = FrameTrails.ofGround(plan.framing(), plan.rig(), pole(plan), mount)
                 .middlePx(seconds);
-        double aligned =
-                FrameTrails.of(plan.framing(), plan.rig(), pole(plan), mount, 0).middlePx(seconds);
+        double aligned = FrameTrails.of(plan.framing(), plan.rig(), pole(plan), mount, 0, PeriodicError.NONE)
+                .middlePx(seconds);
+        double swayed = FrameTrails.of(
+                        plan.framing(),
+                        plan.rig(),
+                        pole(plan),
+                        mount,
+                        0,
+                        e.wishes().limits().periodic())
+                .middlePx(seconds);
+        double axis = FrameTrails.of(
+                        plan.framing(),
+                        plan.rig(),
+                        pole(plan),
+                        mount,
+                        e.wishes().limits().polarErrorArcmin(),
+                        PeriodicError.NONE)
+                .middlePx(seconds);
         double sky = e.trails().middlePx(seconds);
-        double drift = Math.sqrt(Math.max(0, sky * sky - aligned * aligned));
+        double drift = Math.sqrt(Math.max(0, axis * axis - aligned * aligned));
         return List.of(
                 new Line("Sky", Words.tenths(sky) + " px in the middle third"),
                 new Line("of it from the axis off the pole, at most", Words.tenths(drift) + " px"),
+                new Line("of it from its worm, at most", Words.tenths(swayed - aligned) + " px"),
                 new Line("Ground", Words.tenths(ground) + " px: its own frames with the mount stopped"));
     }
 
@@ -204,7 +222,7 @@ record ExposeDetail(
         }
         String[] parts = kept.split(" ");
         Ladder ladder = new Ladder(Integer.parseInt(parts[0]), Integer.parseInt(parts[1]));
-        Plan plan = open.plan();
+        Plan plan = open.now();
         List<ShutterTime> times = ladder.times(plan.setting().shutter(), ExposurePlan.times(plan.rig()));
         return times.size() + " frames at " + plan.setting().fNumber().label() + " ISO "
                 + plan.setting().iso() + ": "

@@ -65,9 +65,9 @@ record ExposePage(
         Shoot shoot = open.shoot().it();
         Shoot.ShootRig kept = shoot.rig();
         Wishes wishes = kept.wishes();
-        Rig rig = open.plan().rig();
-        Setting setting = open.plan().setting();
-        ExposeStep step = open.subject().expose(open.plan(), theme);
+        Rig rig = open.now().rig();
+        Setting setting = open.now().setting();
+        ExposeStep step = open.subject().expose(open.now(), theme);
         Lens lens = rig.lens();
         List<Choice> converters = new ArrayList<>();
         converters.add(new Choice("", "none", kept.converterId().isEmpty()));

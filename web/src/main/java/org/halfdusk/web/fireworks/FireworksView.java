@@ -49,6 +49,11 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     }
 
     @Override
+    public String shown() {
+        return "the show";
+    }
+
+    @Override
     public String name() {
         return "Fireworks";
     }
@@ -123,6 +128,15 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
         marks.removeIf(m -> m.what().equals("dark") || m.what().equals("dawn begins"));
         marks.add(new NightStrip.Mark(n.show().start(), "show"));
         return marks;
+    }
+
+    @Override
+    public String moment(FireworksPlan programme, FireworksPlan now) {
+        return switch (now.scene()) {
+            case TOWN -> "the town is exposed for";
+            case FINALE -> "the finale is on";
+            default -> "the show is on";
+        };
     }
 
     @Override
@@ -221,7 +235,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     private static NightStep.At at(FireworksPlan plan, Instant at) {
         FireworksNight n = plan.night();
         Interval show = n.show();
-        Instant finale = show.end().minus(plan.show().finale());
+        Instant finale = plan.finaleBegins();
         String heading = at.isBefore(show.start())
                 ? "Before the show"
                 : !at.isBefore(show.end()) ? "After the show" : at.isBefore(finale) ? "The show" : "Finale";
@@ -243,20 +257,14 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     }
 
     @Override
-    public ExposeStep expose(FireworksPlan plan, Theme theme) {
+    public ExposeStep expose(FireworksPlan now, Theme theme) {
+        // Breaks are drawn and reasoned for as the show has them, whatever the playhead stands on.
+        FireworksPlan plan = now.at(now.night().show().start());
         String label = plan.setting().fNumber().label();
         return new ExposeStep(
                 "fireworks/pictures",
                 BreakPicture.of(plan, theme),
-                new Because(
-                        "Why " + label + " at ISO " + plan.iso(),
-                        label,
-                        "Sparks move, so only aperture and ISO set how bright they draw; time sets how long. "
-                                + ReasonWords.aperture(
-                                                plan.aperture(),
-                                                label
-                                                        + " keeps colour in the break; gold willows may want a stop more.")
-                                        .reason()),
+                now.scene() == FireworksPlan.Scene.TOWN ? town(now) : breaks(plan, label),
                 Table.of("When", "", scenes(plan), "when", "time#", "aperture#"),
                 List.of(
                         time(plan),
@@ -274,6 +282,26 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                                 "Keeps gold warm and the night neutral; raw files can change it.")),
                 new ExposeStep.Asked(false, false),
                 "f/11");
+    }
+
+    private static Because town(FireworksPlan now) {
+        String line = ReasonWords.line(now.setting());
+        return new Because(
+                "Why " + line + " now",
+                line,
+                "No shell is in the air: a stop more and "
+                        + now.setting().shutter().label() + " take the town alone, to be joined with the breaks.");
+    }
+
+    private static Because breaks(FireworksPlan plan, String label) {
+        return new Because(
+                "Why " + label + " at ISO " + plan.iso(),
+                label,
+                "Sparks move, so only aperture and ISO set how bright they draw; time sets how long. "
+                        + ReasonWords.aperture(
+                                        plan.aperture(),
+                                        label + " keeps colour in the break; gold willows may want a stop more.")
+                                .reason());
     }
 
     private static Because time(FireworksPlan plan) {

@@ -293,16 +293,11 @@ record SkySheet(
             Instant t = times.get(i);
             SkyLight.At at = night.light().at(t);
             sun[i] = hundredths(at.lightAltitude());
-            double moonlit =
-                    night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
-                            ? moon.shadow().at(t).lightLeft()
-                            : 1;
             for (int altitude : altitudes) {
                 for (int azimuth = 0; azimuth < 360; azimuth += azimuthStep) {
                     SkyLight.Brightness b = at.towards(
-                                    new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth), 1)
-                                            .direction())
-                            .withMoon(moonlit);
+                            new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth), 1)
+                                    .direction());
                     double sum = b.natural() + b.towns() + b.twilight() + b.moon();
                     brightness[n] = hundredths(b.magnitude());
                     parts[3 * n] = share(b.towns() / sum);

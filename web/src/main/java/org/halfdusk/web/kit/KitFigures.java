@@ -16,6 +16,7 @@ import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.Kept;
@@ -65,7 +66,7 @@ class KitFigures {
                                     .map(r -> r.name().toLowerCase(Locale.ROOT))
                                     .collect(Collectors.joining(", "))
                             + "; axis " + Words.plain(s.alignmentArcmin()) + " arcmin off drifts "
-                            + Words.thousandths(s.driftArcsec()) + " arcsec a second at the most"
+                            + Words.thousandths(s.driftArcsec()) + " arcsec a second at the most" + worm(s.periodic())
                     : "stands still";
         }
         if (it instanceof Card c) {
@@ -143,5 +144,11 @@ class KitFigures {
             case NPF_1 -> "aperture and pixel (NPF)";
             default -> "500 over the full-frame length";
         };
+    }
+
+    private static String worm(PeriodicError e) {
+        return e.arcsec() == 0
+                ? ""
+                : "; its worm sways " + Words.plain(e.arcsec()) + " arcsec in " + Words.plain(e.periodSeconds()) + " s";
     }
 }

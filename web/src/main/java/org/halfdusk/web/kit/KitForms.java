@@ -18,6 +18,7 @@ import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.Kept;
@@ -106,7 +107,13 @@ class KitForms {
                         Field.check("solar", "Turns with the sun", ""),
                         Field.check("half", "Turns at half the stars' rate", "Sky and ground then blur alike."),
                         Field.number(
-                                "alignment", "Axis off the pole", "arcmin", "As you usually set it; 0 for a tripod."));
+                                "alignment", "Axis off the pole", "arcmin", "As you usually set it; 0 for a tripod."),
+                        Field.number(
+                                "periodic",
+                                "Periodic error",
+                                "arcsec",
+                                "How far its worm sways from end to end; 0 where it is even, or for a tripod."),
+                        Field.number("period", "Turn of the worm", "s", "Eight to ten minutes are usual."));
             case CARDS ->
                 List.of(
                         Field.number("gigabytes", "Size of one", "GB", ""),
@@ -147,7 +154,11 @@ class KitForms {
         switch (kind) {
             case CAMERAS -> typed(Presets.CAMERAS.get(0), t);
             case LENSES -> t.put("electronic", "on");
-            case SUPPORTS -> t.put("alignment", "0");
+            case SUPPORTS -> {
+                t.put("alignment", "0");
+                t.put("periodic", "0");
+                t.put("period", Words.plain(PeriodicError.USUAL_PERIOD_SECONDS));
+            }
             case CARDS, BATTERIES -> t.put("count", "1");
             default -> {}
         }
@@ -183,6 +194,8 @@ class KitForms {
         } else if (it instanceof Support s) {
             s.rates().forEach(r -> t.put(r.name().toLowerCase(Locale.ROOT), "on"));
             put(t, "alignment", s.alignmentArcmin());
+            put(t, "periodic", s.periodic().arcsec());
+            put(t, "period", s.periodic().periodSeconds());
         } else if (it instanceof Card c) {
             put(t, "gigabytes", c.gigabytes());
             put(t, "write", c.writeMegabytesPerSecond());
@@ -266,7 +279,15 @@ class KitForms {
                 double alignment = e.text("alignment").isEmpty()
                         ? 0
                         : e.number("alignment", "alignment of the axis", 0, 600, "arcmin");
-                yield checked(e, "alignment", () -> new Support(name, rates(form), alignment));
+                double periodic =
+                        e.text("periodic").isEmpty() ? 0 : e.number("periodic", "periodic error", 0, 600, "arcsec");
+                double period = e.text("period").isEmpty()
+                        ? PeriodicError.USUAL_PERIOD_SECONDS
+                        : e.number("period", "period of the worm", 30, 3600, "s");
+                yield checked(
+                        e,
+                        "alignment",
+                        () -> new Support(name, rates(form), alignment, new PeriodicError(periodic, period)));
             }
             case CARDS -> {
                 double gigabytes = e.number("gigabytes", "card size", 1, 20_000, "GB");

@@ -49,6 +49,11 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     }
 
     @Override
+    public String shown() {
+        return "the moon";
+    }
+
+    @Override
     public String name() {
         return "Lunar eclipse";
     }
@@ -246,7 +251,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     }
 
     private static NightStep.At at(LunarEclipsePlan plan, Instant at) {
-        LunarEclipsePlan.Step s = plan.at(at);
+        LunarEclipsePlan.Step s = plan.step(at);
         String heading = switch (s.phase()) {
             case FULL -> "Full moon, no shadow";
             case PENUMBRA -> "In the penumbra";
@@ -314,7 +319,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
 
     @Override
     public ExposeStep expose(LunarEclipsePlan plan, Theme theme) {
-        LunarEclipsePlan.Step best = plan.at(plan.moment());
+        LunarEclipsePlan.Step best = plan.step(plan.moment());
         return new ExposeStep(
                 "lunareclipse/pictures",
                 MoonsPicture.of(plan, best.at(), true),
@@ -465,6 +470,20 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     }
 
     @Override
+    public String moment(LunarEclipsePlan programme, LunarEclipsePlan now) {
+        LunarEclipsePlan.Step s = now.step(now.moment());
+        if (!s.moon().seen().up()) {
+            return "the moon is below the horizon";
+        }
+        return switch (s.phase()) {
+            case FULL -> "the moon is outside the shadow";
+            case PENUMBRA -> "the moon is in the penumbra";
+            case LIT_PART -> "what is lit of the moon is exposed for";
+            case SHADOW -> "the shadow is exposed for";
+        };
+    }
+
+    @Override
     public String exposeAnswer(LunarEclipsePlan plan) {
         List<LunarEclipsePlan.Step> seen = plan.course().stream()
                 .filter(s -> s.moon().altitude().degrees() > -0.5)
@@ -485,7 +504,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         if (plan.night().eclipse().isEmpty()) {
             return "No eclipse this night: move the shoot to one";
         }
-        LunarExposure e = plan.at(plan.moment()).exposure();
+        LunarExposure e = plan.step(plan.moment()).exposure();
         return e.stopsShort() > 0.3
                 ? "Comes out " + Words.stops(e.stopsShort()) + " dark: time, aperture and ISO are spent"
                 : (plan.night().eclipse().get().greatest().equals(plan.moment())

@@ -119,7 +119,7 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
         HorizontalPosition p = n.sky().at(Body.MOON, t);
         double x = 48 + i * (WIDTH - 96) / (MOONS - 1);
         double y = span.y(Math.max(span.floor(), p.altitude().degrees()));
-        LunarEclipsePlan.Step step = plan.at(t);
+        LunarEclipsePlan.Step step = plan.step(t);
         Setting setting = step.exposure().setting();
         boolean below = p.altitude().degrees() < -0.5;
         String unseen = below ? "down" : "lost";

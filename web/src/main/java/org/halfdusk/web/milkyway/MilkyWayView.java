@@ -56,6 +56,11 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     }
 
     @Override
+    public String shown() {
+        return "the core";
+    }
+
+    @Override
     public String name() {
         return "Milky Way";
     }
@@ -317,7 +322,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         "verdict"),
                 List.of(
                         new Line("Exposure", run.exposure().label() + ReasonWords.real(run.exposure())),
-                        new Line("Interval, start to start", run.timerIntervalSeconds() + " s"),
+                        new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s"),
                         ReasonWords.number(plan.rig(), run.frames())));
     }
 
@@ -330,7 +335,8 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     public String frames(MilkyWayPlan plan) {
         return plan.night().main().isEmpty()
                 ? ""
-                : "×" + plan.stack().frames() + " every " + plan.stack().timerIntervalSeconds() + " s";
+                : "×" + plan.stack().frames() + " every "
+                        + Words.plain(plan.stack().intervalSeconds()) + " s";
     }
 
     @Override

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.shoot.Subject;
@@ -49,6 +50,11 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     @Override
     public Class<MoonPlan> planType() {
         return MoonPlan.class;
+    }
+
+    @Override
+    public String shown() {
+        return "the moon";
     }
 
     @Override
@@ -299,6 +305,19 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 "sharpest");
     }
 
+    @Override
+    public String moment(MoonPlan programme, MoonPlan now) {
+        EclipsedMoon eclipse = now.shot().circumstances().eclipse();
+        double altitude = now.shot().circumstances().altitude().degrees();
+        if (altitude <= 0) {
+            return "the moon is below the horizon";
+        }
+        if (eclipse.stops() >= 0.1) {
+            return "the moon is eclipsed, " + Words.stops(eclipse.stops()) + " darker";
+        }
+        return "the moon stands " + Words.degrees(altitude) + " up";
+    }
+
     private static Because time(MoonPlan plan) {
         MoonShot s = plan.shot();
         String label = s.shutter().label();
@@ -307,13 +326,15 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         String air = s.airStops() < 0.1
                 ? ""
                 : "At "
-                        + Words.degrees(plan.night()
-                                .best()
-                                .position()
-                                .apparent()
-                                .altitude()
-                                .degrees()) + " the air takes "
+                        + Words.degrees(s.circumstances().altitude().degrees()) + " the air takes "
                         + Words.stops(s.airStops()) + " more, and haze is a guess. ";
+        EclipsedMoon eclipse = s.circumstances().eclipse();
+        String shadow = eclipse.stops() < 0.1
+                ? ""
+                : "The Earth's shadow takes " + Words.stops(eclipse.stops())
+                        + (eclipse.phase() == EclipsedMoon.Phase.SHADOW
+                                ? ", two stops either way as eclipses differ. "
+                                : ". ");
         String limit = switch (s.limit()) {
             case MOTION ->
                 "The moon crosses a pixel in " + Words.fraction(s.limits().motion()) + ", the limit here.";
@@ -337,7 +358,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         + Words.stops(s.skyStops()) + " under the rule.";
         String unseen =
                 s.visible() ? "" : " It is not seen then: the sky is brighter than its surface, and no frame is laid.";
-        return new Because("Why " + label, label, rule + phase + air + limit + over + sky + unseen);
+        return new Because("Why " + label, label, rule + phase + shadow + air + limit + over + sky + unseen);
     }
 
     private static Because iso(MoonPlan plan) {

@@ -11,6 +11,7 @@ import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Plan;
@@ -292,19 +293,13 @@ record SequencePage(
 
     /** What an intervalometer asks for, with the trap of names and real times; what it sweeps or gives. */
     static String timer(Block b) {
-        if (b.frames().size() < 2) {
-            return "";
-        }
+        return Timer.of(b).map(t -> timer(b, t)).orElse("");
+    }
+
+    private static String timer(Block b, Timer t) {
         Frame first = b.frames().get(0);
-        double interval =
-                Duration.between(first.open(), b.frames().get(1).open()).toMillis() / 1000.0;
-        boolean even = b.frames().stream().allMatch(f -> f.shutter().equals(first.shutter()));
-        if (!even) {
-            return "";
-        }
-        double real = first.shutter().realSeconds();
-        boolean bulb = first.shutter().nominalSeconds() > 30;
-        long set = (long) Math.ceil(interval - 1e-6);
+        double real = t.exposure().realSeconds();
+        boolean bulb = t.exposure().nominalSeconds() > 30;
         double minutes = Duration.between(b.start(), b.end()).toMillis() / 60_000.0;
         String trap = Math.abs(real - first.shutter().nominalSeconds()) > 0.05
                 ? " The “" + first.shutter().label() + "” is really " + Words.seconds(real)
@@ -315,12 +310,15 @@ record SequencePage(
                 : b.kind() == Block.Kind.TIME_LAPSE
                         ? " Plays for " + Words.seconds(b.frames().size() / CLIP_RATE) + " at 25 frames a second."
                         : "";
-        return "Timer: delay 10 s, "
+        String interval = t.from() == Timer.From.GAP
+                ? ", " + Words.plain(t.intervalSeconds()) + " s from close to open"
+                : ", interval " + Words.plain(t.intervalSeconds()) + " s start to start (gap "
+                        + Words.plain(Math.rint((t.intervalSeconds() - real) * 10) / 10) + " s)";
+        return "Timer: delay " + Words.plain(t.delaySeconds()) + " s, "
                 + (bulb
                         ? "bulb " + first.shutter().label()
                         : "exposure on the camera, " + first.shutter().label())
-                + ", interval " + set + " s start to start (gap " + Words.plain(Math.rint((interval - real) * 10) / 10)
-                + " s), number " + b.frames().size() + "." + trap + sweep;
+                + interval + ", number " + t.number() + "." + trap + sweep;
     }
 
     /** "1/500 s f/8 ISO 100", or from the shortest to the longest where they differ. */

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
@@ -39,12 +40,17 @@ import org.springframework.stereotype.Component;
 /** Opens a shoot, plans it and words its frame. */
 @Component
 public class ShootDesk {
+    /** Steps that show how the setting goes over the night. */
+    private static final Set<String> CURVED = Set.of("night", "expose");
+
     private final Shoots shoots;
     private final Planner planner;
     private final Subjects subjects;
     private final StepAnswers answers;
+    private final Curves curves;
 
-    ShootDesk(Shoots shoots, Planner planner, Subjects subjects, StepAnswers answers) {
+    ShootDesk(Shoots shoots, Planner planner, Subjects subjects, StepAnswers answers, Curves curves) {
+        this.curves = curves;
         this.answers = answers;
         this.shoots = shoots;
         this.planner = planner;
@@ -54,6 +60,8 @@ public class ShootDesk {
     /**
      * A shoot with all that follows from it, at a moment of its night.
      *
+     * @param plan the programme's, for its own moment
+     * @param now the same at the playhead
      * @param rig the number of the rig it is seen through
      * @param forecast the weather ahead of its place, where any is known
      * @param blocks the rig's frames: computed, or laid by the person
@@ -61,6 +69,7 @@ public class ShootDesk {
     public record Open(
             Kept<Shoot> shoot,
             Plan plan,
+            Plan now,
             Subjects.Bound<?, ?> subject,
             Instant at,
             int rig,
@@ -137,6 +146,7 @@ public class ShootDesk {
         return new Open(
                 shoot,
                 plan,
+                inside.equals(plan.moment()) ? plan : plan.at(inside),
                 subjects.of(shoot.it().subject(), plan.night()),
                 inside,
                 rig,
@@ -230,6 +240,8 @@ public class ShootDesk {
                 caption,
                 String.join("  ", caption),
                 subject.verdict(plan),
+                Moment.of(open, step, subject.shown(), subject.moment(plan, open.now())),
+                CURVED.contains(step) ? curves.of(open) : Optional.empty(),
                 was);
     }
 
@@ -250,7 +262,7 @@ public class ShootDesk {
 
     private static List<String> caption(Open open) {
         Plan plan = open.plan();
-        Setting s = plan.setting();
+        Setting s = open.now().setting();
         List<String> caption = new ArrayList<>(List.of(
                 s.shutter().label(),
                 s.fNumber().label(),
@@ -274,7 +286,7 @@ public class ShootDesk {
         return List.of(
                 step("night", day, subject.words().answer(), open.address("night") + query, current),
                 step("frame", "Frame", answers.of(open, "frame"), open.address("frame") + query, current),
-                step("expose", "Expose", subject.exposeAnswer(plan), open.address("expose") + query, current),
+                step("expose", "Expose", subject.exposeAnswer(open.now()), open.address("expose") + query, current),
                 step("sequence", "Sequence", sequenceAnswer(open), open.address("sequence") + query, current),
                 step("pack", "Pack", answers.of(open, "pack"), open.address("pack") + query, current),
                 step("run", "Run", "will count the night down", "", current),

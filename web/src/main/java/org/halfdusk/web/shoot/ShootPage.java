@@ -15,6 +15,8 @@ import org.halfdusk.web.subject.Contact;
  * @param nextGoodNight only for the first step, the others have no use for it; empty where there is none
  * @param contacts of an eclipse, under the strip
  * @param banner a caution that is not to be overlooked
+ * @param moment how the playhead stands to the programme
+ * @param curve the setting over the night, on the steps that are about it
  * @param was the fields' texts as this page shows them, sent back with every edit so that others' changes are noticed
  */
 public record ShootPage(
@@ -41,6 +43,8 @@ public record ShootPage(
         List<String> caption,
         String captionText,
         String verdict,
+        Moment moment,
+        Optional<CurveLine> curve,
         Map<String, String> was) {
 
     /** One of the shoot's rigs. */

@@ -57,6 +57,11 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     }
 
     @Override
+    public String shown() {
+        return "the sun";
+    }
+
+    @Override
     public String name() {
         return "Solar eclipse";
     }
@@ -474,6 +479,14 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 ? ""
                 : "×" + Block.frames(blocks) + " from "
                         + Words.clock(blocks.get(0).start(), plan.night().zone());
+    }
+
+    @Override
+    public String moment(SolarEclipsePlan programme, SolarEclipsePlan now) {
+        if (!now.exposed().visible()) {
+            return "the sun is not in sight";
+        }
+        return now.night().filter().filtered(now.moment()) ? "the filter is on" : "the filter is off";
     }
 
     @Override

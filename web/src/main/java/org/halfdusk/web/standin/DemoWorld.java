@@ -16,6 +16,7 @@ import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.photometry.SkyBrightness;
@@ -96,7 +97,8 @@ public class DemoWorld {
         long mount = rigs.add(new Support(
                 "Travel tracking mount",
                 Set.of(Support.Rate.SIDEREAL, Support.Rate.LUNAR, Support.Rate.SOLAR, Support.Rate.HALF),
-                15));
+                15,
+                new PeriodicError(50, 540)));
         long card = rigs.add(new Card("128 GB card", 128, 250, 2));
         long battery = rigs.add(new BatteryPack("Camera battery", 530, 190, 3));
         rigs.add(new StandingRig(

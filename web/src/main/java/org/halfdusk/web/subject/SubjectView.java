@@ -52,6 +52,14 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
     /** One plain sentence for the end of the caption. */
     String verdict(P plan);
 
+    /** What is photographed, for a sentence: "the core". */
+    String shown();
+
+    /** What is different at another moment than the programme's, as a part of a sentence; empty where nothing is to be said. */
+    default String moment(P programme, P now) {
+        return MomentWords.sky(programme, now);
+    }
+
     /** What the weather of the window means to this subject alone. */
     default List<String> weather(P plan, Spell spell) {
         return List.of();

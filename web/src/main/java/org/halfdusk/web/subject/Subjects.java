@@ -108,6 +108,14 @@ public class Subjects {
             return view.sequence(plan(plan));
         }
 
+        public String shown() {
+            return view.shown();
+        }
+
+        public String moment(Plan programme, Plan now) {
+            return view.moment(plan(programme), plan(now));
+        }
+
         public String exposeAnswer(Plan plan) {
             return view.exposeAnswer(plan(plan));
         }

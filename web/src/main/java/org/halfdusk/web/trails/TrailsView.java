@@ -48,6 +48,11 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     }
 
     @Override
+    public String shown() {
+        return "the trail of a star";
+    }
+
+    @Override
     public String name() {
         return "Star trails";
     }
@@ -309,9 +314,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                         new Line(
                                 run.exposure().nominalSeconds() > 30 ? "Bulb" : "Exposure",
                                 run.exposure().label()),
-                        new Line(
-                                "Interval, start to start",
-                                Words.plain(run.intervalSeconds()) + " → set " + run.timerIntervalSeconds() + " s"),
+                        new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s"),
                         ReasonWords.number(plan.rig(), run.frames()),
                         ReasonWords.noiseReduction(plan.rig(), "off: it would double every gap")));
     }
@@ -369,7 +372,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     @Override
     public String frames(TrailsPlan plan) {
         return plan.run()
-                .map(r -> "×" + r.frames() + " every " + r.timerIntervalSeconds() + " s")
+                .map(r -> "×" + r.frames() + " every " + Words.plain(r.intervalSeconds()) + " s")
                 .orElse("");
     }
 

@@ -201,6 +201,60 @@ class ApiTest {
         assertEquals(mapped, described);
     }
 
+    @Test
+    void shootsAndTheirPlansAtAnyMoment() throws Exception {
+        JsonNode shoots = get("/shoots").get("shoots");
+        assertTrue(shoots.size() >= 6);
+        String last = "9999";
+        for (JsonNode s : shoots) {
+            assertTrue(s.get("night").asString().compareTo(last) <= 0, "the latest night first");
+            last = s.get("night").asString();
+            JsonNode own = get("/shoots/" + s.get("id").asInt() + "/plan");
+            assertEquals(own.get("at"), own.get("programme"));
+            assertTrue(own.get("reasons").size() >= 3);
+            JsonNode programme = get("/shoots/" + s.get("id").asInt() + "/programme");
+            assertTrue(programme.get("blocks").size() > 0);
+            assertEquals(0, programme.get("budget").get("dropped").size());
+        }
+        // The core's night: dusk asks for more than two stops less than the middle of the night.
+        JsonNode dusk = get("/shoots/1/plan?at=2027-06-04T20:20:00Z");
+        JsonNode night = get("/shoots/1/plan?at=2027-06-05T01:00:00Z");
+        assertTrue(light(night) > light(dusk) + 2);
+        assertFalse(dusk.get("visible").asBoolean());
+    }
+
+    private static double light(JsonNode plan) {
+        double f = plan.get("aperture").asDouble();
+        return Math.log(plan.get("realSeconds").asDouble() * plan.get("iso").asDouble() / (f * f)) / Math.log(2);
+    }
+
+    @Test
+    void aShootThatIsNotThereAndAMomentOfAnotherNight() throws Exception {
+        assertEquals(404, app.get("/api/v1/shoots/999/plan").statusCode());
+        assertEquals(404, app.get("/api/v1/shoots/1/programme?rig=5").statusCode());
+        assertEquals(
+                "at",
+                refused("/shoots/1/plan?at=2027-06-09T20:20:00Z")
+                        .get("parameters")
+                        .get(0)
+                        .get("name")
+                        .asString());
+        assertEquals(
+                "rig",
+                refused("/shoots/1/plan?rig=7")
+                        .get("parameters")
+                        .get(0)
+                        .get("name")
+                        .asString());
+        assertEquals(
+                "rig",
+                refused("/shoots/1/plan?rig=1.5")
+                        .get("parameters")
+                        .get(0)
+                        .get("name")
+                        .asString());
+    }
+
     /** Required parameters of the description are those whose absence is refused. */
     @Test
     void theDescriptionsRequiredParametersAreRequired() throws Exception {
@@ -208,9 +262,12 @@ class ApiTest {
         for (String path : paths.propertyNames()) {
             Set<String> required = new TreeSet<>();
             for (JsonNode p : paths.get(path).get("get").get("parameters")) {
-                if (p.get("required").asBoolean()) {
+                if (p.get("required").asBoolean() && p.get("in").asString().equals("query")) {
                     required.add(p.get("name").asString());
                 }
+            }
+            if (required.isEmpty()) {
+                continue;
             }
             Set<String> missed = new TreeSet<>();
             refused(path)
