@@ -53,8 +53,12 @@ const strip = {
       for (const a of h.dataset.head.split(" ")) h.setAttribute(a, percent);
     });
     const twelve = el.dataset.hours === "12";
-    const text = new Intl.DateTimeFormat(twelve ? "en-US" : "en-GB", { hour: twelve ? "numeric" : "2-digit", minute: "2-digit", hour12: twelve, timeZone: el.dataset.zone })
-      .format(inside).toLowerCase();
+    const form = { hour: twelve ? "numeric" : "2-digit", minute: "2-digit", hour12: twelve, timeZone: el.dataset.zone };
+    const clock = new Intl.DateTimeFormat(twelve ? "en-US" : "en-GB", form);
+    // An hour that clocks show twice is told by its offset.
+    const twice = [-3600000, 3600000].some((off) => clock.format(inside + off) === clock.format(inside));
+    const text = clock.format(inside).toLowerCase() + (twice ? " " + new Intl.DateTimeFormat("en-GB", { timeZone: el.dataset.zone, timeZoneName: "shortOffset" })
+      .formatToParts(inside).find((part) => part.type === "timeZoneName").value.replace("GMT", "UTC").replace("-", "\u2212") : "");
     el.querySelector("[data-head-text]").textContent = text;
     el.setAttribute("aria-valuenow", String(Math.round((inside - from) / 60000)));
     el.setAttribute("aria-valuetext", text);

@@ -1,6 +1,7 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.eclipse.EarthShadow;
+import org.halfdusk.sky.Sky;
 
 /**
  * What of a Moon in the Earth's shadow is exposed for, and its guide value: one rule for all who photograph the Moon then.
@@ -39,6 +40,11 @@ public record EclipsedMoon(Phase phase, double guide) {
         return umbral < changeOver
                 ? new EclipsedMoon(Phase.LIT_PART, EclipseGuide.lunarPartial(Math.min(1, umbral)))
                 : new EclipsedMoon(Phase.SHADOW, EclipseGuide.lunarShadow(s.meanSquareDepth(), danjon));
+    }
+
+    /** As it is over a place at a time in days of UT, with the usual change-over and darkness. */
+    public static EclipsedMoon over(Sky sky, double utDays) {
+        return of(EarthShadow.of(sky).at(utDays), USUAL_CHANGE_OVER, USUAL_DANJON);
     }
 
     /** Stops by which it is darker than the full Moon. */

@@ -2,6 +2,7 @@ package org.halfdusk.sequence;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.exposure.Setting;
@@ -45,6 +46,12 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
             throw new IllegalArgumentException("block ends before it starts: " + start + " to " + end);
         }
         frames = List.copyOf(frames);
+    }
+
+    /** The whole second at or after a moment: what people read off a clock and type into a timer begins on one. */
+    public static Instant onTheSecond(Instant at) {
+        Instant second = at.truncatedTo(ChronoUnit.SECONDS);
+        return second.equals(at) ? at : second.plusSeconds(1);
     }
 
     /** A step that is done at a moment. */

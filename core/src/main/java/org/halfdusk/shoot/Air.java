@@ -1,9 +1,6 @@
 package org.halfdusk.shoot;
 
-import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.shoot.fireworks.FireworksPlanner;
-import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.weather.Spell;
 
 /**
@@ -25,10 +22,6 @@ public record Air(double celsius, Source source) {
         ASSUMED
     }
 
-    private static final Map<Subject, WishField> WISHES = Map.of(
-            Subject.STAR_TRAILS, TrailsPlanner.CELSIUS,
-            Subject.FIREWORKS, FireworksPlanner.CELSIUS);
-
     public Air {
         if (!(celsius >= -LIMIT && celsius <= LIMIT)) {
             throw new IllegalArgumentException("temperature " + celsius + " °C is outside −60 to 60 °C");
@@ -45,7 +38,8 @@ public record Air(double celsius, Source source) {
         if (!typed.isEmpty()) {
             return new Air(Double.parseDouble(typed), Source.EXPECTED);
         }
-        return Optional.ofNullable(WISHES.get(shoot.subject()))
+        return Traits.of(shoot.subject())
+                .celsius()
                 .filter(field -> shoot.wish().texts().containsKey(field.name()))
                 .map(field -> new Air(shoot.wish().number(field), Source.EXPECTED))
                 .orElse(new Air(ASSUMED_CELSIUS, Source.ASSUMED));

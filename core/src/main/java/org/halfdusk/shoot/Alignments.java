@@ -113,9 +113,7 @@ public final class Alignments {
 
     /** The wish that a subject suggests: its body over the first object; nothing without one. */
     public static Optional<Wish> usual(Subject subject, List<ForegroundObject> objects) {
-        Body body = subject == Subject.MILKY_WAY || subject == Subject.STAR_TRAILS
-                ? Body.GALACTIC_CENTRE
-                : subject == Subject.SOLAR_ECLIPSE ? Body.SUN : Body.MOON;
+        Body body = Traits.of(subject).body();
         Light light = body == Body.GALACTIC_CENTRE ? Light.DARK : body == Body.MOON ? Light.DUSK : Light.ANY;
         double over = body == Body.GALACTIC_CENTRE ? 30 : 3;
         return objects.stream().findFirst().map(o -> new Wish(body, o, 2, over, light));

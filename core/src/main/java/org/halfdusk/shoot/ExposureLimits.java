@@ -1,8 +1,12 @@
 package org.halfdusk.shoot;
 
+import java.time.Instant;
 import java.util.Objects;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.sky.BodyMotion;
+import org.halfdusk.sky.Sky;
 
 /**
  * What holds an exposure back beside the trail budget, and what helps it.
@@ -32,6 +36,19 @@ public record ExposureLimits(
         if (!(filterDensity >= 0 && filterDensity <= 6)) {
             throw new IllegalArgumentException("filter density " + filterDensity + " is outside 0 to 6");
         }
+    }
+
+    /**
+     * How fast a body crosses the sensor, arcsec per second: on a tripod its motion over the sky, on a mount what its rate leaves of
+     * that, its worm at its fastest, and the drift by its axis, which stands across both.
+     */
+    public double speedArcsec(Sky sky, Body body, Instant at) {
+        double left = BodyMotion.arcsecPerSecond(sky, body, at, mount.arcsecPerSecond());
+        if (!mount.turns()) {
+            return left;
+        }
+        double drift = Mount.SIDEREAL_ARCSEC * Math.sin(Math.toRadians(polarErrorArcmin / 60));
+        return Math.hypot(left + periodic.fastestArcsecPerSecond(), drift);
     }
 
     /** Magnitudes by which the filter dims everything. */

@@ -18,6 +18,9 @@ import org.halfdusk.shoot.trails.TrailsPlan;
 /** A shoot answered: when, where the camera points, how to expose, which frames. Each subject adds its own reasons. */
 public sealed interface Plan
         permits MilkyWayPlan, TrailsPlan, MoonPlan, LunarEclipsePlan, SolarEclipsePlan, FireworksPlan {
+    /** What all the rest asks of its subject. */
+    Traits traits();
+
     Place place();
 
     SubjectNight night();

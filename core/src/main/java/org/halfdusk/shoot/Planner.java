@@ -250,11 +250,6 @@ public final class Planner {
                 : usual;
     }
 
-    /** Subjects that fill the frame with sky; the others want the longest lens. */
-    private static boolean wide(Subject subject) {
-        return subject == Subject.MILKY_WAY || subject == Subject.STAR_TRAILS || subject == Subject.FIREWORKS;
-    }
-
     /** Where a person usually goes, if they have settled that and the place is still there. */
     public Optional<Kept<Place>> usualPlace() {
         Optional<Long> id = preferences.get().placeId();
@@ -268,7 +263,7 @@ public final class Planner {
         return preferences
                 .get()
                 .rigId()
-                .filter(id -> wide(subject))
+                .filter(id -> Traits.of(subject).wide())
                 .flatMap(rigs::rig)
                 .map(Kept::it)
                 .map(r -> new Shoot.ShootRig(

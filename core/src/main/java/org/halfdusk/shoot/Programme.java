@@ -10,8 +10,6 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.FrameRun;
-import org.halfdusk.shoot.milkyway.MilkyWayPlan;
-import org.halfdusk.shoot.trails.TrailsPlan;
 
 /**
  * The frames of one rig's night: those that the plan computes, or those that a person has laid. Subjects whose frames follow
@@ -27,7 +25,7 @@ public final class Programme {
 
     /** Whether laid blocks take the place of the computed ones. */
     public static boolean replaces(Plan plan) {
-        return plan instanceof MilkyWayPlan || plan instanceof TrailsPlan;
+        return plan.traits().replaceable();
     }
 
     /** All blocks in order of time. */

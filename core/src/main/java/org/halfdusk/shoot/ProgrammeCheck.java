@@ -7,7 +7,6 @@ import java.util.List;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
@@ -65,7 +64,8 @@ public record ProgrammeCheck(int block, What what, Duration by) {
     private static void sky(Plan plan, Block b, int number, List<ProgrammeCheck> found) {
         Sky sky = plan.night().sky();
         Skyline skyline = plan.place().skyline();
-        boolean core = plan instanceof MilkyWayPlan;
+        boolean core =
+                plan.night().followed().filter(f -> f == Body.GALACTIC_CENTRE).isPresent();
         Duration bright = Duration.ZERO;
         Duration moon = Duration.ZERO;
         Duration hidden = Duration.ZERO;

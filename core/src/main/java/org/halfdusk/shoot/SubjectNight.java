@@ -47,6 +47,11 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
         return false;
     }
 
+    /** Whether it is a day and not a night. */
+    default boolean byDay() {
+        return false;
+    }
+
     /** How well a moment of a window serves, above 0 to 1. */
     default double strength(Instant at) {
         return 1;
@@ -55,8 +60,7 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
     /** Whether most people can sleep after it: the nights that begin on Friday and Saturday; by day the weekend itself. */
     default boolean beforeFreeDay() {
         DayOfWeek day = date().getDayOfWeek();
-        return day == DayOfWeek.SATURDAY
-                || day == (this instanceof SolarEclipseDay ? DayOfWeek.SUNDAY : DayOfWeek.FRIDAY);
+        return day == DayOfWeek.SATURDAY || day == (byDay() ? DayOfWeek.SUNDAY : DayOfWeek.FRIDAY);
     }
 
     /** The longest window. */

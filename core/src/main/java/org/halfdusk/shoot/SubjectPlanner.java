@@ -48,6 +48,23 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
         };
     }
 
+    /** What all the rest asks of it. */
+    default Traits traits() {
+        return traits(subject());
+    }
+
+    /** The same by the subject's name. */
+    static Traits traits(Subject subject) {
+        return switch (subject) {
+            case MILKY_WAY -> MilkyWayPlanner.TRAITS;
+            case STAR_TRAILS -> TrailsPlanner.TRAITS;
+            case MOON -> MoonPlanner.TRAITS;
+            case LUNAR_ECLIPSE -> LunarEclipsePlanner.TRAITS;
+            case SOLAR_ECLIPSE -> SolarEclipsePlanner.TRAITS;
+            case FIREWORKS -> FireworksPlanner.TRAITS;
+        };
+    }
+
     /** What the night of a date offers. */
     N night(Site site, LocalDate date, SubjectWish wish);
 

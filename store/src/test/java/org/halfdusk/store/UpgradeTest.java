@@ -24,6 +24,7 @@ import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -110,5 +111,26 @@ class UpgradeTest {
                 version >= 3 ? Optional.of("hours.csv") : Optional.empty(),
                 new StoredForecasts(database).near(Observer.of(35.95, -3.05, 0)).map(f -> f.source()));
         assertTrue(new Facts(database).get("demo world sown").isPresent());
+    }
+
+    /** What an eclipse's camera turns with was a wish once; it is the rig's choice now, for all rigs of the shoot. */
+    @Test
+    void theMountOfAnEclipseBecomesTheRigsChoice() throws Exception {
+        write(folder, 8);
+        try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("half-dusk.db"));
+                Statement s = c.createStatement()) {
+            s.executeUpdate("UPDATE shoot SET subject = 'LUNAR_ECLIPSE' WHERE id = 9");
+            s.executeUpdate("DELETE FROM shoot_wish WHERE shoot_id = 9");
+            s.executeUpdate("INSERT INTO shoot_wish VALUES (9, 'LUNAR_MOUNT', 'LUNAR_RATE'), (9, 'LUNAR_DANJON', '3')");
+        }
+        try (Database database = Database.open(folder, CLOCK)) {
+            StoredShoots shoots = new StoredShoots(database, CLOCK);
+            Shoot shoot = shoots.find(9).orElseThrow().it();
+            assertEquals(Map.of("LUNAR_DANJON", "3"), shoot.wish().texts());
+            assertEquals("LUNAR", shoot.rig().choices().of(ShootField.MOUNT));
+            for (Kept<Shoot.ShootRig> rig : shoots.rigs(9)) {
+                assertEquals("LUNAR", rig.it().choices().of(ShootField.MOUNT));
+            }
+        }
     }
 }

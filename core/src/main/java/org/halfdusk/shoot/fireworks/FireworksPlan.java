@@ -21,6 +21,7 @@ import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
 
@@ -206,6 +207,11 @@ public record FireworksPlan(
 
     public Setting setting(Scene scene) {
         return new Setting(shutter(scene), fNumber(scene), iso, WHITE_BALANCE_KELVIN);
+    }
+
+    @Override
+    public Traits traits() {
+        return FireworksPlanner.TRAITS;
     }
 
     @Override

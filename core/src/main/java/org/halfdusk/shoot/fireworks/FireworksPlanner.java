@@ -4,18 +4,22 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Burst;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 
@@ -46,6 +50,17 @@ public record FireworksPlanner() implements SubjectPlanner<FireworksNight> {
     /** What can be wished of this subject. */
     public static final List<WishField> FIELDS =
             List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, SHELLS, CALIBRE, CELSIUS);
+
+    /** What all the rest asks of it. */
+    public static final Traits TRAITS = new Traits(
+            Traits.Dating.OF_PEOPLE,
+            false,
+            true,
+            false,
+            false,
+            Body.MOON,
+            Optional.of(CELSIUS),
+            Set.of(Packing.Item.EAR_PROTECTION, Packing.Item.CHAIR));
 
     @Override
     public Subject subject() {

@@ -24,8 +24,8 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
-import org.halfdusk.sky.BodyMotion;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 
@@ -44,7 +44,6 @@ public record LunarEclipsePlan(
         Framing framing,
         Wishes wishes,
         int danjon,
-        LunarExposure.Mount mount,
         Duration cadence,
         double changeOver,
         Instant moment)
@@ -77,15 +76,14 @@ public record LunarEclipsePlan(
             Optional<Framing> framing,
             Wishes wishes,
             int danjon,
-            LunarExposure.Mount mount,
             Duration cadence,
             double changeOver) {
         Instant best = night.bestMoment();
         LunarEclipsePlan plan = new LunarEclipsePlan(
-                place, night, rig, aim(night, best, framing), wishes, danjon, mount, cadence, changeOver, best);
+                place, night, rig, aim(night, best, framing), wishes, danjon, cadence, changeOver, best);
         Instant seen = plan.step(best).visible() ? best : plan.nearestSeen(best);
         return new LunarEclipsePlan(
-                place, night, rig, aim(night, seen, framing), wishes, danjon, mount, cadence, changeOver, seen);
+                place, night, rig, aim(night, seen, framing), wishes, danjon, cadence, changeOver, seen);
     }
 
     @Override
@@ -97,7 +95,6 @@ public record LunarEclipsePlan(
                 framing,
                 wishes,
                 danjon,
-                mount,
                 cadence,
                 changeOver,
                 night.axis().nearest(other));
@@ -152,17 +149,12 @@ public record LunarEclipsePlan(
 
     /** Longest time by the Moon's motion over the sensor at a moment. */
     public double limitSeconds(Instant at) {
-        return LunarExposure.limitSeconds(rig, wishes, mount, speedArcsec(at));
+        return LunarExposure.limitSeconds(rig, wishes, speedArcsec(at));
     }
 
-    /** How fast the Moon crosses the sensor, arcsec per second: with a mount at lunar rate what that leaves, its axis and its worm. */
+    /** How fast the Moon crosses the sensor, arcsec per second: what a turning mount leaves, with its axis and its worm. */
     public double speedArcsec(Instant at) {
-        boolean follows = mount == LunarExposure.Mount.LUNAR_RATE;
-        double rate = follows ? org.halfdusk.exposure.Mount.LUNAR.arcsecPerSecond() : 0;
-        double axis = Math.sin(Math.toRadians(wishes.limits().polarErrorArcmin() / 60));
-        double drift = follows ? org.halfdusk.exposure.Mount.SIDEREAL_ARCSEC * axis : 0;
-        double sway = follows ? wishes.limits().periodic().fastestArcsecPerSecond() : 0;
-        return Math.hypot(BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, rate) + sway, drift);
+        return wishes.limits().speedArcsec(night.sky(), Body.MOON, at);
     }
 
     /** The first moment of what is up of the eclipse at which the Moon stands out from the sky; nothing where it never does. */
@@ -228,6 +220,11 @@ public record LunarEclipsePlan(
     }
 
     @Override
+    public Traits traits() {
+        return LunarEclipsePlanner.TRAITS;
+    }
+
+    @Override
     public Setting setting() {
         return step(moment).exposure().setting();
     }
@@ -239,7 +236,7 @@ public record LunarEclipsePlan(
         for (Interval seen : night.seen()) {
             List<Frame> frames = new ArrayList<>();
             EclipsedMoon.Phase before = null;
-            for (Instant t = seen.start(); t.isBefore(seen.end()); t = t.plus(cadence)) {
+            for (Instant t = Block.onTheSecond(seen.start()); t.isBefore(seen.end()); t = t.plus(cadence)) {
                 Step step = step(t);
                 if (!step.visible()) {
                     continue;

@@ -7,17 +7,21 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.eclipse.LunarEclipse;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.Night;
@@ -34,21 +38,27 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
             new WishField.Option("1", "Danjon 1, dark grey or brown"),
             new WishField.Option("3", "Danjon 3, brick red"),
             new WishField.Option("4", "Danjon 4, bright copper"));
-    public static final WishField MOUNT = WishField.choice(
-            "LUNAR_MOUNT",
-            "camera on",
-            new WishField.Option("FIXED", "fixed tripod"),
-            new WishField.Option("LUNAR_RATE", "mount at lunar rate"));
     public static final WishField CHANGE_OVER =
             WishField.number("LUNAR_CHANGE_OVER", "expose for the shadow from", "% covered", 50, 100, 78);
     public static final WishField MINUTES =
             WishField.number("LUNAR_MINUTES", "minutes between frames", "min", 0.5, 60, 5);
 
     /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(DANJON, MOUNT, CHANGE_OVER, MINUTES);
+    public static final List<WishField> FIELDS = List.of(DANJON, CHANGE_OVER, MINUTES);
 
     /** Years searched at a time; each has two or three eclipses. */
     private static final int YEARS = 5;
+
+    /** What all the rest asks of it. */
+    public static final Traits TRAITS = new Traits(
+            Traits.Dating.OF_THE_SKY,
+            false,
+            false,
+            false,
+            false,
+            Body.MOON,
+            Optional.empty(),
+            Set.of(Packing.Item.TRACKING_MOUNT, Packing.Item.EXACT_CLOCK, Packing.Item.CHAIR));
 
     @Override
     public Subject subject() {
@@ -75,7 +85,6 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
                 framing,
                 wishes,
                 (int) wish.number(DANJON),
-                LunarExposure.Mount.valueOf(wish.text(MOUNT)),
                 Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)),
                 wish.number(CHANGE_OVER) / 100);
     }

@@ -43,13 +43,7 @@ public record LunarExposure(
         PINNED
     }
 
-    /** How the camera follows. */
-    public enum Mount {
-        FIXED,
-        LUNAR_RATE
-    }
-
-    /** With a mount at the Moon's rate nobody exposes longer with a long lens†: wind, gears and the shadow itself move. */
+    /** With a turning mount nobody exposes longer with a long lens†: wind, gears and the shadow itself move. */
     private static final double MOST_FOLLOWED_SECONDS = 30;
 
     private static final Extinction AIR = Extinction.CLEAR;
@@ -62,9 +56,9 @@ public record LunarExposure(
      *
      * @param speedArcsec of the Moon against the camera, tripod or mount, arcsec per second
      */
-    public static double limitSeconds(Rig rig, Wishes wishes, Mount mount, double speedArcsec) {
+    public static double limitSeconds(Rig rig, Wishes wishes, double speedArcsec) {
         double seconds = wishes.budgetPx() * rig.pixelScaleArcsec() / speedArcsec;
-        return mount == Mount.LUNAR_RATE ? Math.min(MOST_FOLLOWED_SECONDS, seconds) : seconds;
+        return wishes.limits().mount().turns() ? Math.min(MOST_FOLLOWED_SECONDS, seconds) : seconds;
     }
 
     /** What a mark may fall short of the ISO that is needed: a fourteenth of a stop. */

@@ -17,6 +17,7 @@ import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
@@ -67,6 +68,11 @@ public record MilkyWayPlan(
     }
 
     @Override
+    public Traits traits() {
+        return MilkyWayPlanner.TRAITS;
+    }
+
+    @Override
     public Setting setting() {
         return new Setting(exposure.shutter(), exposure.aperture(), exposure.iso(), WHITE_BALANCE_KELVIN);
     }
@@ -94,13 +100,15 @@ public record MilkyWayPlan(
         Instant latest = window.end().minus(length);
         Instant wished = night.bestMoment().minus(length.dividedBy(2));
         Instant start = wished.isAfter(latest) ? latest : wished;
-        start = start.isBefore(window.start()) ? window.start() : start;
+        start = Block.onTheSecond(start.isBefore(window.start()) ? window.start() : start);
         Block stack = Block.of(Block.Kind.STACK, start, run, setting());
         if (rig.camera().film()) {
             return List.of(stack);
         }
         FrameRun one = new FrameRun(exposure.shutter(), 0, 1);
-        return List.of(stack, Block.of(Block.Kind.DARK_FRAME, stack.end().plusSeconds(10), one, setting()));
+        return List.of(
+                stack,
+                Block.of(Block.Kind.DARK_FRAME, Block.onTheSecond(stack.end().plusSeconds(10)), one, setting()));
     }
 
     /** When the core stands straight over an object in the main window, and how far above its top, degrees. */

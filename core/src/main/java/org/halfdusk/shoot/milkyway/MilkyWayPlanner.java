@@ -3,15 +3,19 @@ package org.halfdusk.shoot.milkyway;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 
@@ -22,6 +26,17 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
 
     /** What can be wished of this subject. */
     public static final List<WishField> FIELDS = List.of(LOWEST_CORE);
+
+    /** What all the rest asks of it. */
+    public static final Traits TRAITS = new Traits(
+            Traits.Dating.EVERY_NIGHT,
+            false,
+            true,
+            true,
+            true,
+            Body.GALACTIC_CENTRE,
+            Optional.empty(),
+            Set.of(Packing.Item.LENS_CAP, Packing.Item.PAINTING_LAMP));
 
     @Override
     public Subject subject() {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
@@ -36,6 +37,9 @@ public final class LandAndMoon {
     /** Altitude at which a Moon is still low enough to be large beside a foreground, degrees†. */
     private static final Apparent LOW = Apparent.ofDegrees(2);
 
+    /** At a night's middle; in that night the Moon may touch the Earth's shadow. */
+    private static final double NEAR_FULL_DEGREES = 10;
+
     private static final double STEP_DAYS = 1.0 / 96;
 
     private static final FNumber N = new FNumber(11);
@@ -59,7 +63,10 @@ public final class LandAndMoon {
     private static Pair at(Sky sky, double utDays, double phaseAngleDegrees, Extinction air) {
         Apparent moon = seenMoon(sky, utDays);
         double land = landSeconds(sky, utDays, moon, phaseAngleDegrees, air);
-        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, moon, air));
+        double shadow = phaseAngleDegrees < NEAR_FULL_DEGREES
+                ? EclipsedMoon.over(sky, utDays).stops()
+                : 0;
+        return new Pair(land, MoonExposure.seconds(N, ISO, phaseAngleDegrees, moon, air) * Math.pow(2, shadow));
     }
 
     private static Apparent seenMoon(Sky sky, double utDays) {

@@ -16,6 +16,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
@@ -81,6 +82,11 @@ public record MoonPlan(
     }
 
     @Override
+    public Traits traits() {
+        return MoonPlanner.TRAITS;
+    }
+
+    @Override
     public Setting setting() {
         return shot.setting();
     }
@@ -126,7 +132,7 @@ public record MoonPlan(
         }
         List<Frame> frames = new ArrayList<>();
         List<ShutterTime> bracket = shot.bracket();
-        Instant t = span.start();
+        Instant t = Block.onTheSecond(span.start());
         for (int i = 0; i < MOST_BRACKETS && t.isBefore(span.end()); i++) {
             frames.addAll(Block.row(t, bracket, Duration.ofMillis(500), setting()));
             Instant after = frames.get(frames.size() - 1).close().plusSeconds(1);

@@ -4,6 +4,8 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
@@ -12,6 +14,7 @@ import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 
@@ -29,6 +32,10 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight> {
 
     /** What can be wished of this subject. */
     public static final List<WishField> FIELDS = List.of(LOWEST, HIGHEST, SUPPORT, MINUTES);
+
+    /** What all the rest asks of it. */
+    public static final Traits TRAITS =
+            new Traits(Traits.Dating.EVERY_NIGHT, false, false, false, false, Body.MOON, Optional.empty(), Set.of());
 
     @Override
     public Subject subject() {

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Apparent;
-import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
@@ -21,6 +20,7 @@ import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.BodyMotion;
+import org.halfdusk.time.Moment;
 
 /**
  * Exposure for the Moon's sunlit rock: the f/11 rule, with stops for phase and air, inside what motion and hands allow;
@@ -65,10 +65,7 @@ public record MoonShot(
                     night.sky().at(Body.MOON, at).seen(),
                     BodyMotion.arcsecPerSecond(night.sky(), Body.MOON, at, 0),
                     night.light().at(at).behindMoon(),
-                    EclipsedMoon.of(
-                            EarthShadow.of(night.sky()).at(at),
-                            EclipsedMoon.USUAL_CHANGE_OVER,
-                            EclipsedMoon.USUAL_DANJON));
+                    EclipsedMoon.over(night.sky(), Moment.utDays(at)));
         }
 
         /** The Moon's surface through the air. */

@@ -110,6 +110,11 @@ public record SolarEclipseDay(
     }
 
     @Override
+    public boolean byDay() {
+        return true;
+    }
+
+    @Override
     public boolean swift() {
         return eclipse.isPresent();
     }

@@ -24,6 +24,7 @@ import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 
@@ -39,7 +40,6 @@ public record SolarEclipsePlan(
         Framing framing,
         Wishes wishes,
         Filter filter,
-        boolean followed,
         Duration cadence,
         Instant moment,
         ApertureChoice aperture,
@@ -74,7 +74,6 @@ public record SolarEclipsePlan(
             Optional<Framing> framing,
             Wishes wishes,
             Filter filter,
-            boolean followed,
             Duration cadence) {
         HorizontalPosition sun = day.sky().at(Body.SUN, day.bestMoment());
         Framing aim = framing.orElseGet(() -> new Framing(
@@ -82,8 +81,7 @@ public record SolarEclipsePlan(
         ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE.atLeast(rig.widestAperture()), rig, wishes);
         List<Iso> isos = rig.camera().isos();
         Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
-        return new SolarEclipsePlan(
-                place, day, rig, aim, wishes, filter, followed, cadence, day.bestMoment(), aperture, iso);
+        return new SolarEclipsePlan(place, day, rig, aim, wishes, filter, cadence, day.bestMoment(), aperture, iso);
     }
 
     @Override
@@ -95,7 +93,6 @@ public record SolarEclipsePlan(
                 framing,
                 wishes,
                 filter,
-                followed,
                 cadence,
                 night.axis().nearest(other),
                 aperture,
@@ -122,7 +119,6 @@ public record SolarEclipsePlan(
 
     SolarExposure exposure(EclipseGuide.Solar phase, Instant at) {
         Apparent altitude = night.sky().at(Body.SUN, at).seen();
-        double declination = night.sky().geocentric(Body.SUN, at).declination().degrees();
         SolarExposure e = SolarExposure.of(
                 rig,
                 phase,
@@ -130,8 +126,7 @@ public record SolarEclipsePlan(
                 iso,
                 Extinction.CLEAR.stopsBelowHigh(altitude),
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
-                declination,
-                followed,
+                wishes.limits().speedArcsec(night.sky(), Body.SUN, at),
                 wishes.budgetPx());
         return phase.filtered() && wishes.pinnedSeconds().isPresent() ? pinned(e) : e;
     }
@@ -156,6 +151,11 @@ public record SolarEclipsePlan(
     }
 
     /** In totality the inner corona, otherwise the partial phase through the filter. */
+    @Override
+    public Traits traits() {
+        return SolarEclipsePlanner.TRAITS;
+    }
+
     @Override
     public Setting setting() {
         return setting(exposure(phase(), moment).shutter());

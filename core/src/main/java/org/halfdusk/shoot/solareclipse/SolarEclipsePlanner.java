@@ -5,17 +5,21 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.SolarEclipse;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
@@ -27,11 +31,6 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
             "solar filter",
             new WishField.Option("ND5", "density 5.0, for the lens (eyes: ISO 12312-2)"),
             new WishField.Option("ND4", "density 4.0, for the lens only, never for eyes"));
-    public static final WishField MOUNT = WishField.choice(
-            "SOLAR_MOUNT",
-            "camera on",
-            new WishField.Option("FIXED", "fixed tripod"),
-            new WishField.Option("SOLAR_RATE", "mount at solar rate"));
     public static final WishField MINUTES =
             WishField.number("SOLAR_MINUTES", "minutes between partial frames", "min", 0.5, 30, 5);
 
@@ -45,10 +44,26 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
             FilterGuard.LEAST_MARGIN_SECONDS);
 
     /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(FILTER, MARGIN, MOUNT, MINUTES);
+    public static final List<WishField> FIELDS = List.of(FILTER, MARGIN, MINUTES);
 
     /** Years searched at a time; a place sees about two eclipses in five years. */
     private static final int YEARS = 10;
+
+    /** What all the rest asks of it. */
+    public static final Traits TRAITS = new Traits(
+            Traits.Dating.OF_THE_SKY,
+            true,
+            false,
+            false,
+            false,
+            Body.SUN,
+            Optional.empty(),
+            Set.of(
+                    Packing.Item.TRACKING_MOUNT,
+                    Packing.Item.SOLAR_FILTER,
+                    Packing.Item.EXACT_CLOCK,
+                    Packing.Item.ECLIPSE_GLASSES,
+                    Packing.Item.CHAIR));
 
     @Override
     public Subject subject() {
@@ -75,7 +90,6 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
                 framing,
                 wishes,
                 SolarEclipsePlan.Filter.valueOf(wish.text(FILTER)),
-                wish.is(MOUNT, "SOLAR_RATE"),
                 Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
     }
 

@@ -14,7 +14,7 @@ import org.halfdusk.shoot.ExposurePlan;
  * @param crescentStops by which what is left of the disc is darker than the whole
  * @param exactSeconds what the guide value gives with the air
  * @param shutter nearest mark of the camera
- * @param motionPx what the Sun moves meanwhile; 0 on a mount at solar rate
+ * @param motionPx what the Sun moves meanwhile, against the camera as it is carried
  * @param tooLong it moves more than the trail budget
  */
 public record SolarExposure(
@@ -25,9 +25,6 @@ public record SolarExposure(
         ShutterTime shutter,
         double motionPx,
         boolean tooLong) {
-    /** Speed of the Sun over the sky, ″/s, at the equator. */
-    public static final double SPEED_ARCSEC_PER_SECOND = 15.041;
-
     static SolarExposure of(
             Rig rig,
             EclipseGuide.Solar phase,
@@ -35,13 +32,11 @@ public record SolarExposure(
             Iso iso,
             double airStops,
             double crescentStops,
-            double declinationDegrees,
-            boolean followed,
+            double speedArcsec,
             double budgetPx) {
         double exact = EclipseGuide.seconds(fNumber, iso, phase.q() - airStops - crescentStops);
         ShutterTime shutter = ShutterTime.nearest(exact, ExposurePlan.times(rig));
-        double speed = SPEED_ARCSEC_PER_SECOND * Math.cos(Math.toRadians(declinationDegrees));
-        double px = followed ? 0 : shutter.realSeconds() * speed / rig.pixelScaleArcsec();
+        double px = shutter.realSeconds() * speedArcsec / rig.pixelScaleArcsec();
         return new SolarExposure(phase, airStops, crescentStops, exact, shutter, px, px > budgetPx);
     }
 }

@@ -2,6 +2,7 @@ package org.halfdusk.shoot.solareclipse;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -57,9 +58,11 @@ final class SolarScript {
 
     private void script(SolarEclipse e) {
         // Bare only in totality, and only as much of it as the Sun is up for.
-        Optional<Interval> bare = plan.night().filter().off().flatMap(off -> inSight(off));
-        Instant begin = e.central().map(Interval::start).orElse(e.maximum());
-        Instant end = e.central().map(Interval::end).orElse(e.maximum().plusSeconds(1));
+        Optional<Interval> bare =
+                plan.night().filter().off().flatMap(off -> inSight(off)).flatMap(SolarScript::wholeSeconds);
+        Instant begin = Block.onTheSecond(e.central().map(Interval::start).orElse(e.maximum()));
+        Instant end = Block.onTheSecond(
+                e.central().map(Interval::end).orElse(e.maximum().plusSeconds(1)));
         partials(e, begin, end);
         Interval.between(begin.minus(PAUSE_BEGINS), begin.minus(PAUSE_ENDS))
                 .filter(p -> p.start().isAfter(e.partial().start()))
@@ -68,6 +71,11 @@ final class SolarScript {
         if (bare.isEmpty()) {
             e.central().flatMap(this::inSight).ifPresent(this::ring);
         }
+    }
+
+    /** The whole seconds inside, so that nothing is earlier or later than the guard has it. */
+    private static Optional<Interval> wholeSeconds(Interval span) {
+        return Interval.between(Block.onTheSecond(span.start()), span.end().truncatedTo(ChronoUnit.SECONDS));
     }
 
     private Optional<Interval> inSight(Interval span) {
@@ -84,7 +92,7 @@ final class SolarScript {
         List<Frame> before = new ArrayList<>();
         List<Frame> after = new ArrayList<>();
         // The last partial leaves a minute to lay a hand on the filter.
-        for (Instant t = e.partial().start().plusSeconds(20);
+        for (Instant t = Block.onTheSecond(e.partial().start().plusSeconds(20));
                 t.isBefore(begin.minusSeconds(60));
                 t = t.plus(plan.cadence())) {
             Duration lead = Duration.between(t, begin);
@@ -97,7 +105,7 @@ final class SolarScript {
             }
         }
         if (e.central().isEmpty()) {
-            filtered(e.maximum()).ifPresent(before::add);
+            filtered(Block.onTheSecond(e.maximum())).ifPresent(before::add);
         }
         add(Block.Kind.PARTIAL_SUN, before);
         add(Block.Kind.PARTIAL_SUN, after);
@@ -113,7 +121,9 @@ final class SolarScript {
 
     private void ring(Interval central) {
         List<Frame> frames = new ArrayList<>();
-        for (Instant t = central.start().plusSeconds(1); t.isBefore(central.end()); t = t.plus(RING_CADENCE)) {
+        for (Instant t = Block.onTheSecond(central.start().plusSeconds(1));
+                t.isBefore(central.end());
+                t = t.plus(RING_CADENCE)) {
             filtered(t).ifPresent(frames::add);
         }
         add(Block.Kind.RING, frames);

@@ -20,6 +20,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
 
@@ -54,8 +55,7 @@ public record TrailsPlan(
             Place place, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, double gapSeconds) {
         Framing aim = framing.orElseGet(() -> towardsThePole(night, rig));
         TrailsExposure exposure = TrailsExposure.of(rig, brightest(night, aim), wishes);
-        Optional<FrameRun> run = night.span()
-                .map(s -> FrameRun.filling(s.duration().toMillis() / 1000.0, exposure.shutter(), gapSeconds));
+        Optional<FrameRun> run = night.span().map(s -> FrameRun.filling(seconds(s), exposure.shutter(), gapSeconds));
         return new TrailsPlan(place, night, rig, aim, night.bestMoment(), exposure, run);
     }
 
@@ -79,6 +79,11 @@ public record TrailsPlan(
         return Exposed.of(sky, sky, setting(), rig.camera(), Bortle.faintestStar(sky) >= FAINTEST_LEADER);
     }
 
+    /** From the first whole second of a span to its end. */
+    private static double seconds(Interval span) {
+        return Duration.between(Block.onTheSecond(span.start()), span.end()).toMillis() / 1000.0;
+    }
+
     private static Framing towardsThePole(TrailsNight night, Rig rig) {
         double half = rig.shortFieldDegrees() / 2;
         double pole = night.pole().altitude().degrees();
@@ -99,6 +104,11 @@ public record TrailsPlan(
     }
 
     @Override
+    public Traits traits() {
+        return TrailsPlanner.TRAITS;
+    }
+
+    @Override
     public Setting setting() {
         return exposure.setting();
     }
@@ -108,14 +118,18 @@ public record TrailsPlan(
     public List<Block> blocks() {
         List<Block> blocks = new ArrayList<>();
         run.ifPresent(r -> {
-            Block trails =
-                    Block.of(Block.Kind.TRAILS, night.span().orElseThrow().start(), r, setting());
+            Block trails = Block.of(
+                    Block.Kind.TRAILS,
+                    Block.onTheSecond(night.span().orElseThrow().start()),
+                    r,
+                    setting());
             FrameRun dark = new FrameRun(exposure.shutter(), 0, 1);
             blocks.add(trails);
             if (rig.camera().film()) {
                 return;
             }
-            blocks.add(Block.of(Block.Kind.DARK_FRAME, trails.end().plus(CAP_ON), dark, setting()));
+            blocks.add(Block.of(
+                    Block.Kind.DARK_FRAME, Block.onTheSecond(trails.end().plus(CAP_ON)), dark, setting()));
         });
         return blocks;
     }

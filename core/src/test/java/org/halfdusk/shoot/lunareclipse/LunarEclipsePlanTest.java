@@ -18,11 +18,14 @@ import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.ExposureLimits;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectWish;
@@ -38,9 +41,16 @@ class LunarEclipsePlanTest {
     private static final LocalDate RISING = LocalDate.of(2028, 12, 31);
     private static final Rig TELE = rig(Isle.TELE, 400);
 
+    private static final Wishes FOLLOWED =
+            Wishes.DEFAULT.with(new ExposureLimits(Mount.LUNAR, 0, PeriodicError.NONE, false, 0));
+
     private static LunarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish) {
+        return plan(site, date, wish, Wishes.DEFAULT);
+    }
+
+    private static LunarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish, Wishes wishes) {
         return (LunarEclipsePlan)
-                PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), Wishes.DEFAULT, wish);
+                PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), wishes, wish);
     }
 
     private static LunarEclipsePlan high() {
@@ -119,12 +129,10 @@ class LunarEclipsePlanTest {
 
     @Test
     void isoRisesOnlyAfterTimeAndApertureAreSpent() {
-        for (String mount : List.of("FIXED", "LUNAR_RATE")) {
+        for (Wishes wishes : List.of(Wishes.DEFAULT, FOLLOWED)) {
             for (String danjon : List.of("0", "1", "2", "3", "4")) {
-                SubjectWish wish = SubjectWish.NONE
-                        .with(LunarEclipsePlanner.MOUNT, mount)
-                        .with(LunarEclipsePlanner.DANJON, danjon);
-                for (LunarEclipsePlan.Step s : plan(isle(), HIGH, wish).course()) {
+                SubjectWish wish = SubjectWish.NONE.with(LunarEclipsePlanner.DANJON, danjon);
+                for (LunarEclipsePlan.Step s : plan(isle(), HIGH, wish, wishes).course()) {
                     LunarExposure e = s.exposure();
                     double t = e.setting().shutter().realSeconds();
                     assertTrue(t <= e.limitSeconds() * 1.011, "time " + t + " over " + e.limitSeconds());
@@ -139,9 +147,8 @@ class LunarEclipsePlanTest {
 
     @Test
     void aFollowingMountKeepsIsoLow() {
-        SubjectWish followed = SubjectWish.NONE.with(LunarEclipsePlanner.MOUNT, "LUNAR_RATE");
         int fixed = high().setting().iso().number();
-        int low = plan(isle(), HIGH, followed).setting().iso().number();
+        int low = plan(isle(), HIGH, SubjectWish.NONE, FOLLOWED).setting().iso().number();
         assertTrue(low * 8 <= fixed, low + " against " + fixed);
     }
 
@@ -224,8 +231,7 @@ class LunarEclipsePlanTest {
      */
     @Test
     void aFollowingMountIsTrustedByItsPixels() {
-        SubjectWish followed = SubjectWish.NONE.with(LunarEclipsePlanner.MOUNT, "LUNAR_RATE");
-        LunarEclipsePlan plan = plan(isle(), HIGH, followed);
+        LunarEclipsePlan plan = plan(isle(), HIGH, SubjectWish.NONE, FOLLOWED);
         double left = plan.speedArcsec(plan.night().bestMoment());
         assertTrue(left > 0.003 * 14.5 && left < 0.03 * 14.5, "left " + left);
         double tripod = high().speedArcsec(plan.night().bestMoment());

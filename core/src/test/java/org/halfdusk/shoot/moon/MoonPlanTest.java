@@ -241,7 +241,7 @@ class MoonPlanTest {
         Interval w = plan.night().main().orElseThrow();
         Block block = plan.blocks().get(0);
         assertEquals(Block.Kind.BRACKETS, block.kind());
-        assertEquals(w.start(), block.start());
+        assertEquals(Block.onTheSecond(w.start()), block.start());
         assertTrue(block.frames().get(block.frames().size() - 3).open().isBefore(w.end()));
         assertEquals(0, block.frames().size() % 3);
     }

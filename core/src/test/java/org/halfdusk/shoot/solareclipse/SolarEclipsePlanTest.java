@@ -17,9 +17,12 @@ import java.util.Set;
 import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.Mount;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.ExposureLimits;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectWish;
@@ -38,8 +41,12 @@ class SolarEclipsePlanTest {
             EnumSet.of(Block.Kind.BEADS, Block.Kind.TOTALITY, Block.Kind.FILTER_OFF, Block.Kind.FILTER_ON);
 
     private static SolarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish) {
+        return plan(site, date, wish, Wishes.DEFAULT);
+    }
+
+    private static SolarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish, Wishes wishes) {
         return (SolarEclipsePlan)
-                PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), Wishes.DEFAULT, wish);
+                PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), wishes, wish);
     }
 
     private static SolarEclipsePlan total() {
@@ -163,7 +170,8 @@ class SolarEclipsePlanTest {
         assertEquals(
                 Duration.between(last.open(), central.start()).toMillis(),
                 Duration.between(central.end(), next.open()).toMillis(),
-                2);
+                2000,
+                "frames begin on whole seconds");
     }
 
     /** Every eclipse of fifty years from places all over: no bare frame and no filter step outside totality. */
@@ -239,7 +247,8 @@ class SolarEclipsePlanTest {
                 / thin.exposure(EclipseGuide.Solar.PARTIAL_ND4).exactSeconds();
         assertEquals(8, ratio, 1e-9);
         assertTrue(plan.exposure(EclipseGuide.Solar.CORONA_8_R).tooLong());
-        SolarEclipsePlan followed = plan(isle(), TOTAL, SubjectWish.NONE.with(SolarEclipsePlanner.MOUNT, "SOLAR_RATE"));
+        Wishes solar = Wishes.DEFAULT.with(new ExposureLimits(Mount.SOLAR, 0, PeriodicError.NONE, false, 0));
+        SolarEclipsePlan followed = plan(isle(), TOTAL, SubjectWish.NONE, solar);
         assertFalse(followed.exposure(EclipseGuide.Solar.CORONA_8_R).tooLong());
     }
 

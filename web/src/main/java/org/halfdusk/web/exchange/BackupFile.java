@@ -107,8 +107,30 @@ public final class BackupFile {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
     }
 
+    /** What the camera turns with was a wish of eclipses once; it is a choice of the rig. */
+    private static void mount(ObjectNode shoot) {
+        if (!(shoot.path("wish").path("texts") instanceof ObjectNode wishes)) {
+            return;
+        }
+        String rate = wishes.path("LUNAR_MOUNT").asString("").equals("LUNAR_RATE")
+                ? "LUNAR"
+                : wishes.path("SOLAR_MOUNT").asString("").equals("SOLAR_RATE") ? "SOLAR" : "";
+        wishes.remove("LUNAR_MOUNT");
+        wishes.remove("SOLAR_MOUNT");
+        if (!rate.isEmpty() && shoot.get("rig") instanceof ObjectNode rig) {
+            ObjectNode choices = rig.get("choices") instanceof ObjectNode there ? there : rig.putObject("choices");
+            ObjectNode texts = choices.get("texts") instanceof ObjectNode there ? there : choices.putObject("texts");
+            texts.put("MOUNT", rate);
+        }
+    }
+
     /** Files of before a figure was kept get what was meant then. */
     private static void complete(JsonNode root) {
+        for (JsonNode shoot : root.path("shoots")) {
+            if (shoot.get("it") instanceof ObjectNode it) {
+                mount(it);
+            }
+        }
         for (JsonNode lens : root.path("lenses")) {
             if (lens.get("it") instanceof ObjectNode it && !it.has("fisheye")) {
                 it.put("fisheye", false);

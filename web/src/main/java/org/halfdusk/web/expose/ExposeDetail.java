@@ -27,7 +27,6 @@ import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
-import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -57,7 +56,7 @@ record ExposeDetail(
 
     static ExposeDetail of(ShootDesk.Open open, Theme theme) {
         Plan plan = open.now();
-        boolean stars = plan instanceof MilkyWayPlan || plan instanceof TrailsPlan;
+        boolean stars = plan.traits().stars();
         Optional<ExposurePlan> e = plan instanceof MilkyWayPlan m ? Optional.of(m.exposure()) : Optional.empty();
         SkyLight.At light = plan.night().light().at(open.at());
         return new ExposeDetail(

@@ -49,6 +49,11 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     }
 
     @Override
+    public String focus(FireworksPlan plan) {
+        return "on a far lamp or the first burst, then manual and taped";
+    }
+
+    @Override
     public String shown() {
         return "the show";
     }

@@ -41,7 +41,7 @@ record DepthPart(String focus, String error, String answer, String reason, List<
                 answer(plan.place().objects(), onPrint, focusMetres),
                 "At " + at + ", focused "
                         + (Double.isInfinite(focusMetres) ? "on the stars" : "at " + Words.distance(focusMetres))
-                        + ". Focus on a magnified star, not on a mark of the lens; the figures are those of a thin lens.",
+                        + ". Focus by eye, magnified, not on a mark of the lens; the figures are those of a thin lens.",
                 lines);
     }
 

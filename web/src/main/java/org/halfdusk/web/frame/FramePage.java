@@ -46,7 +46,7 @@ record FramePage(
         List<Table> tables,
         DepthPart depth,
         PanoramaPart panorama,
-        PolePicture pole,
+        Optional<PolePicture> pole,
         boolean trails) {
     /**
      * What the canvas is told of the frame.
@@ -105,21 +105,23 @@ record FramePage(
                 FrameWords.tables(open),
                 depth(open, errors),
                 PanoramaPart.of(open, errors),
-                PolePicture.of(plan.night().sky(), open.at()),
+                plan.traits().byDay()
+                        ? Optional.empty()
+                        : Optional.of(PolePicture.of(plan.night().sky(), open.at())),
                 plan instanceof TrailsPlan);
     }
 
     private static DepthPart depth(ShootDesk.Open open, FormErrors errors) {
         String kept = open.shoot().it().rig().choices().of(ShootField.FOCUS);
         return DepthPart.of(
-                open.plan(),
+                open.now(),
                 kept.isEmpty() ? Double.POSITIVE_INFINITY : Double.parseDouble(kept),
                 errors.of("FOCUS").isEmpty() ? kept : errors.text("FOCUS"),
                 errors.of("FOCUS"));
     }
 
     private static Eye eye(ShootDesk.Open open) {
-        Plan plan = open.plan();
+        Plan plan = open.now();
         Rig rig = plan.rig();
         double exposure = plan.setting().shutter().realSeconds();
         return new Eye(
@@ -148,15 +150,19 @@ record FramePage(
         Plan plan = open.plan();
         String roll = number(plan.framing().rollDegrees());
         List<Aim> aims = new ArrayList<>();
-        for (Body body : List.of(Body.GALACTIC_CENTRE, Body.MOON)) {
+        List<Body> bodies =
+                plan.traits().byDay() ? List.of(Body.SUN, Body.MOON) : List.of(Body.GALACTIC_CENTRE, Body.MOON);
+        for (Body body : bodies) {
             HorizontalPosition p = plan.night().sky().at(body, open.at());
             if (p.altitude().degrees() > 0) {
                 aims.add(new Aim(FramePicture.name(body), value(p, roll)));
             }
         }
-        BandArch.of(plan.night().sky(), open.at())
-                .ifPresent(a -> aims.add(new Aim("the top of the band", value(a.top(), roll))));
-        aims.add(new Aim("the pole", value(plan.night().sky().pole(), roll)));
+        if (!plan.traits().byDay()) {
+            BandArch.of(plan.night().sky(), open.at())
+                    .ifPresent(a -> aims.add(new Aim("the top of the band", value(a.top(), roll))));
+            aims.add(new Aim("the pole", value(plan.night().sky().pole(), roll)));
+        }
         for (ForegroundObject o : plan.place().objects()) {
             double altitude = Math.max(-30, Math.min(90, o.topDegrees()));
             aims.add(new Aim(

@@ -54,7 +54,8 @@ final class FrameWords {
             reason.append(beside(p, object.get()));
         }
         highest(plan, body)
-                .ifPresent(t -> reason.append("Highest of this night at ")
+                .ifPresent(t -> reason.append(
+                                plan.traits().byDay() ? "Highest of this day at " : "Highest of this night at ")
                         .append(Words.clock(t, plan.night().zone()))
                         .append(". "));
         reason.append(size(plan));
@@ -131,11 +132,17 @@ final class FrameWords {
                 "Frame centre",
                 plan.framing().azimuth().degrees(),
                 Words.degrees(plan.framing().altitude().degrees())));
+        Projection frame = Projection.of(plan.framing(), plan.rig());
+        Projection.Point reach = frame.reach(plan.rig().camera().sensor());
         for (Body body : List.of(Body.GALACTIC_CENTRE, Body.MOON, Body.SUN)) {
             HorizontalPosition p = sky.at(body, open.at()).apparent();
-            if (p.altitude().degrees() > 0) {
+            // What is wanted is told wherever it stands; the others only where they are in the picture.
+            boolean inside = inside(frame, reach, p);
+            boolean wanted = plan.night().followed().filter(f -> f == body).isPresent();
+            if (p.altitude().degrees() > 0 && (inside || wanted)) {
+                String name = body == Body.GALACTIC_CENTRE ? "Galactic centre" : Words.capital(FramePicture.name(body));
                 rows.add(row(
-                        body == Body.GALACTIC_CENTRE ? "Galactic centre" : Words.capital(FramePicture.name(body)),
+                        inside ? name : name + ", outside it",
                         p.azimuth().degrees(),
                         Words.degrees(p.altitude().degrees())));
             }
@@ -152,13 +159,10 @@ final class FrameWords {
                 rows.add(row("Glow of " + d.name(), d.azimuthDegrees(), "to " + Words.wholeDegrees(d.heightDegrees())));
             }
         }
-        Projection frame = Projection.of(plan.framing(), plan.rig());
-        Projection.Point reach = frame.reach(plan.rig().camera().sensor());
         for (Sky.PlanetPosition p : sky.planets(open.at())) {
-            boolean inside = frame.of(p.position().direction())
-                    .filter(q -> Math.abs(q.x()) <= reach.x() && Math.abs(q.y()) <= reach.y())
-                    .isPresent();
-            if (inside && p.position().altitude().degrees() > 0 && p.magnitude() < BRIGHT_PLANET) {
+            if (inside(frame, reach, p.position())
+                    && p.position().altitude().degrees() > 0
+                    && p.magnitude() < BRIGHT_PLANET) {
                 rows.add(row(
                         p.planet().words(),
                         p.position().azimuth().degrees(),
@@ -166,13 +170,23 @@ final class FrameWords {
             }
         }
         HorizontalPosition pole = sky.pole();
-        rows.add(row(
-                "Pole", pole.azimuth().degrees(), Words.degrees(pole.altitude().degrees())));
+        if (inside(frame, reach, pole)) {
+            rows.add(row(
+                    "Pole",
+                    pole.azimuth().degrees(),
+                    Words.degrees(pole.altitude().degrees())));
+        }
         double compass = plan.place()
                 .compass(plan.framing().azimuth().degrees(), plan.night().bestMoment());
         String note = "Azimuths are true; a compass shows " + Words.azimuth(compass)
                 + " for the frame's centre, some degrees off near iron.";
         return Table.of("In this frame", note, rows, "what", "azimuth#", "altitude#");
+    }
+
+    private static boolean inside(Projection frame, Projection.Point reach, HorizontalPosition p) {
+        return frame.of(p.direction())
+                .filter(q -> Math.abs(q.x()) <= reach.x() && Math.abs(q.y()) <= reach.y())
+                .isPresent();
     }
 
     private static Table.Row row(String what, double azimuth, String altitude) {

@@ -14,6 +14,7 @@ import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Figures;
 import org.halfdusk.ephemeris.Galaxy;
@@ -29,7 +30,6 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.MoonAspect;
 import org.halfdusk.sky.MoonMaria;
@@ -390,15 +390,18 @@ record SkySheet(
                         .flatMapToInt(p -> IntStream.of(
                                 thousandth(p.x()), thousandth(p.y()), thousandth(p.along()), thousandth(p.across())))
                         .toArray(),
-                night instanceof LunarEclipseNight moon && moon.eclipse().isPresent()
-                        ? shadow(moon, times)
-                        : new int[0],
+                shadow(night, times),
                 new int[0]);
     }
 
-    private static int[] shadow(LunarEclipseNight night, List<Instant> times) {
+    /** The Earth's shadow beside the Moon, where the night sees an eclipse of it; nothing otherwise. */
+    private static int[] shadow(SubjectNight night, List<Instant> times) {
+        EarthShadow shadow = EarthShadow.of(night.sky());
+        if (times.stream().noneMatch(t -> shadow.at(t).touches())) {
+            return new int[0];
+        }
         return times.stream()
-                .map(t -> night.shadow().seenFrom(night.sky(), t))
+                .map(t -> shadow.seenFrom(night.sky(), t))
                 .flatMapToInt(s -> IntStream.of(
                         hundredths(s.right()), hundredths(s.up()), hundredths(s.umbra()), hundredths(s.penumbra())))
                 .toArray();

@@ -8,7 +8,9 @@ import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
+import java.util.Optional;
 import org.halfdusk.place.Observer;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 
 /** Numbers and times as the pages say them. */
@@ -62,18 +64,6 @@ public final class Words {
         return units.fahrenheit() ? tenths(celsius * 9 / 5) + " °F" : plain(Math.rint(celsius * 10) / 10) + " °C";
     }
 
-    /** 21:30:05 whatever the setting: for fields of forms. */
-    public static String fieldClockSeconds(Instant at, ZoneId zone) {
-        return at.plusMillis(500).atZone(zone).truncatedTo(ChronoUnit.SECONDS).format(FIELD_SECONDS);
-    }
-
-    private static final DateTimeFormatter FIELD_SECONDS = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ROOT);
-
-    /** 21:30 whatever the setting: for fields of forms, which want it so. */
-    public static String fieldClock(Instant at, ZoneId zone) {
-        return CLOCK.format(at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
-    }
-
     /** A full hour, 0 to 23: 21:00, or 9 pm. */
     public static String hour(int hour) {
         if (!units.twelveHours()) {
@@ -86,14 +76,48 @@ public final class Words {
         return units.twelveHours() ? twelve.format(at).toLowerCase(Locale.ROOT) : full.format(at);
     }
 
-    /** 00:20, to the nearest minute. */
+    /** 00:20, to the nearest minute; of a time that clocks show twice with its offset, 02:30 UTC+2. */
     public static String clock(Instant at, ZoneId zone) {
-        return said(CLOCK, TWELVE, at.plusSeconds(30).atZone(zone).truncatedTo(ChronoUnit.MINUTES));
+        Instant minute = at.plusSeconds(30).truncatedTo(ChronoUnit.MINUTES);
+        return said(CLOCK, TWELVE, minute.atZone(zone)) + which(minute, zone);
     }
 
     /** 00:20:14, to the nearest second. */
     public static String clockSeconds(Instant at, ZoneId zone) {
-        return said(CLOCK_SECONDS, TWELVE_SECONDS, at.plusMillis(500).atZone(zone));
+        Instant second = at.plusMillis(500);
+        return said(CLOCK_SECONDS, TWELVE_SECONDS, second.atZone(zone)) + which(second, zone);
+    }
+
+    private static String which(Instant at, ZoneId zone) {
+        return CivilTime.twice(at, zone) ? " " + utc(zone, at) : "";
+    }
+
+    /** 00:20 UTC+2: for times that stand beside those of other zones. */
+    public static String clockOf(Instant at, ZoneId zone) {
+        Instant minute = at.plusSeconds(30).truncatedTo(ChronoUnit.MINUTES);
+        return said(CLOCK, TWELVE, minute.atZone(zone)) + " " + utc(zone, minute);
+    }
+
+    /** UTC+2, UTC−3:30. */
+    public static String utc(ZoneId zone, Instant at) {
+        int minutes = zone.getRules().getOffset(at).getTotalSeconds() / 60;
+        if (minutes == 0) {
+            return "UTC";
+        }
+        int rest = Math.abs(minutes) % 60;
+        return "UTC" + (minutes < 0 ? "\u2212" : "+") + Math.abs(minutes) / 60
+                + (rest == 0 ? "" : String.format(Locale.ROOT, ":%02d", rest));
+    }
+
+    /** "Clocks go back an hour at 03:00", where they are changed in a span. */
+    public static Optional<String> clocksChange(Interval span, ZoneId zone) {
+        return CivilTime.change(span, zone).map(c -> {
+            long minutes = Math.abs(c.by().toMinutes());
+            String much = minutes == 60 ? "an hour" : minutes + " minutes";
+            ZonedDateTime before = c.at().atZone(zone.getRules().getOffset(c.at().minusSeconds(1)));
+            return "Clocks go " + (c.by().isNegative() ? "back " : "forward ") + much + " at "
+                    + said(CLOCK, TWELVE, before);
+        });
     }
 
     /** 23:49 to 05:08. */

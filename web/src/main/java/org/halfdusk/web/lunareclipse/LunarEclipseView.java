@@ -49,6 +49,11 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     }
 
     @Override
+    public String focus(LunarEclipsePlan plan) {
+        return "on the moon's magnified edge before the shadow, then hands off";
+    }
+
+    @Override
     public String shown() {
         return "the moon";
     }
@@ -403,9 +408,9 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 + Words.plain(plan.wishes().budgetPx()) + " px are used up after "
                 + Words.fraction(plan.wishes().budgetPx() * plan.rig().pixelScaleArcsec() / plan.speedArcsec(best))
                 + ".";
-        String reason = plan.mount() == LunarExposure.Mount.LUNAR_RATE
-                ? "The moon's own motion is never quite the mount's lunar rate: it leaves " + speed + " then, and "
-                        + pixel + " Longer than 30 s nobody risks."
+        String reason = plan.wishes().limits().mount().turns()
+                ? "No mount's rate is quite the moon's own motion: this one leaves " + speed + " then, and " + pixel
+                        + " Longer than 30 s nobody risks."
                 : "The moon moves " + speed + " then, " + pixel;
         return new Because("Longest time " + Words.fraction(limit), Words.fraction(limit), reason);
     }

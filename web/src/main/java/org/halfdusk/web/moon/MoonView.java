@@ -53,6 +53,11 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     }
 
     @Override
+    public String focus(MoonPlan plan) {
+        return "on the moon's magnified edge, then hands off";
+    }
+
+    @Override
     public String shown() {
         return "the moon";
     }

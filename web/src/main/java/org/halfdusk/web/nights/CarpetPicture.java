@@ -12,6 +12,8 @@ import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Carpet;
+import org.halfdusk.shoot.EclipseInSight;
+import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
@@ -20,6 +22,7 @@ import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.EclipseWords;
 
 /**
  * The night carpet: its picture, a pixel a cell, and what is written about it. Places along it are percent of its size.
@@ -33,6 +36,7 @@ record CarpetPicture(
         List<Tick> hours,
         List<Tick> months,
         List<Moon> moons,
+        List<Eclipse> eclipses,
         List<String> best,
         String width,
         long begin,
@@ -56,6 +60,9 @@ record CarpetPicture(
 
     record Moon(String x, boolean full, String words) {}
 
+    /** @param lunar or of the Sun */
+    record Eclipse(String x, boolean lunar, String words) {}
+
     /** @param begin column from which nights are ranked */
     static CarpetPicture of(Carpet c, List<LocalDate> best, long begin, Optional<Forecast> forecast) {
         List<NightStrip.Cloud> clouds = forecast.map(f -> clouds(c, f)).orElse(List.of());
@@ -67,6 +74,7 @@ record CarpetPicture(
                 hours(c),
                 months(c),
                 moons(c),
+                eclipses(c),
                 best.stream()
                         .map(d -> percent(d.toEpochDay() - first.toEpochDay() + 0.5, n))
                         .toList(),
@@ -123,6 +131,21 @@ record CarpetPicture(
             }
         }
         return ticks;
+    }
+
+    /** Eclipses that the place sees in these nights, whatever they are asked for. */
+    private static List<Eclipse> eclipses(Carpet c) {
+        SubjectNight first = c.columns().get(0).night();
+        SubjectNight last = c.columns().get(c.columns().size() - 1).night();
+        Interval all = Interval.of(first.axis().start(), last.axis().end());
+        return EclipseInSight.of(first.sky(), first.zone(), all).stream()
+                .map(e -> new Eclipse(
+                        percent(
+                                e.night().toEpochDay() - first.date().toEpochDay() + 0.5,
+                                c.columns().size()),
+                        e.subject() == Subject.LUNAR_ECLIPSE,
+                        Words.capital(EclipseWords.name(e)) + " on " + Words.day(e.night())))
+                .toList();
     }
 
     /** Nights with the least and the most of the Moon lit. */

@@ -15,6 +15,7 @@ import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Traits;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Units;
@@ -65,7 +66,8 @@ class Carpets {
 
     /** The year from a date on. Of fireworks only the nights that the person has a show on bear a wish. */
     Year of(Subject subject, Kept<Place> place, LocalDate first) {
-        Set<LocalDate> dated = subject == Subject.FIREWORKS ? shows(place.id()) : Set.of();
+        boolean known = Traits.of(subject).dating() == Traits.Dating.OF_PEOPLE;
+        Set<LocalDate> dated = known ? shoots.nights(subject, place.id()) : Set.of();
         Optional<Forecast> forecast = planner.forecast(place.it());
         Key key = new Key(
                 subject,
@@ -84,7 +86,7 @@ class Carpets {
         }
         List<SubjectNight> nights = planner.everyNight(subject, place.it(), first, NIGHTS);
         Carpet made = Carpet.of(nights);
-        Carpet carpet = subject == Subject.FIREWORKS ? made.wishingOnlyOn(dated) : made;
+        Carpet carpet = known ? made.wishingOnlyOn(dated) : made;
         Year year = new Year(
                 carpet, NightsTable.of(carpet, subject, subjects, place.id()), forecast, new ConcurrentHashMap<>());
         synchronized (kept) {
@@ -94,9 +96,5 @@ class Carpets {
             }
         }
         return year;
-    }
-
-    private Set<LocalDate> shows(long placeId) {
-        return shoots.nights(Subject.FIREWORKS, placeId);
     }
 }

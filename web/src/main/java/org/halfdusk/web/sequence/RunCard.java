@@ -34,6 +34,8 @@ record RunCard(
         ZoneId zone = plan.place().zone();
         RigChoices choices = open.shoot().it().rig().choices();
         List<Line> times = new ArrayList<>();
+        times.add(new Line("Times are of", Words.zone(zone, plan.moment())));
+        Words.clocksChange(plan.night().axis(), zone).ifPresent(c -> times.add(new Line("Mind", c)));
         open.subject().marks().forEach(m -> times.add(new Line(Words.capital(m.what()), Words.clock(m.at(), zone))));
         open.subject().contacts().forEach(c -> times.add(new Line(c.name(), c.time())));
         double azimuth = plan.framing().azimuth().degrees();
@@ -42,14 +44,12 @@ record RunCard(
                         "Aim",
                         Words.azimuth(azimuth) + ", "
                                 + Words.degrees(plan.framing().altitude().degrees()) + " up"),
-                new Line(
-                        "Compass",
-                        Words.azimuth(plan.place().compass(azimuth, plan.night().bestMoment()))),
+                new Line("Compass", Words.azimuth(plan.place().compass(azimuth, plan.moment()))),
                 new Line("Camera", plan.framing().upright() ? "upright" : "level"),
                 new Line(
                         "Focus",
                         choices.of(ShootField.FOCUS).isEmpty()
-                                ? "on a magnified star, then hands off"
+                                ? open.subject().focus(plan)
                                 : choices.of(ShootField.FOCUS) + " m"),
                 new Line("White balance", plan.setting().kelvin() + " K")));
         List<Row> rows = open.blocks().stream().map(b -> row(b, zone)).toList();

@@ -2,9 +2,6 @@ package org.halfdusk.web.sequence;
 
 import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -24,7 +21,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ShootField;
-import org.halfdusk.time.Interval;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.shoot.ShootDesk;
 
@@ -143,25 +140,28 @@ final class SequenceEdits {
     /** A time of day on the night's own dates, or an instant that the pointer has set. */
     private static Instant start(String text, Instant old, ShootDesk.Open open) {
         String t = text.trim();
-        try {
-            if (t.contains("T")) {
+        if (t.contains("T")) {
+            try {
                 return Instant.parse(t);
+            } catch (DateTimeException e) {
+                throw noTime(t);
             }
-            ZoneId zone = open.plan().place().zone();
-            LocalTime time = LocalTime.parse(t.matches("\\d:.*") ? "0" + t : t);
-            Interval axis = open.plan().night().axis();
-            LocalDate first = LocalDate.ofInstant(axis.start(), zone);
-            for (int day = 0; day < 3; day++) {
-                Instant at = first.plusDays(day).atTime(time).atZone(zone).toInstant();
-                if (axis.contains(at)) {
-                    return at;
-                }
-            }
-            throw new IllegalArgumentException("start “" + TypedNumber.shown(t) + "” is outside this night's strip");
-        } catch (DateTimeException e) {
-            throw new IllegalArgumentException(
-                    "start “" + TypedNumber.shown(t) + "” is not a time; write it as 00:20 or 00:20:30", e);
         }
+        CivilTime time = CivilTime.read(t).orElseThrow(() -> noTime(t));
+        CivilTime.Meant meant = time.on(
+                        open.plan().night().axis(), open.plan().place().zone())
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "start “" + TypedNumber.shown(t) + "” is outside this night's strip"));
+        if (meant.skipped()) {
+            throw new IllegalArgumentException("start “" + TypedNumber.shown(t)
+                    + "” is skipped in this night, in which clocks go forward; other times are allowed");
+        }
+        return meant.at();
+    }
+
+    private static IllegalArgumentException noTime(String t) {
+        return new IllegalArgumentException("start “" + TypedNumber.shown(t)
+                + "” is not a time; write it as 00:20 or 00:20:30, where it comes twice with its offset, 02:30+02:00");
     }
 
     private static BlockSpec added(String action, ShootDesk.Open open) {

@@ -103,7 +103,7 @@ class SequenceFilesController {
                         r.block(),
                         r.kind(),
                         r.opensUtc(),
-                        r.frame().open().atZone(zone).toLocalDateTime(),
+                        r.frame().open().atZone(zone).toOffsetDateTime(),
                         r.nominalSeconds(),
                         r.realSeconds(),
                         r.fNumber(),

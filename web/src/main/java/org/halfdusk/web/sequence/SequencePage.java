@@ -22,6 +22,7 @@ import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
@@ -240,7 +241,7 @@ record SequencePage(
         Edit kept = new Edit(
                 number,
                 pause,
-                Words.fieldClockSeconds(s.start(), zone),
+                CivilTime.textSeconds(s.start(), zone),
                 pause ? SequenceEdits.typed(Math.rint(s.seconds() / 6) / 10) : Integer.toString(s.frames()),
                 pause ? "minutes" : "frames",
                 SequenceEdits.typed(s.seconds()),

@@ -24,10 +24,14 @@ public record Moment(boolean own, String sentence, String href) {
         Plan programme = open.plan();
         Plan now = open.now();
         String back = open.address(step) + "?at=" + programme.moment();
-        if (now.moment().equals(programme.moment())) {
-            return new Moment(true, "", back);
-        }
         ZoneId zone = programme.place().zone();
+        String skipped = open.skipped().isEmpty()
+                ? ""
+                : "Clocks skip " + open.skipped() + " in this night; " + Words.clock(now.moment(), zone)
+                        + " is shown. ";
+        if (now.moment().equals(programme.moment())) {
+            return new Moment(true, skipped.trim(), back);
+        }
         boolean same = now.setting().equals(programme.setting());
         List<String> parts = new ArrayList<>();
         if (!now.exposed().visible() && programme.exposed().visible()) {

@@ -1,6 +1,7 @@
 package org.halfdusk.web.shoot;
 
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.Traits;
 
 /** How many nights of a subject a list looks ahead: two months of nights, or the coming eclipses. */
 public final class NightsAhead {
@@ -15,6 +16,6 @@ public final class NightsAhead {
 
     /** Whether every night can be looked at, and not only those on which something happens. */
     public static boolean everyNight(Subject subject) {
-        return subject != Subject.LUNAR_ECLIPSE && subject != Subject.SOLAR_ECLIPSE;
+        return Traits.of(subject).dating() != Traits.Dating.OF_THE_SKY;
     }
 }

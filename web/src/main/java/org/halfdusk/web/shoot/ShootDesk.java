@@ -3,7 +3,6 @@ package org.halfdusk.web.shoot;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -27,6 +26,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
@@ -34,6 +34,7 @@ import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.EclipseWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 
@@ -63,6 +64,7 @@ public class ShootDesk {
      * @param plan the programme's, for its own moment
      * @param now the same at the playhead
      * @param rig the number of the rig it is seen through
+     * @param skipped the time that was asked for, where clocks skip it in this night; empty otherwise
      * @param forecast the weather ahead of its place, where any is known
      * @param blocks the rig's frames: computed, or laid by the person
      */
@@ -73,6 +75,7 @@ public class ShootDesk {
             Subjects.Bound<?, ?> subject,
             Instant at,
             int rig,
+            String skipped,
             Optional<Forecast> forecast,
             List<Block> blocks) {
         /** The weather of its window, where all of that is forecast. */
@@ -138,9 +141,9 @@ public class ShootDesk {
         Kept<Shoot> shoot = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id));
         Plan plan = planner.plan(shoot.it());
         Interval axis = plan.night().axis();
-        Instant wished = understood(at)
-                .flatMap(a -> playhead(a, axis, plan.place().zone()))
-                .orElse(plan.moment());
+        Optional<CivilTime.Meant> meant =
+                understood(at).flatMap(a -> playhead(a, axis, plan.place().zone()));
+        Instant wished = meant.map(CivilTime.Meant::at).orElse(plan.moment());
         Instant inside =
                 wished.isBefore(axis.start()) ? axis.start() : wished.isAfter(axis.end()) ? axis.end() : wished;
         return new Open(
@@ -150,6 +153,7 @@ public class ShootDesk {
                 subjects.of(shoot.it().subject(), plan.night()),
                 inside,
                 rig,
+                meant.filter(CivilTime.Meant::skipped).flatMap(m -> at).orElse(""),
                 planner.forecast(plan.place()),
                 Programme.blocks(plan, shoot.it().rig().choices()));
     }
@@ -160,16 +164,12 @@ public class ShootDesk {
     }
 
     private static boolean moment(String text) {
+        if (!INSTANT.matcher(text).matches()) {
+            return CivilTime.read(text).isPresent();
+        }
         try {
-            if (INSTANT.matcher(text).matches()) {
-                Instant.parse(text);
-                return true;
-            }
-            if (TIME.matcher(text).matches()) {
-                LocalTime.parse(text);
-                return true;
-            }
-            return false;
+            Instant.parse(text);
+            return true;
         } catch (DateTimeException e) {
             return false;
         }
@@ -177,24 +177,22 @@ public class ShootDesk {
 
     private static final Pattern INSTANT =
             Pattern.compile("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d{1,9})?)?Z");
-    private static final Pattern TIME = Pattern.compile("\\d\\d:\\d\\d(?::\\d\\d)?");
 
-    /** An instant as it is; a time of day at its first occurrence along the axis. Nonsense counts as nothing. */
-    private static Optional<Instant> playhead(String text, Interval axis, ZoneId zone) {
+    /** An instant as it is; a time of day at its first occurrence along the axis, or by its offset. Nonsense counts as nothing. */
+    private static Optional<CivilTime.Meant> playhead(String text, Interval axis, ZoneId zone) {
         try {
             if (text.contains("T")) {
-                return Optional.of(Instant.parse(text));
+                return Optional.of(new CivilTime.Meant(Instant.parse(text), false));
             }
-            LocalTime time = LocalTime.parse(text);
-            LocalDate first = LocalDate.ofInstant(axis.start(), zone);
-            Instant sameDay = first.atTime(time).atZone(zone).toInstant();
-            return Optional.of(
-                    sameDay.isBefore(axis.start())
-                            ? first.plusDays(1).atTime(time).atZone(zone).toInstant()
-                            : sameDay);
         } catch (DateTimeException e) {
             return Optional.empty();
         }
+        return CivilTime.read(text).flatMap(t -> t.on(axis, zone).or(() -> t.on(around(axis), zone)));
+    }
+
+    /** A time of day that the axis does not reach counts as its nearer end. */
+    private static Interval around(Interval axis) {
+        return Interval.of(axis.start().minusSeconds(43_200), axis.end().plusSeconds(43_200));
     }
 
     /** The frame of a page of this shoot. */
@@ -217,7 +215,7 @@ public class ShootDesk {
                 shoot.title(),
                 plan.place().name(),
                 subject.date(),
-                Words.clock(shoot.savedAt(), zone),
+                Words.clockOf(shoot.savedAt(), zone),
                 shoots.undoable(open.shoot().id()),
                 step,
                 subjects.dayName(shoot.subject()),
@@ -226,23 +224,44 @@ public class ShootDesk {
                         plan.night(),
                         theme,
                         open.at(),
-                        subject.marks(),
+                        marks(subject, plan.night()),
                         open.blocks(),
                         open.forecast(),
                         subject.words().sentence()),
                 open.at().toString(),
                 Words.clock(open.at(), zone),
-                Words.fieldClock(open.at(), zone),
+                CivilTime.text(open.at(), zone),
+                Words.clocksChange(plan.night().axis(), zone).orElse(""),
                 Words.units().twelveHours(),
                 step.equals("night") ? nextGoodNight(open) : "",
                 subject.contacts(),
                 subject.banner(plan),
+                eclipses(open),
                 caption,
                 String.join("  ", caption),
                 subject.verdict(plan),
                 Moment.of(open, step, subject.shown(), subject.moment(plan, open.now())),
                 CURVED.contains(step) ? curves.of(open) : Optional.empty(),
                 was);
+    }
+
+    /** What is written over the strip; an eclipse that another subject plans stands there too. */
+    private static List<NightStrip.Mark> marks(Subjects.Bound<?, ?> subject, SubjectNight night) {
+        List<NightStrip.Mark> marks = new ArrayList<>(subject.marks());
+        CivilTime.change(night.axis(), night.zone())
+                .ifPresent(c ->
+                        marks.add(new NightStrip.Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
+        subject.others().forEach(e -> marks.add(new NightStrip.Mark(e.greatest(), "eclipse")));
+        return marks;
+    }
+
+    private static List<ShootPage.EclipseNotice> eclipses(Open open) {
+        return open.subject().others().stream()
+                .map(e -> new ShootPage.EclipseNotice(
+                        EclipseWords.sentence(e, open.plan().place().zone()),
+                        "/nights/" + e.night() + "?subject=" + e.subject() + "&place="
+                                + open.shoot().it().placeId()))
+                .toList();
     }
 
     /** The rigs of a shoot, each leading to the same step through it. */

@@ -12,9 +12,11 @@ import org.halfdusk.web.subject.Contact;
  *
  * @param base where the steps of the shoot, through the rig that is shown, begin
  * @param day how the first step is called
+ * @param clocks that they are changed in this night; empty otherwise
  * @param nextGoodNight only for the first step, the others have no use for it; empty where there is none
  * @param contacts of an eclipse, under the strip
  * @param banner a caution that is not to be overlooked
+ * @param eclipses that fall into the night of another subject
  * @param moment how the playhead stands to the programme
  * @param curve the setting over the night, on the steps that are about it
  * @param was the fields' texts as this page shows them, sent back with every edit so that others' changes are noticed
@@ -36,16 +38,21 @@ public record ShootPage(
         String at,
         String atClock,
         String atField,
+        String clocks,
         boolean twelveHours,
         String nextGoodNight,
         List<Contact> contacts,
         Optional<Banner> banner,
+        List<EclipseNotice> eclipses,
         List<String> caption,
         String captionText,
         String verdict,
         Moment moment,
         Optional<CurveLine> curve,
         Map<String, String> was) {
+
+    /** An eclipse in the night of another subject, and where it is planned. */
+    public record EclipseNotice(String sentence, String href) {}
 
     /** One of the shoot's rigs. */
     public record RigTab(int number, String name, String href, boolean current) {}

@@ -57,6 +57,11 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     }
 
     @Override
+    public String focus(SolarEclipsePlan plan) {
+        return "through the filter on the sun's edge or a spot, then taped";
+    }
+
+    @Override
     public String shown() {
         return "the sun";
     }
@@ -362,7 +367,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     }
 
     private static Because answer(SolarEclipsePlan plan) {
-        boolean bare = plan.night().filter().off().isPresent();
+        boolean bare = !plan.night().filter().filtered(plan.moment());
         String label = ReasonWords.line(plan.setting());
         return bare
                 ? new Because(

@@ -52,6 +52,11 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
     /** One plain sentence for the end of the caption. */
     String verdict(P plan);
 
+    /** How it is focused, for a card: on what, and then nothing touched any more. */
+    default String focus(P plan) {
+        return "on a magnified star, then hands off";
+    }
+
     /** What is photographed, for a sentence: "the core". */
     String shown();
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.halfdusk.shoot.EclipseInSight;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
@@ -67,13 +68,24 @@ public class Subjects {
 
     /** A view and a night of its subject. */
     public record Bound<N extends SubjectNight, P extends Plan>(SubjectView<N, P> view, N night) {
-        /** With the weather in the reason where it is forecast. */
+        /** With the weather in the reason where it is forecast, and with eclipses that others plan. */
         public NightWords words() {
             NightWords words = view.words(night);
             OptionalDouble weather = night.score().weather();
-            return weather.isPresent()
-                    ? words.because(WeatherWords.sky(weather.getAsDouble() / NightScore.MOST_WEATHER))
-                    : words;
+            if (weather.isPresent()) {
+                words = words.because(WeatherWords.sky(weather.getAsDouble() / NightScore.MOST_WEATHER));
+            }
+            for (EclipseInSight e : others()) {
+                words = words.because(EclipseWords.line(e, night.zone()));
+            }
+            return words;
+        }
+
+        /** Eclipses that the night sees and this subject does not plan itself. */
+        public List<EclipseInSight> others() {
+            return EclipseInSight.of(night).stream()
+                    .filter(e -> e.subject() != view.subject())
+                    .toList();
         }
 
         public List<String> weather(Plan plan, Spell spell) {
@@ -106,6 +118,10 @@ public class Subjects {
 
         public SequenceStep sequence(Plan plan) {
             return view.sequence(plan(plan));
+        }
+
+        public String focus(Plan plan) {
+            return view.focus(plan(plan));
         }
 
         public String shown() {
