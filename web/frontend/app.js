@@ -60,6 +60,10 @@ const strip = {
     const text = clock.format(inside).toLowerCase() + (twice ? " " + new Intl.DateTimeFormat("en-GB", { timeZone: el.dataset.zone, timeZoneName: "shortOffset" })
       .formatToParts(inside).find((part) => part.type === "timeZoneName").value.replace("GMT", "UTC").replace("-", "\u2212") : "");
     el.querySelector("[data-head-text]").textContent = text;
+    const width = text.length > 8 ? 104 : twelve ? 64 : 48;
+    const box = el.querySelector("[data-head-box]");
+    box.setAttribute("x", String(-width / 2));
+    box.setAttribute("width", String(width));
     el.setAttribute("aria-valuenow", String(Math.round((inside - from) / 60000)));
     el.setAttribute("aria-valuetext", text);
     el.dataset.at = new Date(inside).toISOString();

@@ -99,4 +99,43 @@ class HouseTest {
         holds(noClasses().should().haveSimpleNameEndingWith("Manager"));
         holds(noClasses().should().haveSimpleNameEndingWith("Service"));
     }
+
+    /** The subjects and the families that name them are one room; within all others and between them nothing turns back. */
+    @Test
+    void noCycles() {
+        holds(com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices()
+                .matching("org.halfdusk.(*)..")
+                .should()
+                .beFreeOfCycles());
+    }
+
+    @Test
+    void theTheoryIsTheEphemerissOwn() {
+        holds(noClasses()
+                .that()
+                .resideOutsideOfPackage("org.halfdusk.ephemeris..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.halfdusk.ephemeris.theory.."));
+    }
+
+    /** One subject knows nothing of another; they meet in the families alone. */
+    @Test
+    void subjectsDoNotKnowEachOther() {
+        for (String a : SUBJECTS) {
+            for (String b : SUBJECTS) {
+                if (!a.equals(b)) {
+                    holds(noClasses()
+                            .that()
+                            .resideInAPackage("org.halfdusk.shoot." + a)
+                            .should()
+                            .dependOnClassesThat()
+                            .resideInAPackage("org.halfdusk.shoot." + b));
+                }
+            }
+        }
+    }
+
+    private static final java.util.List<String> SUBJECTS =
+            java.util.List.of("milkyway", "trails", "moon", "lunareclipse", "solareclipse", "fireworks");
 }

@@ -17,13 +17,21 @@ public record SettingUp(Optional<Instant> scoutBy, Instant arrive, Instant lamps
     private static final Duration SETTING_UP = Duration.ofMinutes(60);
     private static final Duration EYES = Duration.ofMinutes(30);
 
-    /** For a night's longest window; nothing without one. */
-    public static Optional<SettingUp> of(AfterDark night) {
+    /**
+     * For a night's longest window, or for the programme's first frame where that comes before it; nothing without a window.
+     *
+     * @param firstFrame of the programme, where there is one
+     */
+    public static Optional<SettingUp> of(AfterDark night, Optional<Instant> firstFrame) {
         return night.main().map(w -> {
+            Instant ready = firstFrame.filter(f -> f.isBefore(w.start())).orElse(w.start());
             Optional<Instant> sunset = night.night().sun() instanceof Rising.Crosses c
-                    ? c.sets().filter(s -> s.isBefore(w.start()))
+                    ? c.sets().filter(s -> s.isBefore(ready))
                     : Optional.empty();
-            return new SettingUp(sunset, w.start().minus(SETTING_UP), w.start().minus(EYES), w.start());
+            Instant dark = ready.minus(EYES);
+            // In daylight nobody's eyes are dark, whatever the lamps do.
+            Instant lampsOut = sunset.filter(s -> s.isAfter(dark)).orElse(dark);
+            return new SettingUp(sunset, ready.minus(SETTING_UP), lampsOut, ready);
         });
     }
 }

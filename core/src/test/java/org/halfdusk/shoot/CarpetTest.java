@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.halfdusk.ephemeris.Body;
@@ -168,13 +169,19 @@ class CarpetTest {
     @Test
     void settingUpCountsBackFromTheWindow() {
         var night = new MilkyWayPlanner().night(isle(), LocalDate.of(2027, 6, 4), SubjectWish.NONE);
-        SettingUp s = SettingUp.of(night).orElseThrow();
+        SettingUp s = SettingUp.of(night, Optional.empty()).orElseThrow();
         assertEquals("21:25", Isle.minute(s.scoutBy().orElseThrow()));
         assertEquals("22:49", Isle.minute(s.arrive()));
         assertEquals("23:19", Isle.minute(s.lampsOut()));
         assertEquals(night.main().orElseThrow().start(), s.ready());
         var white = new MilkyWayPlanner()
                 .night(site(60, 25, ZoneId.of("Europe/Helsinki")), LocalDate.of(2027, 6, 21), SubjectWish.NONE);
-        assertTrue(SettingUp.of(white).isEmpty());
+        assertTrue(SettingUp.of(white, Optional.empty()).isEmpty());
+        // A first frame before the window is what one has to be ready for; lamps are not out before sunset.
+        Instant sunset = s.scoutBy().orElseThrow();
+        SettingUp early =
+                SettingUp.of(night, Optional.of(sunset.plusSeconds(600))).orElseThrow();
+        assertEquals(sunset.minusSeconds(3000), early.arrive());
+        assertEquals(sunset, early.lampsOut());
     }
 }

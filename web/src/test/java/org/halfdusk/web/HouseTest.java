@@ -20,11 +20,7 @@ class HouseTest {
                 .that()
                 .resideInAPackage("org.halfdusk.web..")
                 .and()
-                .resideOutsideOfPackages(
-                        "org.halfdusk.web",
-                        "org.halfdusk.web.layout",
-                        "org.halfdusk.web.door",
-                        "org.halfdusk.web.standin")
+                .resideOutsideOfPackages("org.halfdusk.web", "org.halfdusk.web.door", "org.halfdusk.web.standin")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.halfdusk.store..", "org.jooq..")
@@ -65,7 +61,7 @@ class HouseTest {
     void onlyTheWiringAsksTheSystemsClock() {
         noClasses()
                 .that()
-                .resideOutsideOfPackages("org.halfdusk.web.layout")
+                .resideOutsideOfPackages("org.halfdusk.web")
                 .should()
                 .callMethod(java.time.Clock.class, "systemUTC")
                 .orShould()
@@ -82,6 +78,59 @@ class HouseTest {
                 .haveSimpleNameEndingWith("Controller")
                 .orShould()
                 .haveSimpleName("Preferences")
+                .check(WEB);
+    }
+
+    @Test
+    void noFeatureLeansOnWhatLeansOnIt() {
+        com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices()
+                .matching("org.halfdusk.web.(*)..")
+                .should()
+                .beFreeOfCycles()
+                .check(WEB);
+    }
+
+    /**
+     * A feature takes what all share (layout, door, subject, the desk of a shoot, open formats). What one takes of another is named
+     * here, so that a new one is thought about: a stand is looked for on the map, a night shows its weather, a card the checklist,
+     * a search the names of kit.
+     */
+    @Test
+    void noFeatureTakesAnothersInsides() {
+        java.util.Set<String> shared =
+                java.util.Set.of("", "layout", "door", "subject", "shoot", "exchange", "standin");
+        java.util.Set<String> named = java.util.Set.of(
+                "frame map", "night weather", "sequence pack", "search kit", "places map", "standin map");
+        java.util.Set<String> found = new java.util.TreeSet<>();
+        WEB.forEach(c -> c.getDirectDependenciesFromSelf().forEach(d -> {
+            String from = feature(c.getPackageName());
+            String to = feature(d.getTargetClass().getPackageName());
+            boolean ours = d.getTargetClass().getPackageName().startsWith("org.halfdusk.web.");
+            if (ours
+                    && !from.equals(to)
+                    && !from.isEmpty()
+                    && !shared.contains(to)
+                    && !named.contains(from + " " + to)) {
+                found.add(from + " " + to);
+            }
+        }));
+        found.removeIf(edge -> edge.startsWith("api "));
+        org.junit.jupiter.api.Assertions.assertEquals(java.util.Set.of(), found);
+    }
+
+    private static String feature(String packageName) {
+        String rest = packageName.replaceFirst("^org\\.halfdusk\\.web\\.?", "");
+        return rest.contains(".") ? rest.substring(0, rest.indexOf('.')) : rest;
+    }
+
+    @Test
+    void theTheoryIsTheEphemerissOwn() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("org.halfdusk.ephemeris..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.halfdusk.ephemeris.theory..")
                 .check(WEB);
     }
 }

@@ -290,7 +290,7 @@ public record NightStrip(
             boolean often = z.getHour() % 3 != 0;
             double share = scale.x(z.toInstant()) / WIDTH;
             if (share > 0.02 && share < 0.98 && !(longAxis && z.getHour() % 2 != 0)) {
-                ticks.add(new Tick(scale.percent(z.toInstant()), Words.clock(z.toInstant(), zone), often));
+                ticks.add(new Tick(scale.percent(z.toInstant()), Words.hour(z.getHour()), often));
             }
         }
         return ticks;

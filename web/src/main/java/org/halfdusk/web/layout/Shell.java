@@ -4,7 +4,6 @@ import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.ZoneId;
-import org.halfdusk.web.standin.DemoClock;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -37,7 +36,7 @@ public class Shell {
         if (demo) {
             var now = clock.instant();
             clockWords = "Demo clock: " + Words.longDate(now.atZone(madrid).toLocalDate()) + ", "
-                    + Words.clock(now.isBefore(DemoClock.START) ? DemoClock.START : now, madrid);
+                    + Words.clockOf(now, madrid);
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
         return new Frame(Theme.of(theme), clockWords, !"off".equals(keys), request.getRequestURI() + query);

@@ -236,7 +236,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         });
         times.addAll(ReasonWords.moon(n.night()));
         times.addAll(ReasonWords.sunAndDark(n.night()));
-        times.addAll(ReasonWords.settingUp(n));
+        times.addAll(ReasonWords.settingUp(n, plan));
         return new NightStep(
                 words(n).heading(),
                 List.of(sentence(n)),

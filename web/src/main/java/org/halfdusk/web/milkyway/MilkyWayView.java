@@ -172,7 +172,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         SkyLight.Brightness aim =
                 m.light().at(m.bestMoment()).towards(plan.framing().direction());
         lines.add(new Line("Town glow towards the frame", Words.percent(aim.townShare()) + " of the sky's light"));
-        lines.addAll(ReasonWords.settingUp(m));
+        lines.addAll(ReasonWords.settingUp(m, plan));
         m.light().site().domes().stream()
                 .findFirst()
                 .ifPresent(d -> lines.add(new Line(

@@ -222,7 +222,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         lines.add(new Line("Size", Words.arcminutes(plan.diameterDegrees())));
         lines.add(new Line("Distance", Words.thousands(plan.distanceKm()) + " km"));
         lines.addAll(ReasonWords.sunAndDark(n.night()));
-        lines.addAll(ReasonWords.settingUp(n));
+        lines.addAll(ReasonWords.settingUp(n, plan));
         n.equalLight()
                 .forEach(m -> lines.add(new Line(
                         m.moon().type() == EventType.MOONRISE ? "Equal light, by moonrise" : "Equal light, by moonset",

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
@@ -12,12 +13,14 @@ import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.IsoReason;
 import org.halfdusk.shoot.NightScore;
+import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.SettingUp;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.HorizontalPosition;
@@ -177,14 +180,21 @@ public final class ReasonWords {
     }
 
     /** When to scout, arrive and put the lamps out; nothing without a window. */
-    public static List<Line> settingUp(AfterDark n) {
+    public static List<Line> settingUp(AfterDark n, Plan plan) {
         List<Line> lines = new ArrayList<>();
-        SettingUp.of(n).ifPresent(s -> {
+        SettingUp.of(n, first(plan)).ifPresent(s -> {
             s.scoutBy().ifPresent(t -> lines.add(new Line("Scout in daylight until", Words.clock(t, n.zone()))));
             lines.add(new Line("Arrive by", Words.clock(s.arrive(), n.zone()) + ", an hour to set up"));
             lines.add(new Line("White lamps out", Words.clock(s.lampsOut(), n.zone()) + ", eyes take half an hour"));
         });
         return lines;
+    }
+
+    private static Optional<Instant> first(Plan plan) {
+        return plan.blocks().stream()
+                .filter(b -> !b.frames().isEmpty())
+                .map(Block::start)
+                .min(Instant::compareTo);
     }
 
     /** Moonset, moonrise, how much is lit. */

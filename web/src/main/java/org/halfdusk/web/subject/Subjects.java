@@ -15,7 +15,6 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.weather.WeatherWords;
 import org.springframework.stereotype.Component;
 
 /** The subjects' views, each asked through the types that are its own. */

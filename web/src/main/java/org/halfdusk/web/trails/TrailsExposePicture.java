@@ -10,15 +10,14 @@ import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.milkyway.StarsPicture;
+import org.halfdusk.web.subject.Histogram;
 
 /**
  * One trail across a gap at 100 %, and the sky on the histogram of one frame and of all in one.
  *
  * @param all nothing where the night has no window
  */
-public record TrailsExposePicture(
-        List<Pixel> trail, String gap, StarsPicture.Histogram one, Optional<StarsPicture.Histogram> all, String words) {
+public record TrailsExposePicture(List<Pixel> trail, String gap, Histogram one, Optional<Histogram> all, String words) {
     private static final int ACROSS = 43;
     private static final int DOWN = 9;
     private static final double SIDE = 20;
@@ -49,8 +48,8 @@ public record TrailsExposePicture(
         return new TrailsExposePicture(
                 pixels,
                 words,
-                StarsPicture.Histogram.of(plan.exposure().sky()),
-                plan.oneLongFrame().map(StarsPicture.Histogram::of),
+                Histogram.of(plan.exposure().sky()),
+                plan.oneLongFrame().map(Histogram::of),
                 words);
     }
 }

@@ -134,7 +134,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         List<Line> times = new ArrayList<>(ReasonWords.sunAndDark(n.night()));
         times.addAll(ReasonWords.moon(n.night()));
         times.add(new Line("Pole", ReasonWords.place(n.pole())));
-        times.addAll(ReasonWords.settingUp(n));
+        times.addAll(ReasonWords.settingUp(n, plan));
         n.light().site().domes().stream()
                 .findFirst()
                 .ifPresent(d -> times.add(new Line(

@@ -10,6 +10,7 @@ import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.WeatherWords;
 
 /**
  * The weather of a shoot's night.

@@ -358,8 +358,12 @@ class FuzzTest {
                     String name = q.get("name").asString();
                     for (String value : NASTY) {
                         Map<String, String> sent = new LinkedHashMap<>(good);
-                        sent.put(name, value);
-                        attempts.add(new Attempt("GET", path, sent, value, name));
+                        boolean inPath = q.path("in").asString("").equals("path");
+                        if (!inPath) {
+                            sent.put(name, value);
+                        }
+                        String asked = path.replace("{id}", inPath ? encoded(value) : "1");
+                        attempts.add(new Attempt("GET", asked, sent, value, name));
                     }
                 }
             });

@@ -1,4 +1,4 @@
-package org.halfdusk.web.weather;
+package org.halfdusk.web.subject;
 
 import java.time.ZoneId;
 import java.util.List;
@@ -10,7 +10,6 @@ import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.weather.WeatherHour;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.subject.Table;
 
 /** What a forecast says of a night, in words. */
 public final class WeatherWords {
