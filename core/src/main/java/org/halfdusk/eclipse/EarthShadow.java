@@ -47,7 +47,8 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
                 for (int j = -DEPTH_POINTS; j <= DEPTH_POINTS; j++) {
                     double x = i / (DEPTH_POINTS + 0.5);
                     double y = j / (DEPTH_POINTS + 0.5);
-                    double fromAxis = Math.hypot(separation + x * moon, y * moon) / umbra;
+                    double along = separation + x * moon;
+                    double fromAxis = Math.sqrt(along * along + y * moon * y * moon) / umbra;
                     if (x * x + y * y <= 1 && fromAxis < 1) {
                         sum += fromAxis * fromAxis;
                         inside++;
@@ -73,7 +74,8 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
                     double x = i / (DEPTH_POINTS + 0.5);
                     double y = j / (DEPTH_POINTS + 0.5);
                     if (x * x + y * y <= 1) {
-                        sum += sunSeen(Math.hypot(separation + x * moon, y * moon));
+                        double along = separation + x * moon;
+                        sum += sunSeen(Math.sqrt(along * along + y * moon * y * moon));
                         points++;
                     }
                 }
@@ -83,7 +85,10 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
 
         /** Share of the Sun that is seen over the Earth's edge at a distance from the axis, radians. */
         private double sunSeen(double fromAxis) {
-            double x = Math.max(0, Math.min(1, (fromAxis - umbra) / (penumbra - umbra)));
+            if (fromAxis <= umbra) {
+                return 0;
+            }
+            double x = Math.min(1, (fromAxis - umbra) / (penumbra - umbra));
             double d = 1 - 2 * x;
             return (Math.acos(d) - d * Math.sqrt(1 - d * d)) / Math.PI;
         }

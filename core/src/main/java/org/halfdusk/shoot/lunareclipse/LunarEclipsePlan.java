@@ -35,6 +35,7 @@ import org.halfdusk.time.Interval;
  * @param danjon the darkness of totality that is planned for, 0 very dark to 4 bright
  * @param cadence from one frame (or bracket) to the next
  * @param moment the best moment at which the Moon stands out from the sky; the night's best where it never does
+ * @param blocks the programme, made once: a hundred exposures and more
  * @param changeOver share of the Moon's diameter covered from which one exposes for the shadow, 0.5 to 1
  */
 public record LunarEclipsePlan(
@@ -46,7 +47,8 @@ public record LunarEclipsePlan(
         int danjon,
         Duration cadence,
         double changeOver,
-        Instant moment)
+        Instant moment,
+        List<Block> blocks)
         implements Plan {
 
     /**
@@ -80,24 +82,20 @@ public record LunarEclipsePlan(
             double changeOver) {
         Instant best = night.bestMoment();
         LunarEclipsePlan plan = new LunarEclipsePlan(
-                place, night, rig, aim(night, best, framing), wishes, danjon, cadence, changeOver, best);
+                place, night, rig, aim(night, best, framing), wishes, danjon, cadence, changeOver, best, List.of());
         Instant seen = plan.step(best).visible() ? best : plan.nearestSeen(best);
-        return new LunarEclipsePlan(
-                place, night, rig, aim(night, seen, framing), wishes, danjon, cadence, changeOver, seen);
+        LunarEclipsePlan bare = new LunarEclipsePlan(
+                place, night, rig, aim(night, seen, framing), wishes, danjon, cadence, changeOver, seen, List.of());
+        return bare.with(seen, bare.programme());
+    }
+
+    private LunarEclipsePlan with(Instant at, List<Block> programme) {
+        return new LunarEclipsePlan(place, night, rig, framing, wishes, danjon, cadence, changeOver, at, programme);
     }
 
     @Override
     public LunarEclipsePlan at(Instant other) {
-        return new LunarEclipsePlan(
-                place,
-                night,
-                rig,
-                framing,
-                wishes,
-                danjon,
-                cadence,
-                changeOver,
-                night.axis().nearest(other));
+        return with(night.axis().nearest(other), blocks);
     }
 
     /** The part that is exposed for, with the sky's light before it. */
@@ -230,8 +228,7 @@ public record LunarEclipsePlan(
     }
 
     /** Frames at the cadence while the Moon is up and stands out from the sky; brackets of a stop and a half each way while the shadow is exposed for. */
-    @Override
-    public List<Block> blocks() {
+    private List<Block> programme() {
         List<Block> blocks = new ArrayList<>();
         for (Interval seen : night.seen()) {
             List<Frame> frames = new ArrayList<>();

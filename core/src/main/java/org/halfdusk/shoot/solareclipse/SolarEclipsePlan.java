@@ -32,6 +32,7 @@ import org.halfdusk.sky.HorizontalPosition;
  * A shoot of a solar eclipse answered.
  *
  * @param cadence between frames of the partial phases
+ * @param blocks the script, made once
  */
 public record SolarEclipsePlan(
         Place place,
@@ -43,7 +44,8 @@ public record SolarEclipsePlan(
         Duration cadence,
         Instant moment,
         ApertureChoice aperture,
-        Iso iso)
+        Iso iso,
+        List<Block> blocks)
         implements Plan {
     private static final FNumber USUAL_APERTURE = new FNumber(8);
     private static final Iso USUAL_ISO = Iso.HUNDRED;
@@ -81,22 +83,18 @@ public record SolarEclipsePlan(
         ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE.atLeast(rig.widestAperture()), rig, wishes);
         List<Iso> isos = rig.camera().isos();
         Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
-        return new SolarEclipsePlan(place, day, rig, aim, wishes, filter, cadence, day.bestMoment(), aperture, iso);
+        SolarEclipsePlan bare = new SolarEclipsePlan(
+                place, day, rig, aim, wishes, filter, cadence, day.bestMoment(), aperture, iso, List.of());
+        return bare.with(bare.moment, new SolarScript(bare).blocks());
+    }
+
+    private SolarEclipsePlan with(Instant at, List<Block> script) {
+        return new SolarEclipsePlan(place, night, rig, framing, wishes, filter, cadence, at, aperture, iso, script);
     }
 
     @Override
     public SolarEclipsePlan at(Instant other) {
-        return new SolarEclipsePlan(
-                place,
-                night,
-                rig,
-                framing,
-                wishes,
-                filter,
-                cadence,
-                night.axis().nearest(other),
-                aperture,
-                iso);
+        return with(night.axis().nearest(other), blocks);
     }
 
     /** The phase that is exposed for at its moment: through the filter whenever the guard keeps it on. */
@@ -174,10 +172,5 @@ public record SolarEclipsePlan(
     public double discMillimetres() {
         double diameter = night.sky().diameterDegrees(Body.SUN, night.bestMoment());
         return 2 * rig.focalMm() * Math.tan(Math.toRadians(diameter / 2));
-    }
-
-    @Override
-    public List<Block> blocks() {
-        return new SolarScript(this).blocks();
     }
 }

@@ -37,7 +37,10 @@ public class Subjects {
 
     private static <N extends SubjectNight, P extends Plan> Bound<N, P> bind(
             SubjectView<N, P> view, SubjectNight night) {
-        return new Bound<>(view, view.nightType().cast(night));
+        List<EclipseInSight> others = EclipseInSight.of(night).stream()
+                .filter(e -> e.subject() != view.subject())
+                .toList();
+        return new Bound<>(view, view.nightType().cast(night), others);
     }
 
     public String name(Subject subject) {
@@ -65,8 +68,13 @@ public class Subjects {
                 .toList();
     }
 
-    /** A view and a night of its subject. */
-    public record Bound<N extends SubjectNight, P extends Plan>(SubjectView<N, P> view, N night) {
+    /**
+     * A view and a night of its subject.
+     *
+     * @param others eclipses that the night sees and this subject does not plan itself
+     */
+    public record Bound<N extends SubjectNight, P extends Plan>(
+            SubjectView<N, P> view, N night, List<EclipseInSight> others) {
         /** With the weather in the reason where it is forecast, and with eclipses that others plan. */
         public NightWords words() {
             NightWords words = view.words(night);
@@ -78,13 +86,6 @@ public class Subjects {
                 words = words.because(EclipseWords.line(e, night.zone()));
             }
             return words;
-        }
-
-        /** Eclipses that the night sees and this subject does not plan itself. */
-        public List<EclipseInSight> others() {
-            return EclipseInSight.of(night).stream()
-                    .filter(e -> e.subject() != view.subject())
-                    .toList();
         }
 
         public List<String> weather(Plan plan, Spell spell) {
