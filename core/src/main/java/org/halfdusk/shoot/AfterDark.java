@@ -32,6 +32,11 @@ public sealed interface AfterDark extends SubjectNight
     }
 
     @Override
+    default Interval whole() {
+        return night().interval();
+    }
+
+    @Override
     default Interval axis() {
         return night().axis();
     }

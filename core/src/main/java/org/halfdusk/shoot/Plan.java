@@ -34,7 +34,7 @@ public sealed interface Plan
 
     /**
      * The same shoot, aimed as it is, as it would be set at another moment: setting, sky, reasons and verdict follow. What lies
-     * beyond the night's axis counts as its end.
+     * beyond the whole night counts as its end.
      */
     Plan at(Instant other);
 

@@ -28,6 +28,9 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
     /** The time that a picture of this night shows. */
     Interval axis();
 
+    /** All of it, for which a plan can be asked: from noon to noon, of a day the civil day. */
+    Interval whole();
+
     /** Usable spans in order. */
     List<Interval> windows();
 

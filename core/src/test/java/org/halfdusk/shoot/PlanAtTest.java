@@ -71,10 +71,10 @@ class PlanAtTest {
 
     @ParameterizedTest
     @EnumSource(Subject.class)
-    void itAnswersForEveryMomentAndStaysOnItsAxis(Subject subject) {
+    void itAnswersForEveryMomentOfItsNight(Subject subject) {
         Plan plan = plan(subject);
-        Instant start = plan.night().axis().start();
-        Instant end = plan.night().axis().end();
+        Instant start = plan.night().whole().start();
+        Instant end = plan.night().whole().end();
         assertEquals(start, plan.at(start.minusSeconds(86_400)).moment());
         assertTrue(plan.at(end.plusSeconds(86_400)).moment().isBefore(end));
         for (Instant t = start; t.isBefore(end); t = t.plusSeconds(3600)) {

@@ -81,7 +81,7 @@ public record FireworksPlan(
     @Override
     public FireworksPlan at(Instant other) {
         return new FireworksPlan(
-                place, night, rig, framing, show, wishes, night.axis().nearest(other), aperture, iso);
+                place, night, rig, framing, show, wishes, night.whole().nearest(other), aperture, iso);
     }
 
     /** What is going on at its moment: the town before and after the show. */

@@ -95,7 +95,7 @@ public record LunarEclipsePlan(
 
     @Override
     public LunarEclipsePlan at(Instant other) {
-        return with(night.axis().nearest(other), blocks);
+        return with(night.whole().nearest(other), blocks);
     }
 
     /** The part that is exposed for, with the sky's light before it. */

@@ -52,7 +52,7 @@ public record MilkyWayPlan(
 
     @Override
     public MilkyWayPlan at(Instant other) {
-        return set(place, night, rig, framing, night.axis().nearest(other), wishes());
+        return set(place, night, rig, framing, night.whole().nearest(other), wishes());
     }
 
     @Override

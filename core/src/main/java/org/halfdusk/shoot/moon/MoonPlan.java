@@ -63,7 +63,7 @@ public record MoonPlan(
 
     @Override
     public MoonPlan at(Instant other) {
-        return set(place, night, rig, framing, wishes, night.axis().nearest(other), support, betweenBrackets);
+        return set(place, night, rig, framing, wishes, night.whole().nearest(other), support, betweenBrackets);
     }
 
     /** The lit rock, with the sky's light before it. */

@@ -61,9 +61,7 @@ public record SolarEclipseDay(
     /** @param marginSeconds of the filter's guard, 3 to 15 */
     public static SolarEclipseDay of(Site site, LocalDate date, double marginSeconds) {
         ZoneId zone = site.place().zone();
-        Interval day = Interval.of(
-                date.atStartOfDay(zone).toInstant(),
-                date.plusDays(1).atStartOfDay(zone).toInstant());
+        Interval day = civil(date, zone);
         Optional<SolarEclipse> eclipse =
                 SolarEclipse.find(site.sky(), day).stream().findFirst();
         List<Interval> windows = eclipse.map(e -> Interval.intersect(
@@ -104,9 +102,18 @@ public record SolarEclipseDay(
     public Interval axis() {
         return eclipse.map(e -> Interval.of(
                         e.partial().start().minus(AROUND), e.partial().end().plus(AROUND)))
-                .orElseGet(() -> Interval.of(
-                        date.atStartOfDay(zone).toInstant(),
-                        date.plusDays(1).atStartOfDay(zone).toInstant()));
+                .orElseGet(this::whole);
+    }
+
+    @Override
+    public Interval whole() {
+        return civil(date, zone);
+    }
+
+    private static Interval civil(LocalDate date, ZoneId zone) {
+        return Interval.of(
+                date.atStartOfDay(zone).toInstant(),
+                date.plusDays(1).atStartOfDay(zone).toInstant());
     }
 
     @Override

@@ -94,7 +94,7 @@ public record SolarEclipsePlan(
 
     @Override
     public SolarEclipsePlan at(Instant other) {
-        return with(night.axis().nearest(other), blocks);
+        return with(night.whole().nearest(other), blocks);
     }
 
     /** The phase that is exposed for at its moment: through the filter whenever the guard keeps it on. */

@@ -62,7 +62,7 @@ public record TrailsPlan(
     /** By the sky of that moment, not by the brightest of the run. */
     @Override
     public TrailsPlan at(Instant other) {
-        Instant at = night.axis().nearest(other);
+        Instant at = night.whole().nearest(other);
         SkyBrightness sky = night.light().at(at).framed(framing.direction()).total();
         return new TrailsPlan(place, night, rig, framing, at, TrailsExposure.of(rig, sky, wishes()), run);
     }

@@ -124,11 +124,11 @@ class ShootsApi {
         Instant wished = moment ? query.instant("at") : Instant.EPOCH;
         query.check();
         ShootDesk.Open open = desk.open(id, rig, Optional.empty());
-        Interval axis = open.plan().night().axis();
+        Interval night = open.plan().night().whole();
         query.refuseIf(
-                moment && (wished.isBefore(axis.start()) || wished.isAfter(axis.end())),
+                moment && (wished.isBefore(night.start()) || wished.isAfter(night.end())),
                 "at",
-                "a moment of this shoot's night, " + axis.start() + " to " + axis.end());
+                "a moment of this shoot's night, " + night.start() + " to " + night.end());
         query.check();
         return answer(open, moment ? open.plan().at(wished) : open.plan());
     }
