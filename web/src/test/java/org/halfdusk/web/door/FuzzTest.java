@@ -362,6 +362,10 @@ class FuzzTest {
                         if (!inPath) {
                             sent.put(name, value);
                         }
+                        if (inPath && value.contains("/")) {
+                            // An encoded slash is refused by the container before anything of ours is asked.
+                            continue;
+                        }
                         String asked = path.replace("{id}", inPath ? encoded(value) : "1");
                         attempts.add(new Attempt("GET", asked, sent, value, name));
                     }
