@@ -7,7 +7,7 @@ package org.halfdusk.eclipse;
  */
 public final class SolarLimb {
     private static final double DARKENING = 0.6;
-    private static final int RINGS = 40;
+    private static final int RINGS = 120;
 
     private SolarLimb() {}
 
