@@ -1,6 +1,7 @@
 package org.halfdusk.eclipse;
 
 import java.time.Instant;
+import java.util.stream.DoubleStream;
 import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -41,21 +42,12 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
          * 1 where nothing does.
          */
         public double meanSquareDepth() {
-            double sum = 0;
-            int inside = 0;
-            for (int i = -DEPTH_POINTS; i <= DEPTH_POINTS; i++) {
-                for (int j = -DEPTH_POINTS; j <= DEPTH_POINTS; j++) {
-                    double x = i / (DEPTH_POINTS + 0.5);
-                    double y = j / (DEPTH_POINTS + 0.5);
-                    double along = separation + x * moon;
-                    double fromAxis = Math.sqrt(along * along + y * moon * y * moon) / umbra;
-                    if (x * x + y * y <= 1 && fromAxis < 1) {
-                        sum += fromAxis * fromAxis;
-                        inside++;
-                    }
-                }
-            }
-            return inside == 0 ? 1 : sum / inside;
+            return fromAxis()
+                    .map(d -> d / umbra)
+                    .filter(d -> d < 1)
+                    .map(d -> d * d)
+                    .average()
+                    .orElse(1);
         }
 
         /**
@@ -64,23 +56,25 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
          * edge; in the umbra what the air bends in is left.
          */
         public double lightLeft() {
-            if (separation >= penumbra + moon) {
-                return 1;
-            }
-            double sum = 0;
-            int points = 0;
+            return touches()
+                    ? Math.max(BENT_IN, fromAxis().map(this::sunSeen).average().orElseThrow())
+                    : 1;
+        }
+
+        /** Distances from the shadow's axis, radians, of points spread evenly over the Moon's disc. */
+        private DoubleStream fromAxis() {
+            DoubleStream.Builder distances = DoubleStream.builder();
             for (int i = -DEPTH_POINTS; i <= DEPTH_POINTS; i++) {
                 for (int j = -DEPTH_POINTS; j <= DEPTH_POINTS; j++) {
                     double x = i / (DEPTH_POINTS + 0.5);
                     double y = j / (DEPTH_POINTS + 0.5);
                     if (x * x + y * y <= 1) {
                         double along = separation + x * moon;
-                        sum += sunSeen(Math.sqrt(along * along + y * moon * y * moon));
-                        points++;
+                        distances.add(Math.sqrt(along * along + y * moon * y * moon));
                     }
                 }
             }
-            return Math.max(BENT_IN, sum / points);
+            return distances.build();
         }
 
         /** Share of the Sun that is seen over the Earth's edge at a distance from the axis, radians. */

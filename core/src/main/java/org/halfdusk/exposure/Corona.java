@@ -8,7 +8,7 @@ import org.halfdusk.photometry.SkyBrightness;
  * guide value 8 is the full Moon's surface, 3.5 mag/arcsec²; each step a stop.
  *
  * @param radii from the Sun's middle, in its radii, 1 and more
- * @param magnitude of its surface, mag/arcsec²
+ * @param surface how bright it is there
  */
 public record Corona(double radii, SkyBrightness surface) {
     /** From the limb outwards; between them it falls evenly in magnitudes. */

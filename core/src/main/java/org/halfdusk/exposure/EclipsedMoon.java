@@ -28,7 +28,7 @@ public record EclipsedMoon(Phase phase, double guide) {
      */
     public static EclipsedMoon of(EarthShadow.State s, double changeOver, int danjon) {
         double umbral = s.umbralMagnitude();
-        if (s.penumbralMagnitude() <= 0) {
+        if (!s.touches()) {
             return new EclipsedMoon(Phase.FULL, EclipseGuide.fullMoon());
         }
         if (umbral <= 0) {

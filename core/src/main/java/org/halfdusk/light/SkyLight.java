@@ -80,9 +80,9 @@ public final class SkyLight {
             return total().magnitude();
         }
 
-        /** The same with a share of the Moon's part: it is eclipsed. */
-        public Brightness withMoon(double share) {
-            return new Brightness(natural, towns, twilight, moon * share, band);
+        /** The same without the Moon's part. */
+        Brightness withoutMoon() {
+            return new Brightness(natural, towns, twilight, 0, band);
         }
 
         /** Share of the light that towns give, 0 to 1. */
@@ -187,7 +187,7 @@ public final class SkyLight {
 
         /** Sky where the Moon stands, its own light left out: what it has to stand out from. */
         public SkyBrightness behindMoon() {
-            return towards(moon).withMoon(0).total();
+            return towards(moon).withoutMoon().total();
         }
 
         public Brightness zenith() {

@@ -40,9 +40,12 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin, Peri
 
     /** Drift at the most for its alignment, arcsec per second: 15.041″ × sin(misalignment). */
     public double driftArcsec() {
-        return Math.toDegrees(SiderealTime.EARTH_RATE_RAD_PER_SECOND)
-                * 3600
-                * Math.sin(Math.toRadians(alignmentArcmin / 60));
+        return driftArcsec(alignmentArcmin);
+    }
+
+    /** The same of any axis so many arcmin off the pole. */
+    public static double driftArcsec(double arcmin) {
+        return Math.toDegrees(SiderealTime.EARTH_RATE_RAD_PER_SECOND) * 3600 * Math.sin(Math.toRadians(arcmin / 60));
     }
 
     @Override

@@ -2,8 +2,8 @@ package org.halfdusk.photometry;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
-import java.util.stream.Stream;
 
 /**
  * Focal length over the diameter of the entrance pupil. Light goes by its square, so two of them are compared in stops.
@@ -55,6 +55,11 @@ public record FNumber(double value) implements Comparable<FNumber> {
                 .orElseThrow();
     }
 
+    /** The first of several, widest first, that is no wider than this, a hundredth forgiven; nothing where all are. */
+    public Optional<FNumber> markFrom(List<FNumber> marks) {
+        return marks.stream().filter(n -> n.value >= value * 0.99).findFirst();
+    }
+
     /** Stops of light that this loses against a wider one; negative where this is the wider. */
     public double stopsOver(FNumber wider) {
         return 2 * Stops.between(value, wider.value);
@@ -102,10 +107,5 @@ public record FNumber(double value) implements Comparable<FNumber> {
     @Override
     public String toString() {
         return label();
-    }
-
-    /** Of several, the first that is at least this. */
-    public Stream<FNumber> andSmaller(List<FNumber> marks) {
-        return marks.stream().filter(n -> n.value >= value * 0.99);
     }
 }

@@ -2,7 +2,6 @@ package org.halfdusk.photometry;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /**
  * Sensitivity by ISO 12232: a mark of a camera, or the exact one that a light would need. Signal goes in proportion, so two of them
@@ -65,9 +64,16 @@ public record Iso(double value) implements Comparable<Iso> {
         return new Iso(value * factor);
     }
 
-    /** The marks that are no lower than this, a hundredth of it forgiven. */
-    public Stream<Iso> andHigher(List<Iso> marks, double forgiven) {
-        return marks.stream().filter(i -> i.value >= value * (1 - forgiven));
+    /**
+     * The first of several marks, lowest first, that is no lower than this; the highest where all are.
+     *
+     * @param forgiven share by which a mark may fall short, 0 to 1
+     */
+    public Iso markFrom(List<Iso> marks, double forgiven) {
+        return marks.stream()
+                .filter(i -> i.value >= value * (1 - forgiven))
+                .findFirst()
+                .orElseGet(() -> marks.get(marks.size() - 1));
     }
 
     /** As cameras show it: a whole number. */

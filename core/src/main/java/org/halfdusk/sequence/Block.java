@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 
@@ -92,6 +93,14 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
             open = f.close().plus(gap);
         }
         return frames;
+    }
+
+    /** When the first frame of all blocks opens; nothing where they have none. */
+    public static Optional<Instant> firstFrame(List<Block> blocks) {
+        return blocks.stream()
+                .filter(b -> !b.frames().isEmpty())
+                .map(Block::start)
+                .min(Instant::compareTo);
     }
 
     /** Frames of all blocks. */

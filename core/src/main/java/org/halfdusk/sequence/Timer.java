@@ -20,6 +20,9 @@ public record Timer(double delaySeconds, ShutterTime exposure, double intervalSe
     /** A frame may lie this far off what the timer's own arithmetic gives, s. */
     private static final double EXACT = 0.002;
 
+    /** What is meant to be whole tenths is off by rounding alone, s. */
+    private static final double ON_A_TENTH = 2e-5;
+
     /** What an interval is counted from. */
     public enum From {
         /** Opening to opening. */
@@ -50,11 +53,15 @@ public record Timer(double delaySeconds, ShutterTime exposure, double intervalSe
     }
 
     private static Timer timer(Frame first, double interval, int number, From from) {
-        return new Timer(USUAL_DELAY_SECONDS, first.shutter(), Math.rint(interval * 10) / 10, number, from);
+        return new Timer(USUAL_DELAY_SECONDS, first.shutter(), tenth(interval), number, from);
+    }
+
+    private static double tenth(double seconds) {
+        return Math.rint(seconds * 10) / 10;
     }
 
     private static boolean tenths(double seconds) {
-        return seconds > 0 && Math.abs(seconds * 10 - Math.rint(seconds * 10)) < 10 * EXACT / 100;
+        return seconds > 0 && Math.abs(seconds - tenth(seconds)) < ON_A_TENTH;
     }
 
     private static double seconds(Frame a, Frame b) {

@@ -5,6 +5,7 @@ import java.util.Objects;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.optics.Support;
 import org.halfdusk.sky.BodyMotion;
 import org.halfdusk.sky.Sky;
 
@@ -47,8 +48,7 @@ public record ExposureLimits(
         if (!mount.turns()) {
             return left;
         }
-        double drift = Mount.SIDEREAL_ARCSEC * Math.sin(Math.toRadians(polarErrorArcmin / 60));
-        return Math.hypot(left + periodic.fastestArcsecPerSecond(), drift);
+        return Math.hypot(left + periodic.fastestArcsecPerSecond(), Support.driftArcsec(polarErrorArcmin));
     }
 
     /** Magnitudes by which the filter dims everything. */

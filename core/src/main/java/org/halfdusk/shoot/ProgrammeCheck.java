@@ -76,9 +76,8 @@ public record ProgrammeCheck(int block, What what, Duration by) {
             Duration part = left.compareTo(STEP) < 0 ? left : STEP;
             bright = sky.at(Body.SUN, t).altitude().degrees() > -18 ? bright.plus(part) : bright;
             moon = sky.at(Body.MOON, t).altitude().degrees() > 0 ? moon.plus(part) : moon;
-            HorizontalPosition c = sky.at(Body.GALACTIC_CENTRE, t).apparent();
-            boolean behind =
-                    c.altitude().degrees() < Math.max(0, skyline.at(c.azimuth().degrees()));
+            HorizontalPosition c = sky.at(Body.GALACTIC_CENTRE, t);
+            boolean behind = c.seen().degrees() < 0 || c.degreesOver(skyline) < 0;
             hidden = core && behind ? hidden.plus(part) : hidden;
             boolean inside = plan.night().windows().stream().anyMatch((Interval w) -> w.contains(at));
             outside = inside ? outside : outside.plus(part);

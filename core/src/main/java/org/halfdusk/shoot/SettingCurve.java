@@ -13,7 +13,7 @@ public record SettingCurve(Interval axis, List<Point> points) {
     /**
      * A moment of it.
      *
-     * @param stops log2(t · ISO / N²): a doubling of what the setting takes in a step
+     * @param stops of light that the setting takes in: what its exposure value at ISO 100 is lower
      * @param visible whether what is photographed shows then
      */
     public record Point(Instant at, double stops, boolean visible) {}
@@ -32,10 +32,9 @@ public record SettingCurve(Interval axis, List<Point> points) {
         return new Point(plan.moment(), stops(plan.setting()), plan.exposed().visible());
     }
 
-    /** Light that a setting takes in, stops over 1 s at f/1 and ISO 1. */
+    /** Light that a setting takes in, stops over 1 s at f/1 and ISO 100. */
     public static double stops(Setting s) {
-        return Stops.between(
-                s.shutter().realSeconds() * s.iso().value(), s.fNumber().squared());
+        return -Stops.exposureValue(s.fNumber(), s.shutter().realSeconds(), s.iso());
     }
 
     /** Whether it changes by a third of a stop at all while what is photographed shows. */

@@ -64,8 +64,7 @@ public enum Symptom {
     private static Remedy stoppedDown(Rig rig, Setting s, double trail) {
         FNumber mark = rig.sharpestAperture()
                 .atLeast(s.fNumber())
-                .andSmaller(rig.apertures())
-                .findFirst()
+                .markFrom(rig.apertures())
                 .orElse(s.fNumber());
         return mark.same(s.fNumber())
                 ? new Remedy(Optional.empty(), "", 0, trail)

@@ -4,6 +4,7 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.place.Skyline;
 
 /** Where a body stands for an observer, topocentric and airless; km from the observer, 1 for directions at infinity. */
 public record HorizontalPosition(Altitude altitude, Azimuth azimuth, double distance) {
@@ -24,6 +25,11 @@ public record HorizontalPosition(Altitude altitude, Azimuth azimuth, double dist
     /** Its altitude as it is seen, lifted by refraction in standard air: what light's way through the air goes by. */
     public Apparent seen() {
         return Refraction.STANDARD.seen(altitude);
+    }
+
+    /** Degrees by which it is seen, lifted by refraction, over the land in its direction; negative behind it. */
+    public double degreesOver(Skyline skyline) {
+        return seen().degrees() - skyline.at(azimuth.degrees());
     }
 
     /** The unit direction as north, east, up. */

@@ -44,10 +44,7 @@ public final class Windows {
             return List.of(interval);
         }
         Curve curve = Curve.of(
-                t -> {
-                    HorizontalPosition p = sky.at(body, Moment.instantOf(t)).apparent();
-                    return p.altitude().degrees() - skyline.at(p.azimuth().degrees());
-                },
+                t -> sky.at(body, Moment.instantOf(t)).degreesOver(skyline),
                 Moment.utDays(interval.start()),
                 Moment.utDays(interval.end()),
                 SKYLINE_STEP_DAYS);

@@ -48,6 +48,11 @@ public record Interval(Instant start, Instant end) {
         return start.plus(duration().dividedBy(2));
     }
 
+    /** How far along it a moment lies: 0 at the start, 1 at the end, beyond both outside. */
+    public double share(Instant at) {
+        return (double) Duration.between(start, at).toMillis() / duration().toMillis();
+    }
+
     public Optional<Interval> intersect(Interval other) {
         return between(start.isAfter(other.start) ? start : other.start, end.isBefore(other.end) ? end : other.end);
     }

@@ -14,6 +14,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
@@ -112,6 +113,16 @@ class ExposureLimitsTest {
                 SkyBrightness.of(12),
                 pinned(OptionalDouble.empty(), Optional.empty(), Optional.of(Iso.of(400))));
         assertInstanceOf(ShutterReason.RoundedDown.class, fixed.shutterReason(), "with a fixed ISO the stars decide");
+    }
+
+    /** The kit allows f/64 and a converter of 4×, so no rule of the exposure refuses the f/256 that these make. */
+    @Test
+    void theNarrowestKitIsPlanned() {
+        Lens narrow = new Lens("50 mm f/64", 50, 50, 64, 64, 128, 64);
+        Rig rig = new Rig(Isle.camera(true), narrow, Optional.of(new Converter("4×", 4)), 50);
+        ExposurePlan p = plan(rig, Wishes.DEFAULT);
+        assertEquals(256, p.aperture().value());
+        assertTrue(p.middlePx() <= 2.6 * 1.02, p.middlePx() + " px");
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
@@ -46,6 +47,15 @@ class SkylineNightsTest {
         assertEquals(
                 WindowLimit.Cause.SKYLINE, hidden.beginsWith().orElseThrow().cause());
         assertEquals(WindowLimit.Cause.CORE, flat.beginsWith().orElseThrow().cause());
+    }
+
+    /** The window and the playhead ask the same land with the same lifted core. */
+    @Test
+    void theCoreShowsFromTheSecondItsWindowBegins() {
+        MilkyWayNight hidden = core(behind(20));
+        Instant begins = hidden.main().orElseThrow().start();
+        assertTrue(hidden.coreShows(begins.plusSeconds(1)));
+        assertFalse(hidden.coreShows(begins.minusSeconds(1)));
     }
 
     @Test

@@ -28,6 +28,14 @@ class IntervalTest {
     }
 
     @Test
+    void theShareRunsFromItsStartToItsEnd() {
+        assertEquals(0, i(2, 10).share(t(2)));
+        assertEquals(0.25, i(2, 10).share(t(4)), 1e-12);
+        assertEquals(1, i(2, 10).share(t(10)));
+        assertEquals(-0.25, i(2, 10).share(t(0)), 1e-12);
+    }
+
+    @Test
     void holdsItsStartAndNotItsEnd() {
         assertTrue(i(0, 10).contains(t(0)));
         assertFalse(i(0, 10).contains(t(10)));

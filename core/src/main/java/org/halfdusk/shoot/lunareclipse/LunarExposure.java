@@ -103,7 +103,7 @@ public record LunarExposure(
         needed = EclipseGuide.seconds(n, iso, guide);
         if (needed > longest.realSeconds() * 1.02 && wishes.pinnedIso().isEmpty()) {
             Iso wanted = iso.times(needed / longest.realSeconds());
-            iso = wanted.andHigher(isos, LESS_FORGIVEN).findFirst().orElse(isos.get(isos.size() - 1));
+            iso = wanted.markFrom(isos, LESS_FORGIVEN);
             spent = iso.value() < wanted.value() * (1 - LESS_FORGIVEN) ? Spent.ALL : Spent.ISO;
         }
         needed = EclipseGuide.seconds(n, iso, guide);

@@ -87,11 +87,12 @@ public record MilkyWayNight(
     /** Whether the core stands over the land and its own light shows in the sky about it, however low it is. */
     public boolean coreShows(Instant at) {
         HorizontalPosition core = sky().at(Body.GALACTIC_CENTRE, at);
-        boolean up = core.altitude().degrees() > 0
-                && core.altitude().degrees() >= skyline.at(core.azimuth().degrees());
+        if (core.altitude().degrees() <= 0 || core.degreesOver(skyline) < 0) {
+            return false;
+        }
         double sky = light.at(at).towards(core.direction()).magnitude();
         double own = MilkyWay.instance().brightness(0, 0).magnitude();
-        return up && MilkyWay.opacity(own - sky) > 0;
+        return MilkyWay.opacity(own - sky) > 0;
     }
 
     /** How bright the sky is towards the core at its best moment. */

@@ -122,7 +122,7 @@ public record MoonShot(
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Iso> isos = rig.camera().isos();
         Iso wishedIso = lowIso.times(Math.max(1, atLowest / least));
-        Iso iso = wishes.pinnedIso().orElseGet(() -> firstAtLeast(wishedIso, isos));
+        Iso iso = wishes.pinnedIso().orElseGet(() -> wishedIso.markFrom(isos, ShutterTime.FORGIVEN));
         double exact = atLowest * lowIso.value() / iso.value();
         ShutterTime shutter = wishes.pinnedSeconds().isPresent()
                 ? ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times)
@@ -141,10 +141,6 @@ public record MoonShot(
                 moon.altitude().up() && moon.sky().atLeastAsDarkAs(moon.surface()),
                 wishes.pinnedIso().isPresent(),
                 moon);
-    }
-
-    private static Iso firstAtLeast(Iso wished, List<Iso> isos) {
-        return wished.andHigher(isos, ShutterTime.FORGIVEN).findFirst().orElse(isos.get(isos.size() - 1));
     }
 
     /** The mark nearest to a wish that is not longer than the limit; the shortest where all are. */

@@ -141,19 +141,17 @@ public record SolarEclipseDay(
 
     private Contact contact(Name name, Instant at) {
         HorizontalPosition sun = sky.at(Body.SUN, at);
-        return new Contact(name, at, sun, sunShows(at));
+        return new Contact(name, at, sun, shows(sun));
     }
 
     /** Whether the Sun is up and clear of the land. */
     public boolean sunShows(Instant at) {
-        HorizontalPosition sun = sky.at(Body.SUN, at);
-        return sun.altitude().degrees() > SkyEvents.SUNRISE_ALTITUDE && clear(sun);
+        return shows(sky.at(Body.SUN, at));
     }
 
-    private boolean clear(HorizontalPosition sun) {
-        HorizontalPosition lifted = sun.apparent();
-        return skyline.flat()
-                || lifted.altitude().degrees() >= skyline.at(lifted.azimuth().degrees());
+    private boolean shows(HorizontalPosition sun) {
+        return sun.altitude().degrees() > SkyEvents.SUNRISE_ALTITUDE
+                && (skyline.flat() || sun.degreesOver(skyline) >= 0);
     }
 
     /** Share of the Sun's diameter that is covered at a moment. */

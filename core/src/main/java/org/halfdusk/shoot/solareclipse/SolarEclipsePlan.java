@@ -148,12 +148,12 @@ public record SolarEclipsePlan(
                 .toList();
     }
 
-    /** In totality the inner corona, otherwise the partial phase through the filter. */
     @Override
     public Traits traits() {
         return SolarEclipsePlanner.TRAITS;
     }
 
+    /** In totality the inner corona, otherwise the partial phase through the filter. */
     @Override
     public Setting setting() {
         return setting(exposure(phase(), moment).shutter());

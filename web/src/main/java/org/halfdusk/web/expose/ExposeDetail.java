@@ -87,23 +87,9 @@ record ExposeDetail(
         double seconds = e.shutter().realSeconds();
         double ground = FrameTrails.ofGround(plan.framing(), plan.rig(), pole(plan), mount)
                 .middlePx(seconds);
-        double aligned = FrameTrails.of(plan.framing(), plan.rig(), pole(plan), mount, 0, PeriodicError.NONE)
-                .middlePx(seconds);
-        double swayed = FrameTrails.of(
-                        plan.framing(),
-                        plan.rig(),
-                        pole(plan),
-                        mount,
-                        0,
-                        e.wishes().limits().periodic())
-                .middlePx(seconds);
-        double axis = FrameTrails.of(
-                        plan.framing(),
-                        plan.rig(),
-                        pole(plan),
-                        mount,
-                        e.wishes().limits().polarErrorArcmin(),
-                        PeriodicError.NONE)
+        double aligned = trails(plan, mount, 0, PeriodicError.NONE).middlePx(seconds);
+        double swayed = trails(plan, mount, 0, e.wishes().limits().periodic()).middlePx(seconds);
+        double axis = trails(plan, mount, e.wishes().limits().polarErrorArcmin(), PeriodicError.NONE)
                 .middlePx(seconds);
         double sky = e.trails().middlePx(seconds);
         double drift = Math.sqrt(Math.max(0, axis * axis - aligned * aligned));
@@ -112,6 +98,10 @@ record ExposeDetail(
                 new Line("of it from the axis off the pole, at most", Words.tenths(drift) + " px"),
                 new Line("of it from its worm, at most", Words.tenths(swayed - aligned) + " px"),
                 new Line("Ground", Words.tenths(ground) + " px: its own frames with the mount stopped"));
+    }
+
+    private static FrameTrails trails(Plan plan, Mount mount, double polarErrorArcmin, PeriodicError periodic) {
+        return FrameTrails.of(plan.framing(), plan.rig(), pole(plan), mount, polarErrorArcmin, periodic);
     }
 
     private static List<Line> light(Plan plan, SkyLight.At at, Air air) {

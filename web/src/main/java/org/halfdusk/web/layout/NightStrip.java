@@ -350,9 +350,7 @@ public record NightStrip(
     /** From times to places along the strip. */
     private record Scale(Interval axis) {
         double x(Instant at) {
-            return WIDTH
-                    * Duration.between(axis.start(), at).toMillis()
-                    / axis.duration().toMillis();
+            return WIDTH * axis.share(at);
         }
 
         String percent(Instant at) {

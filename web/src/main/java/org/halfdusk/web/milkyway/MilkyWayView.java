@@ -322,7 +322,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         "verdict"),
                 List.of(
                         new Line("Exposure", run.exposure().label() + ReasonWords.real(run.exposure())),
-                        new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s"),
+                        ReasonWords.interval(run),
                         ReasonWords.number(plan.rig(), run.frames())));
     }
 
@@ -333,10 +333,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
 
     @Override
     public String frames(MilkyWayPlan plan) {
-        return plan.night().main().isEmpty()
-                ? ""
-                : "×" + plan.stack().frames() + " every "
-                        + Words.plain(plan.stack().intervalSeconds()) + " s";
+        return plan.night().main().isEmpty() ? "" : ReasonWords.every(plan.stack());
     }
 
     @Override

@@ -89,9 +89,7 @@ public record BalanceChart(
     }
 
     private static double x(Instant t, Interval axis) {
-        return WIDTH
-                * Duration.between(axis.start(), t).toSeconds()
-                / axis.duration().toSeconds();
+        return WIDTH * axis.share(t);
     }
 
     /** Brighter is higher: less time. */

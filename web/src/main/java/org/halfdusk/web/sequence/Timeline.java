@@ -103,9 +103,7 @@ record Timeline(String from, String to, List<Lane> lanes, List<Tick> ticks, List
     }
 
     private static double x(Instant at, Interval shown) {
-        return WIDTH
-                * Duration.between(shown.start(), at).toMillis()
-                / shown.duration().toMillis();
+        return WIDTH * shown.share(at);
     }
 
     private static List<Tick> ticks(Interval shown, ZoneId zone) {

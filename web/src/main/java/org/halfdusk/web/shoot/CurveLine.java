@@ -1,13 +1,12 @@
 package org.halfdusk.web.shoot;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.SettingCurve;
 import org.halfdusk.shoot.SettingCurve.Point;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.subject.ReasonWords;
 
 /**
@@ -35,18 +34,18 @@ public record CurveLine(String shown, String hidden, String x, String y, String 
             most = p.stops() > most.stops() ? p : most;
             least = p.stops() < least.stops() ? p : least;
         }
+        String highest = ReasonWords.line(programme.at(most.at()).setting());
+        String lowest = ReasonWords.line(programme.at(least.at()).setting());
         double spare = Math.max(0, LEAST_SPAN - (most.stops() - least.stops())) / 2;
         Scale scale = new Scale(curve.axis(), least.stops() - spare, most.stops() + spare);
         return new CurveLine(
                 path(curve.points(), true, scale),
                 path(curve.points(), false, scale),
-                tenths(scale.x(now.moment())),
-                tenths(scale.y(SettingCurve.stops(now.setting()))),
-                ReasonWords.line(programme.at(most.at()).setting()),
-                ReasonWords.line(programme.at(least.at()).setting()),
-                "The setting over the night, from "
-                        + ReasonWords.line(programme.at(least.at()).setting()) + " to "
-                        + ReasonWords.line(programme.at(most.at()).setting()));
+                Numbers.tenths(scale.x(now.moment())),
+                Numbers.tenths(scale.y(SettingCurve.stops(now.setting()))),
+                highest,
+                lowest,
+                "The setting over the night, from " + lowest + " to " + highest);
     }
 
     /** Pieces whose both ends show, or the others. */
@@ -71,9 +70,7 @@ public record CurveLine(String shown, String hidden, String x, String y, String 
 
     private record Scale(Interval axis, double least, double most) {
         double x(Instant at) {
-            return WIDTH
-                    * Duration.between(axis.start(), at).toMillis()
-                    / axis.duration().toMillis();
+            return WIDTH * axis.share(at);
         }
 
         double y(double stops) {
@@ -82,11 +79,7 @@ public record CurveLine(String shown, String hidden, String x, String y, String 
         }
 
         String place(Point p) {
-            return tenths(x(p.at())) + " " + tenths(y(p.stops()));
+            return Numbers.tenths(x(p.at())) + " " + Numbers.tenths(y(p.stops()));
         }
-    }
-
-    private static String tenths(double value) {
-        return String.format(Locale.ROOT, "%.1f", value);
     }
 }

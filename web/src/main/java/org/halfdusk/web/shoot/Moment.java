@@ -1,10 +1,8 @@
 package org.halfdusk.web.shoot;
 
-import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
@@ -50,11 +48,8 @@ public record Moment(boolean own, String sentence, String href) {
     }
 
     private static String begins(ShootDesk.Open open, ZoneId zone) {
-        Optional<Instant> first = open.blocks().stream()
-                .filter(b -> !b.frames().isEmpty())
-                .map(Block::start)
-                .min(Instant::compareTo);
-        return first.map(t -> "; the programme starts at " + Words.clock(t, zone))
+        return Block.firstFrame(open.blocks())
+                .map(t -> "; the programme starts at " + Words.clock(t, zone))
                 .orElse("; there is no programme");
     }
 

@@ -178,14 +178,10 @@ public class ShootDesk {
     private static final Pattern INSTANT =
             Pattern.compile("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d{1,9})?)?Z");
 
-    /** An instant as it is; a time of day at its first occurrence along the axis, or by its offset. Nonsense counts as nothing. */
+    /** Of what is understood: an instant as it is; a time of day at its first occurrence along the axis, or by its offset. */
     private static Optional<CivilTime.Meant> playhead(String text, Interval axis, ZoneId zone) {
-        try {
-            if (text.contains("T")) {
-                return Optional.of(new CivilTime.Meant(Instant.parse(text), false));
-            }
-        } catch (DateTimeException e) {
-            return Optional.empty();
+        if (INSTANT.matcher(text).matches()) {
+            return Optional.of(new CivilTime.Meant(Instant.parse(text), false));
         }
         return CivilTime.read(text).flatMap(t -> t.on(axis, zone).or(() -> t.on(around(axis), zone)));
     }
@@ -224,7 +220,7 @@ public class ShootDesk {
                         plan.night(),
                         theme,
                         open.at(),
-                        marks(subject, plan.night()),
+                        marks(subject),
                         open.blocks(),
                         open.forecast(),
                         subject.words().sentence()),
@@ -246,7 +242,8 @@ public class ShootDesk {
     }
 
     /** What is written over the strip; an eclipse that another subject plans stands there too. */
-    private static List<NightStrip.Mark> marks(Subjects.Bound<?, ?> subject, SubjectNight night) {
+    private static List<NightStrip.Mark> marks(Subjects.Bound<?, ?> subject) {
+        SubjectNight night = subject.night();
         List<NightStrip.Mark> marks = new ArrayList<>(subject.marks());
         CivilTime.change(night.axis(), night.zone())
                 .ifPresent(c ->

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
@@ -14,6 +13,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ApertureChoice;
@@ -182,19 +182,12 @@ public final class ReasonWords {
     /** When to scout, arrive and put the lamps out; nothing without a window. */
     public static List<Line> settingUp(AfterDark n, Plan plan) {
         List<Line> lines = new ArrayList<>();
-        SettingUp.of(n, first(plan)).ifPresent(s -> {
+        SettingUp.of(n, Block.firstFrame(plan.blocks())).ifPresent(s -> {
             s.scoutBy().ifPresent(t -> lines.add(new Line("Scout in daylight until", Words.clock(t, n.zone()))));
             lines.add(new Line("Arrive by", Words.clock(s.arrive(), n.zone()) + ", an hour to set up"));
             lines.add(new Line("White lamps out", Words.clock(s.lampsOut(), n.zone()) + ", eyes take half an hour"));
         });
         return lines;
-    }
-
-    private static Optional<Instant> first(Plan plan) {
-        return plan.blocks().stream()
-                .filter(b -> !b.frames().isEmpty())
-                .map(Block::start)
-                .min(Instant::compareTo);
     }
 
     /** Moonset, moonrise, how much is lit. */
@@ -246,6 +239,16 @@ public final class ReasonWords {
     public static Line rolls(int frames) {
         int rolls = (frames + ROLL - 1) / ROLL;
         return new Line("Film", frames + " frames, " + rolls + (rolls == 1 ? " roll of " : " rolls of ") + ROLL);
+    }
+
+    /** ×120 every 32 s. */
+    public static String every(FrameRun run) {
+        return "×" + run.frames() + " every " + Words.plain(run.intervalSeconds()) + " s";
+    }
+
+    /** What a timer's interval is set to. */
+    public static Line interval(FrameRun run) {
+        return new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s");
     }
 
     /** How many frames a timer is set to, and the one with the cap on, which film has no use for. */

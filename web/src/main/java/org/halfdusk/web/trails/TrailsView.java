@@ -8,6 +8,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.sequence.Timer;
 import org.halfdusk.sequence.TrailGap;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.trails.TrailsExposure;
@@ -310,11 +311,11 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                                         : "; then one with the cap on, of the same time and ISO.")),
                 Table.of("Checks", "", checks(plan, run, gap), "check", "value#", "verdict"),
                 List.of(
-                        new Line("Delay", "10 s"),
+                        new Line("Delay", Words.plain(Timer.USUAL_DELAY_SECONDS) + " s"),
                         new Line(
                                 run.exposure().nominalSeconds() > 30 ? "Bulb" : "Exposure",
                                 run.exposure().label()),
-                        new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s"),
+                        ReasonWords.interval(run),
                         ReasonWords.number(plan.rig(), run.frames()),
                         ReasonWords.noiseReduction(plan.rig(), "off: it would double every gap")));
     }
@@ -371,9 +372,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
 
     @Override
     public String frames(TrailsPlan plan) {
-        return plan.run()
-                .map(r -> "×" + r.frames() + " every " + Words.plain(r.intervalSeconds()) + " s")
-                .orElse("");
+        return plan.run().map(ReasonWords::every).orElse("");
     }
 
     @Override
