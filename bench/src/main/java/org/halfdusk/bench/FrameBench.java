@@ -27,9 +27,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.ProgrammeCheck;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
@@ -74,17 +72,8 @@ public class FrameBench {
             Optional.empty(),
             18);
     private final Plan plan = plan();
-    private final RigChoices choices = RigChoices.NONE.with(
-            ShootField.BLOCKS,
-            BlockSpec.text(List.of(new BlockSpec(
-                    Block.Kind.TRAILS,
-                    Instant.parse("2027-06-04T21:20:00Z"),
-                    FRAMES,
-                    8,
-                    1,
-                    FNumber.of(2),
-                    Iso.of(1600),
-                    0))));
+    private final RigChoices choices = RigChoices.NONE.laying(List.of(new BlockSpec(
+            Block.Kind.TRAILS, Instant.parse("2027-06-04T21:20:00Z"), FRAMES, 8, 1, FNumber.of(2), Iso.of(1600), 0)));
 
     private Plan plan() {
         Observer observer = Observer.of(35.952, -3.048, 60);
@@ -93,8 +82,15 @@ public class FrameBench {
                 Sky.over(observer, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
                 DarkSite.withoutTowns(SkyBrightness.of(21.4)));
         MilkyWayPlanner planner = new MilkyWayPlanner();
-        MilkyWayNight night = planner.night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE);
-        return planner.plan(site, night, rig, Optional.empty(), Wishes.DEFAULT, SubjectWish.NONE);
+        MilkyWayNight night =
+                planner.night(site, LocalDate.of(2027, 6, 4), planner.wishes().usual());
+        return planner.plan(
+                site,
+                night,
+                rig,
+                Optional.empty(),
+                Wishes.DEFAULT,
+                planner.wishes().usual());
     }
 
     @Benchmark

@@ -14,7 +14,6 @@ import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Carpet;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
@@ -48,7 +47,7 @@ public class NightsBench {
 
     private List<SubjectNight> nights() {
         return IntStream.range(0, 365)
-                .<SubjectNight>mapToObj(i -> PLANNER.night(site, FIRST.plusDays(i), SubjectWish.NONE))
+                .<SubjectNight>mapToObj(i -> PLANNER.usualNight(site, FIRST.plusDays(i)))
                 .toList();
     }
 

@@ -16,7 +16,6 @@ import org.halfdusk.place.Skyline;
 import org.halfdusk.place.Town;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
@@ -84,6 +83,6 @@ public class PlacesBench {
 
     @Benchmark
     public SubjectNight nightBehindSkyline() {
-        return new MilkyWayPlanner().night(walled, LocalDate.of(2027, 1, 1).plusDays(turn++ % 365), SubjectWish.NONE);
+        return new MilkyWayPlanner().usualNight(walled, LocalDate.of(2027, 1, 1).plusDays(turn++ % 365));
     }
 }

@@ -3,6 +3,7 @@ package org.halfdusk.exposure;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.typed.Range;
 
 /**
  * A bracket: times about a middle one, in thirds of a stop.
@@ -11,13 +12,15 @@ import org.halfdusk.photometry.Stops;
  * @param thirds between neighbours, 1 to 9
  */
 public record Ladder(int count, int thirds) {
+    public static final Range COUNT = Range.of("frames of a bracket", 2, 15);
+    public static final Range THIRDS = new Range("step of a bracket", 1, 9, "thirds");
+
+    /** Five frames a stop apart: what is laid where nothing is chosen. */
+    public static final Ladder USUAL = new Ladder(5, 3);
+
     public Ladder {
-        if (count < 2 || count > 15) {
-            throw new IllegalArgumentException("frames of a bracket " + count + " is outside 2 to 15");
-        }
-        if (thirds < 1 || thirds > 9) {
-            throw new IllegalArgumentException("step of a bracket " + thirds + " thirds is outside 1 to 9 thirds");
-        }
+        COUNT.check(count);
+        THIRDS.check(thirds);
     }
 
     /** From short to long; marks that the camera has not are left out, so that there may be fewer. */

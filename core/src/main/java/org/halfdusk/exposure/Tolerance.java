@@ -1,6 +1,7 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.typed.Range;
 
 /**
  * How a picture will be looked at, and how long a star's trail may be for it to stay round there. A star is as wide as two
@@ -26,6 +27,9 @@ public sealed interface Tolerance {
 
     /** Reduced to a screen of so many pixels across; never stricter than at 100 %. */
     record OnScreen(int pixelsAcross) implements Tolerance {
+        /** What many pictures end on. */
+        public static final int USUAL_PX = 2048;
+
         @Override
         public double budgetPx(Sensor sensor) {
             return ROUND * STAR_PX * Math.max(1, sensor.widthPx() / (double) pixelsAcross);
@@ -41,16 +45,12 @@ public sealed interface Tolerance {
     record OnPrint(double widthCm, double distanceCm) implements Tolerance {
         private static final double ARCMINUTE = Math.tan(Math.toRadians(1 / 60.0));
 
-        public OnPrint {
-            within("width of the print", widthCm, 5, 1000);
-            within("distance of the eye", distanceCm, 10, 2000);
-        }
+        public static final Range WIDTH = new Range("width of the print", 5, 1000, "cm");
+        public static final Range DISTANCE = new Range("distance of the eye", 10, 2000, "cm");
 
-        private static void within(String what, double value, int least, int most) {
-            if (!(value >= least && value <= most)) {
-                throw new IllegalArgumentException(
-                        what + " " + value + " cm is outside " + least + " to " + most + " cm");
-            }
+        public OnPrint {
+            WIDTH.check(widthCm);
+            DISTANCE.check(distanceCm);
         }
 
         @Override

@@ -1,6 +1,7 @@
 package org.halfdusk.optics;
 
 import org.halfdusk.typed.PlainText;
+import org.halfdusk.typed.Range;
 
 /** Range checks of the kit's figures. */
 final class Figures {
@@ -14,16 +15,6 @@ final class Figures {
     }
 
     static void within(String name, double value, double least, double most, String unit) {
-        if (!(value >= least && value <= most)) {
-            String u = unit.isEmpty() ? "" : " " + unit;
-            throw new IllegalArgumentException(
-                    name + " " + plain(value) + u + " is outside " + plain(least) + " to " + plain(most) + u);
-        }
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value) && Math.abs(value) < 1e15
-                ? Long.toString((long) value)
-                : Double.toString(value);
+        new Range(name, least, most, unit).check(value);
     }
 }

@@ -4,6 +4,7 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.typed.Range;
 
 /**
  * Where the camera points and how it is turned.
@@ -11,8 +12,10 @@ import org.halfdusk.sky.HorizontalPosition;
  * @param rollDegrees 0 level (long side along the horizon), 90 upright; −180 to 180
  */
 public record Framing(Azimuth azimuth, Altitude altitude, double rollDegrees) {
+    public static final Range ROLL = new Range("roll", -180, 180, "°");
+
     public Framing {
-        Figures.within("roll", rollDegrees, -180, 180, "°");
+        ROLL.check(rollDegrees);
     }
 
     public boolean upright() {

@@ -3,6 +3,7 @@ package org.halfdusk.place;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.typed.PlainText;
+import org.halfdusk.typed.Range;
 
 /**
  * Something that stands before the sky: a tower, a tree, a ridge.
@@ -27,10 +28,10 @@ public record ForegroundObject(
 
     public ForegroundObject {
         name = PlainText.line("name of an object", name, 80);
-        within("height", heightMetres, 0, 5000);
-        within("width", widthMetres, 0, 5000);
-        within("distance", distanceMetres, 1, 100_000);
-        within("foot", baseMetres, -5000, 5000);
+        new Range("height of an object", 0, 5000, "m").check(heightMetres);
+        new Range("width of an object", 0, 5000, "m").check(widthMetres);
+        new Range("distance of an object", 1, 100_000, "m").check(distanceMetres);
+        new Range("foot of an object", -5000, 5000, "m").check(baseMetres);
     }
 
     /** Without a position of its own. */
@@ -62,13 +63,6 @@ public record ForegroundObject(
                         p.elevationMetres() - from.elevationMetres(),
                         position))
                 .orElse(this);
-    }
-
-    private static void within(String what, double value, double least, double most) {
-        if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(what + " of an object " + value + " m is outside " + Math.round(least)
-                    + " to " + Math.round(most) + " m");
-        }
     }
 
     /** Altitude of the top, degrees: atan(height above the eye over distance), the earth's curve counted. */

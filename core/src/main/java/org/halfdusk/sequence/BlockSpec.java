@@ -5,9 +5,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.halfdusk.exposure.Ladder;
@@ -16,6 +16,9 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.time.SiderealTime;
+import org.halfdusk.typed.Faults;
+import org.halfdusk.typed.Range;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * A block as a person lays it: when it begins, how many frames of what, or how long a pause.
@@ -36,8 +39,11 @@ public record BlockSpec(
         int thirds) {
     public static final int MOST_BLOCKS = 40;
     public static final int MOST_FRAMES = 20_000;
-    /** Before a text that was refused already and says why. */
-    private static final String REFUSED = "!";
+    public static final Range SECONDS = new Range("time", 1.0 / 64_000, 86_400, "s");
+    public static final Range GAP = new Range("gap", 0, 3600, "s");
+    public static final Range APERTURE = Range.of("aperture f/", FNumber.WIDEST, FNumber.SMALLEST);
+    public static final Range ISO = Range.of("ISO", Iso.LOWEST, Iso.HIGHEST);
+    private static final Range STEP = new Range("step", 0, Ladder.THIRDS.most(), "thirds");
 
     private static final int PARTS = 8;
 
@@ -58,24 +64,26 @@ public record BlockSpec(
             throw new IllegalArgumentException("block “" + kind
                     + "” of a solar eclipse is not laid by hand: the filter's guard sets it; other kinds are allowed");
         }
-        within("frames", frames, kind == Block.Kind.PAUSE ? 0 : 1, kind == Block.Kind.BRACKET ? 15 : MOST_FRAMES, "");
-        within("time", seconds, 1.0 / 64_000, 86_400, "s");
-        within("gap", gapSeconds, 0, 3600, "s");
-        within("aperture f/", fNumber.value(), FNumber.WIDEST, FNumber.SMALLEST, "");
-        within("ISO", iso.value(), Iso.LOWEST, Iso.HIGHEST, "");
-        within("step", thirds, 0, 9, "thirds");
+        Faults faults = new Faults();
+        check(faults, framesOf(kind), frames);
+        check(faults, SECONDS, seconds);
+        check(faults, GAP, gapSeconds);
+        check(faults, APERTURE, fNumber.value());
+        check(faults, ISO, iso.value());
+        check(faults, STEP, thirds);
+        faults.refuse();
     }
 
-    private static void within(String what, double value, double least, double most, String unit) {
-        if (!(value >= least && value <= most)) {
-            String u = unit.isEmpty() ? "" : " " + unit;
-            throw new IllegalArgumentException(
-                    what + " " + plain(value) + u + " is outside " + plain(least) + " to " + plain(most) + u);
-        }
+    private static void check(Faults faults, Range range, double value) {
+        faults.or(value, () -> range.check(value));
     }
 
-    private static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+    /** How many frames a block of a kind may have. */
+    public static Range framesOf(Block.Kind kind) {
+        return Range.of(
+                "frames",
+                kind == Block.Kind.PAUSE ? 0 : 1,
+                kind == Block.Kind.BRACKET ? Ladder.COUNT.most() : MOST_FRAMES);
     }
 
     /** How a computed block would be laid by hand: as equal frames with the first one's setting. */
@@ -161,16 +169,15 @@ public record BlockSpec(
 
     /** The one written form of some blocks, in order of time. */
     public static String text(List<BlockSpec> specs) {
-        return specs.stream()
-                .sorted((a, b) -> a.start.compareTo(b.start))
+        return inOrder(specs).stream()
                 .map(s -> String.join(
                         " ",
                         s.kind.name(),
                         s.start.toString(),
                         Integer.toString(s.frames),
-                        plain(s.seconds),
-                        plain(s.gapSeconds),
-                        plain(s.fNumber.value()),
+                        TypedNumber.plain(s.seconds),
+                        TypedNumber.plain(s.gapSeconds),
+                        TypedNumber.plain(s.fNumber.value()),
                         s.iso.toString(),
                         Integer.toString(s.thirds)))
                 .collect(Collectors.joining("; "));
@@ -181,17 +188,23 @@ public record BlockSpec(
         if (text.isBlank()) {
             return List.of();
         }
-        if (text.startsWith(REFUSED)) {
-            throw new IllegalArgumentException(text.substring(REFUSED.length()));
-        }
         List<BlockSpec> specs = new ArrayList<>();
         for (String part : text.split(";")) {
             specs.add(one(part.trim()));
         }
+        return inOrder(specs);
+    }
+
+    /**
+     * In order of time.
+     *
+     * @throws IllegalArgumentException where there are more than {@link #MOST_BLOCKS}
+     */
+    public static List<BlockSpec> inOrder(List<BlockSpec> specs) {
         if (specs.size() > MOST_BLOCKS) {
             throw new IllegalArgumentException(specs.size() + " blocks; at most " + MOST_BLOCKS + " are allowed");
         }
-        return specs;
+        return specs.stream().sorted(Comparator.comparing(BlockSpec::start)).toList();
     }
 
     private static BlockSpec one(String text) {
@@ -206,12 +219,12 @@ public record BlockSpec(
         return new BlockSpec(
                 kind,
                 instant(p[1]),
-                (int) number("frames", p[2]),
-                number("time", p[3]),
-                number("gap", p[4]),
-                FNumber.of(number("aperture f/", p[5])),
-                Iso.of((int) number("ISO", p[6])),
-                (int) number("step", p[7]));
+                (int) TypedNumber.written("frames", p[2]),
+                TypedNumber.written("time", p[3]),
+                TypedNumber.written("gap", p[4]),
+                FNumber.of(TypedNumber.written("aperture f/", p[5])),
+                Iso.of((int) TypedNumber.written("ISO", p[6])),
+                (int) TypedNumber.written("step", p[7]));
     }
 
     private static Instant instant(String text) {
@@ -219,14 +232,6 @@ public record BlockSpec(
             return Instant.parse(text);
         } catch (DateTimeException e) {
             throw new IllegalArgumentException("start “" + text + "” is not a time; write it as 00:20 or 00:20:30", e);
-        }
-    }
-
-    private static double number(String what, String text) {
-        try {
-            return Double.parseDouble(text.replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(String.format(Locale.ROOT, "%s “%s” is not a number", what, text), e);
         }
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.typed.Range;
 
 /**
  * Frames side by side that are joined to one picture, the camera turned about its entrance pupil on a level base.
@@ -39,23 +40,18 @@ public record Panorama(List<Tile> tiles, double stepDegrees, double rowStepDegre
      * @param spares tiles more at each end of a row, 0 to 3; a full round needs none
      */
     public record Wish(double fromAzimuth, double spanDegrees, double overlap, int rows, int spares) {
+        public static final Range FROM = new Range("start of the panorama", 0, 360, "°");
+        public static final Range SPAN = new Range("span of the panorama", 1, 360, "°");
+        public static final Range OVERLAP_PERCENT = new Range("overlap", 10, 70, "%");
+        public static final Range ROWS = Range.of("rows", 1, 5);
+        public static final Range SPARES = Range.of("spare tiles", 0, 3);
+
         public Wish {
-            within("start of the panorama", fromAzimuth, 0, 360, "°");
-            within("span of the panorama", spanDegrees, 1, 360, "°");
-            within("overlap", overlap * 100, 10, 70, " %");
-            within("rows", rows, 1, 5, "");
-            within("spare tiles", spares, 0, 3, "");
-        }
-
-        private static void within(String what, double value, double least, double most, String unit) {
-            if (!(value >= least && value <= most)) {
-                throw new IllegalArgumentException(
-                        what + " " + plain(value) + unit + " is outside " + plain(least) + " to " + plain(most) + unit);
-            }
-        }
-
-        private static String plain(double value) {
-            return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+            FROM.check(fromAzimuth);
+            SPAN.check(spanDegrees);
+            OVERLAP_PERCENT.check(overlap * 100);
+            ROWS.check(rows);
+            SPARES.check(spares);
         }
     }
 

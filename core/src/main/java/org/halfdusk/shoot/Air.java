@@ -1,6 +1,11 @@
 package org.halfdusk.shoot;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Range;
 import org.halfdusk.weather.Spell;
 
 /**
@@ -34,14 +39,17 @@ public record Air(double celsius, Source source) {
             double coldest = weather.get().coldestCelsius();
             return new Air(Math.max(-LIMIT, Math.min(LIMIT, coldest)), Source.FORECAST);
         }
-        String typed = shoot.rig().choices().of(ShootField.CELSIUS);
-        if (!typed.isEmpty()) {
-            return new Air(Double.parseDouble(typed), Source.EXPECTED);
-        }
-        return Traits.of(shoot.subject())
-                .celsius()
-                .filter(field -> shoot.wish().texts().containsKey(field.name()))
-                .map(field -> new Air(shoot.wish().number(field), Source.EXPECTED))
-                .orElse(new Air(ASSUMED_CELSIUS, Source.ASSUMED));
+        OptionalDouble ofRig = shoot.rig().choices().recording().celsius();
+        OptionalDouble typed = ofRig.isPresent() ? ofRig : shoot.wish().celsius();
+        return typed.isPresent()
+                ? new Air(typed.getAsDouble(), Source.EXPECTED)
+                : new Air(ASSUMED_CELSIUS, Source.ASSUMED);
+    }
+
+    /** The wish of a subject in which a person says what temperature they expect. */
+    public static <W extends Wish> Field<W, OptionalDouble> expected(
+            String name, Function<W, OptionalDouble> get, BiFunction<W, OptionalDouble, W> with) {
+        Range range = new Range("temperature expected", -50, 50, "°C");
+        return new Field<>(name, range.what(), Codec.perhaps(range), get, with);
     }
 }

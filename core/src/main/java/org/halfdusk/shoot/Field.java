@@ -1,14 +1,54 @@
 package org.halfdusk.shoot;
 
-/** Something of a shoot that a person can change by itself: common to all subjects, or a wish of one. */
-public sealed interface Field permits ShootField, WishField {
-    /** The name under which it is kept and sent. */
-    String name();
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Range;
+
+/**
+ * A part of something that a person can change by itself: where it stands, and how it is written.
+ *
+ * @param name under which it is kept and sent
+ * @param label in a sentence, and with a capital over a form's input
+ * @param <S> what it is a part of
+ * @param <T> its value
+ */
+public record Field<S, T>(String name, String label, Codec<T> codec, Function<S, T> get, BiFunction<S, T, S> with) {
+    /** A number in a range, labelled as the range names it. */
+    public static <S> Field<S, Double> number(
+            String name, Range range, Function<S, Double> get, BiFunction<S, Double, S> with) {
+        return new Field<>(name, range.what(), Codec.number(range), get, with);
+    }
+
+    public T of(S whole) {
+        return get.apply(whole);
+    }
+
+    public S with(S whole, T value) {
+        return with.apply(whole, value);
+    }
+
+    /** What stands in it, in its one written form. */
+    public String text(S whole) {
+        return codec.write(of(whole));
+    }
 
     /**
-     * The text in its one written form.
+     * The same whole with what a text says.
      *
-     * @throws IllegalArgumentException naming the value and what is allowed
+     * @throws IllegalArgumentException naming the text and what is allowed
      */
-    String normal(String text);
+    public S read(S whole, String text) {
+        return with(whole, codec.read(text));
+    }
+
+    /** @throws IllegalArgumentException where what stands in it is not allowed */
+    public void check(S whole) {
+        codec.read(text(whole));
+    }
+
+    /** The same as a part of something larger that holds the whole. */
+    public <R> Field<R, T> in(Function<R, S> part, BiFunction<R, S, R> put) {
+        return new Field<>(name, label, codec, r -> of(part.apply(r)), (r, v) -> put.apply(r, with(part.apply(r), v)));
+    }
 }

@@ -47,7 +47,7 @@ public final class Planner {
     private final Rigs rigs;
     private final Supplier<Preferences> preferences;
     private final Ephemeris ephemeris;
-    private final Map<Subject, SubjectPlanner<?>> subjects = new EnumMap<>(Subject.class);
+    private final Map<Subject, SubjectPlanner<?, ?>> subjects = new EnumMap<>(Subject.class);
     private final Map<SiteKey, DarkSite> sites = new ConcurrentHashMap<>();
     private final Map<NightKey, SubjectNight> nights = new ConcurrentHashMap<>();
 
@@ -76,8 +76,8 @@ public final class Planner {
     }
 
     /** The planner of a subject. */
-    public SubjectPlanner<?> of(Subject subject) {
-        return Optional.<SubjectPlanner<?>>ofNullable(subjects.get(subject)).orElseThrow();
+    public SubjectPlanner<?, ?> of(Subject subject) {
+        return Optional.<SubjectPlanner<?, ?>>ofNullable(subjects.get(subject)).orElseThrow();
     }
 
     public Sky sky(Place place) {
@@ -103,14 +103,16 @@ public final class Planner {
     private record SiteKey(Observer observer, SkyBrightness skyBrightness) {}
 
     /** A night of a place for a subject; asked again for the same, the one computed before. */
-    public SubjectNight night(Subject subject, Place place, LocalDate date, SubjectWish wish) {
+    public SubjectNight night(Subject subject, Place place, LocalDate date, Wish wish) {
         return night(of(subject), site(place), date, wish);
     }
 
-    private <N extends SubjectNight> N night(SubjectPlanner<N> planner, Site site, LocalDate date, SubjectWish wish) {
+    private <N extends SubjectNight, W extends Wish> N night(
+            SubjectPlanner<N, W> planner, Site site, LocalDate date, Wish wished) {
         if (nights.size() > MOST_NIGHTS) {
             nights.clear();
         }
+        W wish = planner.wishes().type().cast(wished);
         NightKey key = new NightKey(planner.subject(), site.place(), wish, date);
         SubjectNight found = nights.get(key);
         if (found == null) {
@@ -136,9 +138,9 @@ public final class Planner {
             SkyBrightness skyBrightness,
             List<?> objects,
             Skyline skyline,
-            SubjectWish wish,
+            Wish wish,
             LocalDate date) {
-        NightKey(Subject subject, Place place, SubjectWish wish, LocalDate date) {
+        NightKey(Subject subject, Place place, Wish wish, LocalDate date) {
             this(
                     subject,
                     place.observer(),
@@ -157,8 +159,8 @@ public final class Planner {
      */
     public List<SubjectNight> nights(Subject subject, Place place, LocalDate from, int count) {
         Site site = site(place);
-        SubjectPlanner<?> planner = of(subject);
-        SubjectWish wish = initialWish(subject, place);
+        SubjectPlanner<?, ?> planner = of(subject);
+        Wish wish = initialWish(subject, place);
         return planner.dates(site, from, count).stream()
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
                 .<SubjectNight>map(d -> night(planner, site, d, wish))
@@ -168,8 +170,8 @@ public final class Planner {
     /** Every night from a date on, whether or not anything happens in it; fewer at the end of the years. */
     public List<SubjectNight> everyNight(Subject subject, Place place, LocalDate from, int count) {
         Site site = site(place);
-        SubjectPlanner<?> planner = of(subject);
-        SubjectWish wish = initialWish(subject, place);
+        SubjectPlanner<?, ?> planner = of(subject);
+        Wish wish = initialWish(subject, place);
         return Stream.iterate(from, d -> d.plusDays(1))
                 .limit(count)
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
@@ -211,7 +213,7 @@ public final class Planner {
         return plan(of(shoot.subject()), site(place), shoot);
     }
 
-    private <N extends SubjectNight> Plan plan(SubjectPlanner<N> planner, Site site, Shoot shoot) {
+    private <N extends SubjectNight, W extends Wish> Plan plan(SubjectPlanner<N, W> planner, Site site, Shoot shoot) {
         Shoot.ShootRig kept = shoot.rig();
         N night = night(planner, site, shoot.night(), shoot.wish());
         Rig rig = rig(kept);
@@ -220,13 +222,13 @@ public final class Planner {
                 night,
                 rig,
                 kept.framing(),
-                RigWishes.of(kept, rig.camera().sensor(), supports(kept)),
-                shoot.wish());
+                kept.wishes(rig.camera().sensor(), supports(kept)),
+                planner.wishes().type().cast(shoot.wish()));
     }
 
     /** Tripods and mounts of the kit; first that which a standing rig has under this camera and lens. */
     private List<Support> supports(Shoot.ShootRig kept) {
-        if (kept.choices().of(ShootField.MOUNT).isEmpty()) {
+        if (!kept.choices().limits().mount().turns()) {
             return List.of();
         }
         Set<Long> under = rigs.rigs().stream()
@@ -242,12 +244,8 @@ public final class Planner {
     }
 
     /** The wishes that a new shoot begins with, by the subject and what the person has settled. */
-    public SubjectWish initialWish(Subject subject, Place place) {
-        SubjectWish usual = of(subject).initialWish(place);
-        double lowest = preferences.get().lowestCoreDegrees();
-        return subject == Subject.MILKY_WAY && lowest != Preferences.USUAL.lowestCoreDegrees()
-                ? usual.with(MilkyWayPlanner.LOWEST_CORE, MilkyWayPlanner.LOWEST_CORE.normal(Double.toString(lowest)))
-                : usual;
+    public Wish initialWish(Subject subject, Place place) {
+        return of(subject).initialWish(place, preferences.get());
     }
 
     /** Where a person usually goes, if they have settled that and the place is still there. */
@@ -281,7 +279,7 @@ public final class Planner {
     }
 
     private Shoot.ShootRig fittestRig(Subject subject) {
-        SubjectPlanner<?> planner = of(subject);
+        SubjectPlanner<?, ?> planner = of(subject);
         Kept<Camera> camera = kits.cameras().stream()
                 .max(Comparator.comparingDouble(c -> c.it().sensor().diagonalMm()))
                 .orElseThrow(() -> new IllegalArgumentException(
@@ -307,7 +305,7 @@ public final class Planner {
 
     /** A new shoot for a night, named after what is to be seen. */
     public Shoot newShoot(Subject subject, Kept<Place> place, Shoot.ShootRig rig, LocalDate night, Instant now) {
-        SubjectPlanner<?> planner = of(subject);
+        SubjectPlanner<?, ?> planner = of(subject);
         String title = planner.title(place.it());
         String fitting = title.substring(0, Math.min(title.length(), Shoot.LONGEST_TITLE));
         return new Shoot(subject, place.id(), night, fitting, rig, initialWish(subject, place.it()), "", now);

@@ -2,6 +2,7 @@ package org.halfdusk.shoot;
 
 import java.util.Optional;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 
 /**
  * What a person has settled once for all: where new shoots begin.
@@ -16,8 +17,6 @@ public record Preferences(Wishes wishes, double lowestCoreDegrees, Optional<Long
             Wishes.DEFAULT, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES, Optional.empty(), Optional.empty());
 
     public Preferences {
-        if (!(lowestCoreDegrees >= 0 && lowestCoreDegrees <= 60)) {
-            throw new IllegalArgumentException("lowest core altitude " + lowestCoreDegrees + "° is outside 0° to 60°");
-        }
+        MilkyWayWish.LOWEST_CORE_RANGE.check(lowestCoreDegrees);
     }
 }

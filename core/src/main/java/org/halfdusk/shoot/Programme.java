@@ -30,7 +30,7 @@ public final class Programme {
 
     /** All blocks in order of time. */
     public static List<Block> blocks(Plan plan, RigChoices choices) {
-        List<BlockSpec> own = BlockSpec.parse(choices.of(ShootField.BLOCKS));
+        List<BlockSpec> own = choices.blocks();
         if (own.isEmpty()) {
             return plan.blocks();
         }
@@ -103,7 +103,7 @@ public final class Programme {
 
     /** What a person can lay otherwise: their own blocks, or the computed ones where they may be replaced. */
     public static List<BlockSpec> laid(Plan plan, RigChoices choices) {
-        List<BlockSpec> own = BlockSpec.parse(choices.of(ShootField.BLOCKS));
+        List<BlockSpec> own = choices.blocks();
         return own.isEmpty() && replaces(plan)
                 ? plan.blocks().stream().map(BlockSpec::of).toList()
                 : own;

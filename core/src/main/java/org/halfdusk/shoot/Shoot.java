@@ -2,10 +2,14 @@ package org.halfdusk.shoot;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.Support;
 import org.halfdusk.typed.PlainText;
+import org.halfdusk.typed.Range;
 
 /**
  * What a person has decided about one shoot; all that can be computed from it is not in it.
@@ -20,7 +24,7 @@ public record Shoot(
         LocalDate night,
         String title,
         ShootRig rig,
-        SubjectWish wish,
+        Wish wish,
         String notes,
         Instant savedAt) {
     public static final int LONGEST_TITLE = 120;
@@ -31,9 +35,19 @@ public record Shoot(
         Objects.requireNonNull(rig, "rig is missing");
         Objects.requireNonNull(savedAt, "time of saving is missing");
         ShootField.checked(night);
-        wish = wish.checked(subject);
+        wish = SubjectPlanner.wishes(subject).checked(wish);
         title = PlainText.line("title", title, LONGEST_TITLE);
         notes = PlainText.lines("notes", notes, LONGEST_NOTES);
+    }
+
+    /** The same with another rig to be seen through. */
+    public Shoot with(ShootRig other) {
+        return new Shoot(subject, placeId, night, title, other, wish, notes, savedAt);
+    }
+
+    /** The same with another wish of its subject. */
+    Shoot with(Wish other) {
+        return new Shoot(subject, placeId, night, title, rig, other, notes, savedAt);
     }
 
     /**
@@ -51,12 +65,33 @@ public record Shoot(
             Optional<Framing> framing,
             Wishes wishes,
             RigChoices choices) {
+        public static final Range FOCAL = new Range("focal length", 1, 5000, "mm");
+
         public ShootRig {
             Objects.requireNonNull(wishes, "wishes of a rig are missing");
             choices = Objects.requireNonNullElse(choices, RigChoices.NONE);
-            if (!(focalMm >= 1 && focalMm <= 5000)) {
-                throw new IllegalArgumentException("focal length " + focalMm + " mm is outside 1 to 5000 mm");
-            }
+            FOCAL.check(focalMm);
+        }
+
+        ShootRig with(Wishes other) {
+            return new ShootRig(cameraId, lensId, converterId, focalMm, framing, other, choices);
+        }
+
+        /** The same with other choices. */
+        public ShootRig with(RigChoices other) {
+            return new ShootRig(cameraId, lensId, converterId, focalMm, framing, wishes, other);
+        }
+
+        /**
+         * Its wishes of exposure with what the choices say: the trail allowed for how the picture is looked at, and the limits.
+         *
+         * @param supports of the kit, that which stands with this rig first
+         */
+        Wishes wishes(Sensor sensor, List<Support> supports) {
+            Wishes limited = wishes.with(choices.limits().with(supports));
+            return choices.tolerance()
+                    .map(t -> limited.withBudget(Wishes.BUDGET.clamped(Math.rint(10 * t.budgetPx(sensor)) / 10)))
+                    .orElse(limited);
         }
 
         /** With nothing else chosen. */

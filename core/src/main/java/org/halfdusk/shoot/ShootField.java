@@ -2,83 +2,239 @@ package org.halfdusk.shoot;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.Arrays;
-import java.util.function.UnaryOperator;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import org.halfdusk.exposure.IsoSchool;
-import org.halfdusk.exposure.Mount;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.TypedNumber;
 
-/** What of a shoot a person can change by itself; each knows what may stand in it. An empty text unpins. */
-public enum ShootField implements Field {
-    TITLE(text -> PlainText.line("title", text, Shoot.LONGEST_TITLE)),
-    NOTES(text -> PlainText.lines("notes", text, Shoot.LONGEST_NOTES)),
-    PLACE(text -> Long.toString(number("place", text))),
-    NIGHT(ShootField::night),
-    CAMERA(text -> Long.toString(number("camera", text))),
-    LENS(text -> Long.toString(number("lens", text))),
-    CONVERTER(text -> text.isBlank() ? "" : Long.toString(number("converter", text))),
-    FOCAL(text -> FieldText.decimal("focal length", text, 1, 5000, "mm")),
-    /** Azimuth, altitude and roll; empty where the subject aims. */
-    AIM(ShootField::aim),
-    BUDGET(text -> FieldText.decimal("trail budget", text, 0.3, 50, "px")),
-    ISO_SCHOOL(ShootField::school),
-    SHUTTER(text -> text.isBlank() ? "" : FieldText.decimal("shutter time", text, 1.0 / 64_000, 3600, "s")),
-    APERTURE(text -> text.isBlank() ? "" : FieldText.decimal("aperture f/", text, 0.5, 128, "")),
-    ISO(text -> text.isBlank() ? "" : Long.toString(iso(text))),
-    /** Distance that the lens is focused at, m; empty for the stars. */
-    FOCUS(text -> text.isBlank() ? "" : FieldText.decimal("focus distance", text, 0.05, 100_000, "m")),
-    /** How the picture is looked at: FULL, SCREEN, or PRINT with width and distance in cm; empty for a budget in px. */
-    TOLERANCE(RigWishes::toleranceText),
-    /** A {@link Mount}; empty for a tripod. */
-    MOUNT(ShootField::mount),
-    /** How far the mount's axis is off the pole, arcmin. */
-    POLAR(text -> text.isBlank() ? "" : FieldText.decimal("axis off the pole", text, 0, 600, "arcmin")),
-    /** STANDS where a person stands in the frame. */
-    PERSON(text -> FieldText.oneOf("person in the frame", text, "STANDS")),
-    /** Density of a filter before the lens; empty for none. */
-    FILTER(text -> text.isBlank() ? "" : FieldText.decimal("filter density", text, 0, 6, "")),
-    /** Frames of a bracket and thirds of a stop between them; empty for none. */
-    BRACKET(RigWishes::bracketText),
-    /** Blocks that a person has laid, as {@link BlockSpec} writes them; empty for the computed ones. */
-    BLOCKS(text -> BlockSpec.text(BlockSpec.parse(text))),
-    /** RAW_JPEG where a JPEG is written beside the raw file. */
-    FILES(text -> FieldText.oneOf("files", text, "RAW_JPEG")),
-    /** ON where the camera takes a dark frame after each. */
-    NOISE_REDUCTION(text -> FieldText.oneOf("noise reduction", text, "ON")),
-    /** Temperature of the air that batteries are reckoned with, °C; empty for 10. */
-    CELSIUS(text -> text.isBlank() ? "" : FieldText.decimal("temperature", text, -40, 50, "°C")),
-    /** A panorama as {@link PanoramaWish} writes it; empty for one frame. */
-    PANORAMA(text -> text.isBlank() ? "" : PanoramaWish.parse(text).text());
-
+/** What of a shoot a person can change by itself, whatever its subject is; of its rigs the one that it is seen through. */
+public final class ShootField {
     /** First and last evening that can be planned. */
     public static final LocalDate FIRST_NIGHT = LocalDate.of(1950, 1, 1);
 
     public static final LocalDate LAST_NIGHT = LocalDate.of(2100, 12, 30);
 
-    private final UnaryOperator<String> normal;
+    public static final Field<Shoot, String> TITLE = new Field<>(
+            "TITLE",
+            "title",
+            Codec.text(t -> PlainText.line("title", t, Shoot.LONGEST_TITLE)),
+            Shoot::title,
+            (s, v) -> new Shoot(s.subject(), s.placeId(), s.night(), v, s.rig(), s.wish(), s.notes(), s.savedAt()));
 
-    ShootField(UnaryOperator<String> normal) {
-        this.normal = normal;
+    public static final Field<Shoot, String> NOTES = new Field<>(
+            "NOTES",
+            "notes",
+            Codec.text(t -> PlainText.lines("notes", t, Shoot.LONGEST_NOTES)),
+            Shoot::notes,
+            (s, v) -> new Shoot(s.subject(), s.placeId(), s.night(), s.title(), s.rig(), s.wish(), v, s.savedAt()));
+
+    public static final Field<Shoot, Long> PLACE = new Field<>(
+            "PLACE",
+            "place",
+            thing("place"),
+            Shoot::placeId,
+            (s, v) -> new Shoot(s.subject(), v, s.night(), s.title(), s.rig(), s.wish(), s.notes(), s.savedAt()));
+
+    public static final Field<Shoot, LocalDate> NIGHT = new Field<>(
+            "NIGHT",
+            "night",
+            Codec.of(ShootField::night, LocalDate::toString),
+            Shoot::night,
+            (s, v) -> new Shoot(s.subject(), s.placeId(), v, s.title(), s.rig(), s.wish(), s.notes(), s.savedAt()));
+
+    public static final Field<Shoot, Long> CAMERA = ofRig(
+            "CAMERA",
+            "camera",
+            thing("camera"),
+            Shoot.ShootRig::cameraId,
+            (r, v) -> new Shoot.ShootRig(
+                    v, r.lensId(), r.converterId(), r.focalMm(), r.framing(), r.wishes(), r.choices()));
+
+    public static final Field<Shoot, Long> LENS = ofRig(
+            "LENS",
+            "lens",
+            thing("lens"),
+            Shoot.ShootRig::lensId,
+            (r, v) -> new Shoot.ShootRig(
+                    r.cameraId(), v, r.converterId(), r.focalMm(), r.framing(), r.wishes(), r.choices()));
+
+    public static final Field<Shoot, Optional<Long>> CONVERTER = ofRig(
+            "CONVERTER",
+            "converter",
+            thing("converter").perhaps(),
+            Shoot.ShootRig::converterId,
+            (r, v) ->
+                    new Shoot.ShootRig(r.cameraId(), r.lensId(), v, r.focalMm(), r.framing(), r.wishes(), r.choices()));
+
+    public static final Field<Shoot, Double> FOCAL = ofRig(
+            "FOCAL",
+            "focal length",
+            Codec.number(Shoot.ShootRig.FOCAL),
+            Shoot.ShootRig::focalMm,
+            (r, v) -> new Shoot.ShootRig(
+                    r.cameraId(), r.lensId(), r.converterId(), v, r.framing(), r.wishes(), r.choices()));
+
+    /** Nothing where the subject aims. */
+    public static final Field<Shoot, Optional<Framing>> AIM = ofRig(
+            "AIM",
+            "aim",
+            RigTexts.AIM.perhaps(),
+            Shoot.ShootRig::framing,
+            (r, v) -> new Shoot.ShootRig(
+                    r.cameraId(), r.lensId(), r.converterId(), r.focalMm(), v, r.wishes(), r.choices()));
+
+    public static final Field<Shoot, Double> BUDGET =
+            ofWishes("BUDGET", "trail budget", Codec.number(Wishes.BUDGET), Wishes::budgetPx, Wishes::withBudget);
+
+    public static final Field<Shoot, IsoSchool> ISO_SCHOOL = ofWishes(
+            "ISO_SCHOOL",
+            "sky placement",
+            Codec.choice(
+                    "sky placement",
+                    new Codec.Chosen<>(IsoSchool.PROTECT_COLOURS, "PROTECT_COLOURS", "protect colours"),
+                    new Codec.Chosen<>(IsoSchool.LIFT_AT_CAMERA, "LIFT_AT_CAMERA", "lift at the camera")),
+            Wishes::isoSchool,
+            (w, v) -> new Wishes(w.budgetPx(), v, w.pinnedSeconds(), w.pinnedAperture(), w.pinnedIso(), w.limits()));
+
+    /** Nothing where it is computed, as with the next two. */
+    public static final Field<Shoot, OptionalDouble> SHUTTER = ofWishes(
+            "SHUTTER",
+            "shutter time",
+            Codec.perhaps(Wishes.SHUTTER),
+            Wishes::pinnedSeconds,
+            (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), v, w.pinnedAperture(), w.pinnedIso(), w.limits()));
+
+    public static final Field<Shoot, Optional<FNumber>> APERTURE = ofWishes(
+            "APERTURE",
+            "aperture",
+            Codec.number(Wishes.APERTURE)
+                    .as(FNumber::of, FNumber::value)
+                    .worded(FNumber::label)
+                    .perhaps(),
+            Wishes::pinnedAperture,
+            (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), v, w.pinnedIso(), w.limits()));
+
+    public static final Field<Shoot, Optional<Iso>> ISO = ofWishes(
+            "ISO",
+            "ISO",
+            Codec.whole(Wishes.ISO).as(Iso::of, Iso::number).perhaps(),
+            Wishes::pinnedIso,
+            (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), v, w.limits()));
+
+    public static final Field<Shoot, List<BlockSpec>> BLOCKS = ofChoices(RigChoices.BLOCKS);
+
+    private static final List<Field<Shoot, ?>> COMMON = Stream.concat(
+                    Stream.<Field<Shoot, ?>>of(
+                            TITLE,
+                            NOTES,
+                            PLACE,
+                            NIGHT,
+                            CAMERA,
+                            LENS,
+                            CONVERTER,
+                            FOCAL,
+                            AIM,
+                            BUDGET,
+                            ISO_SCHOOL,
+                            SHUTTER,
+                            APERTURE,
+                            ISO,
+                            BLOCKS),
+                    RigChoices.FIELDS.stream()
+                            .filter(f -> !f.equals(RigChoices.BLOCKS))
+                            .map(ShootField::ofChoices))
+            .toList();
+
+    private static final Map<Subject, List<Field<Shoot, ?>>> ALL = new EnumMap<>(Subject.class);
+
+    static {
+        for (Subject s : Subject.values()) {
+            List<Field<Shoot, ?>> all = new ArrayList<>(COMMON);
+            all.addAll(SubjectPlanner.wishes(s).ofShoot());
+            ALL.put(s, List.copyOf(all));
+        }
     }
 
-    @Override
-    public String normal(String text) {
-        return normal.apply(text.trim());
+    private ShootField() {}
+
+    /** Those of a shoot of any subject. */
+    public static List<Field<Shoot, ?>> common() {
+        return COMMON;
     }
 
-    private static String mount(String text) {
-        String known = FieldText.oneOf("mount", text, names(Mount.values()));
-        return known.equals(Mount.TRIPOD.name()) ? "" : known;
+    /** Those of any subject, and the wishes of this one. */
+    public static List<Field<Shoot, ?>> of(Subject subject) {
+        return ALL.getOrDefault(subject, COMMON);
     }
 
-    private static String night(String text) {
+    /** Those that are wishes of this subject alone, in the order in which a form asks for them. */
+    public static List<Field<Shoot, ?>> wishes(Subject subject) {
+        return of(subject).subList(COMMON.size(), of(subject).size());
+    }
+
+    /** What stands in all of them, by their names. */
+    public static Map<String, String> texts(Shoot shoot) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        of(shoot.subject()).forEach(f -> texts.put(f.name(), f.text(shoot)));
+        return texts;
+    }
+
+    private static <T> Field<Shoot, T> ofRig(
+            String name,
+            String label,
+            Codec<T> codec,
+            Function<Shoot.ShootRig, T> get,
+            BiFunction<Shoot.ShootRig, T, Shoot.ShootRig> with) {
+        return new Field<>(name, label, codec, get, with).in(Shoot::rig, Shoot::with);
+    }
+
+    private static <T> Field<Shoot, T> ofWishes(
+            String name, String label, Codec<T> codec, Function<Wishes, T> get, BiFunction<Wishes, T, Wishes> with) {
+        Field<Wishes, T> field = new Field<>(name, label, codec, get, with);
+        Field<Shoot.ShootRig, T> ofRig = field.in(Shoot.ShootRig::wishes, Shoot.ShootRig::with);
+        return ofRig.in(Shoot::rig, Shoot::with);
+    }
+
+    /** A choice of its rig. */
+    public static <T> Field<Shoot, T> ofChoices(Field<RigChoices, T> field) {
+        return field.in(Shoot.ShootRig::choices, Shoot.ShootRig::with).in(Shoot::rig, Shoot::with);
+    }
+
+    /** Something that is kept under a number. */
+    private static Codec<Long> thing(String what) {
+        return Codec.of(
+                text -> {
+                    try {
+                        return TypedNumber.whole(what, text, 1, Long.MAX_VALUE, "");
+                    } catch (IllegalArgumentException e) {
+                        throw new IllegalArgumentException(
+                                what + " number “" + TypedNumber.shown(text) + "” is not known; choose one of the list",
+                                e);
+                    }
+                },
+                id -> Long.toString(id));
+    }
+
+    private static LocalDate night(String text) {
         try {
-            return checked(LocalDate.parse(text)).toString();
+            return checked(LocalDate.parse(text));
         } catch (DateTimeParseException e) {
             throw new IllegalArgumentException(
-                    "night \u201c" + TypedNumber.shown(text) + "\u201d is not a date; write it as 2027-06-04", e);
+                    "night “" + TypedNumber.shown(text) + "” is not a date; write it as 2027-06-04", e);
         }
     }
 
@@ -92,45 +248,5 @@ public enum ShootField implements Field {
             throw new IllegalArgumentException("night " + night + " is outside " + FIRST_NIGHT + " to " + LAST_NIGHT);
         }
         return night;
-    }
-
-    private static String aim(String text) {
-        if (text.isBlank()) {
-            return "";
-        }
-        String[] parts = text.trim().split("\\s+");
-        if (parts.length != 3) {
-            throw new IllegalArgumentException("aim “" + TypedNumber.shown(text)
-                    + "” is not azimuth, altitude and roll; three numbers are allowed");
-        }
-        return FieldText.decimal("azimuth", parts[0], 0, 360, "°") + " "
-                + FieldText.decimal("altitude", parts[1], -30, 90, "°") + " "
-                + FieldText.decimal("roll", parts[2], -180, 180, "°");
-    }
-
-    private static String school(String text) {
-        if (text.isEmpty()) {
-            throw new IllegalArgumentException(
-                    "sky placement is not chosen; allowed are " + String.join(", ", names(IsoSchool.values())));
-        }
-        return FieldText.oneOf("sky placement", text, names(IsoSchool.values()));
-    }
-
-    private static String[] names(Enum<?>[] values) {
-        return Arrays.stream(values).map(Enum::name).toArray(String[]::new);
-    }
-
-    private static long number(String what, String text) {
-        try {
-            return TypedNumber.whole(what, text, 1, Long.MAX_VALUE, "");
-        } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException(
-                    what + " number \u201c" + TypedNumber.shown(text) + "\u201d is not known; choose one of the list",
-                    e);
-        }
-    }
-
-    private static long iso(String text) {
-        return TypedNumber.whole("ISO", text, 6, 3_276_800, "");
     }
 }

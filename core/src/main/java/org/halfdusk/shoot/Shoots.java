@@ -86,35 +86,72 @@ public interface Shoots {
     /** Further rigs of some shoots at once, by the shoot's number: all but the first of each. */
     Map<Long, List<Kept<Shoot.ShootRig>>> furtherRigs();
 
-    /** A wish to change one field, with what the person saw in it before. */
-    record Edit(String was, String value) {}
+    /**
+     * A wish to change one field.
+     *
+     * @param was what the person saw in it before; nothing where they saw none
+     */
+    record Edit<T>(Field<Shoot, T> field, Optional<T> was, T value) {
+        /** From what stands in a shoot now. */
+        public static <T> Edit<T> of(Shoot now, Field<Shoot, T> field, T value) {
+            return new Edit<>(field, Optional.of(field.of(now)), value);
+        }
+
+        /**
+         * As a form sends it.
+         *
+         * @throws IllegalArgumentException naming the value and what is allowed
+         */
+        public static <T> Edit<T> read(Field<Shoot, T> field, Optional<String> was, String value) {
+            return new Edit<>(
+                    field, was.flatMap(w -> seen(field, w)), field.codec().read(value));
+        }
+
+        /** What was seen is never refused: where it says nothing that can stand there, it was not seen. */
+        private static <T> Optional<T> seen(Field<Shoot, T> field, String was) {
+            try {
+                return Optional.of(field.codec().read(was));
+            } catch (IllegalArgumentException e) {
+                return Optional.empty();
+            }
+        }
+
+        /** Whether it would change anything against what was seen, or against what stands there. */
+        public boolean changes(Shoot now) {
+            return !was.equals(Optional.of(value)) && !value.equals(field.of(now));
+        }
+
+        /** Whether somebody else has changed the field since it was seen. */
+        public boolean clashes(Shoot now) {
+            return !was.equals(Optional.of(field.of(now)));
+        }
+
+        public Shoot applied(Shoot now) {
+            return field.with(now, value);
+        }
+    }
 
     /** What became of a change. */
     sealed interface Outcome {
         record Saved() implements Outcome {}
 
-        /** Somebody else changed the field meanwhile: what stands there now and what was wished. Nothing was saved. */
-        record Conflict(Field field, String theirs, String yours) implements Outcome {}
+        /** Somebody else changed the field meanwhile: what was wished and what stands now. Nothing was saved. */
+        record Conflict(Edit<?> yours, Shoot theirs) implements Outcome {}
 
         record Unknown() implements Outcome {}
     }
 
     /**
      * Changes fields whose new value differs from what was seen. Fields that others have changed meanwhile stay theirs
-     * unless this edit changes them too: then nothing is saved and the answer is the conflict. Values are normal texts.
+     * unless this edit changes them too: then nothing is saved and the answer is the conflict.
+     *
+     * @throws Unreadable where the shoot cannot be read
      */
-    Outcome change(long id, int rig, Map<Field, Edit> edits);
+    Outcome change(long id, int rig, List<Edit<?>> edits);
 
     /** The same of its first rig. */
-    default Outcome change(long id, Map<Field, Edit> edits) {
+    default Outcome change(long id, List<Edit<?>> edits) {
         return change(id, FIRST_RIG, edits);
-    }
-
-    /** The current texts of the common fields and of all wishes that were ever set, by the field's name. */
-    Map<String, String> fields(long id, int rig);
-
-    default Map<String, String> fields(long id) {
-        return fields(id, FIRST_RIG);
     }
 
     /** Takes the last change back; says whether there was one. */

@@ -23,8 +23,6 @@ public record StandingRig(
     /** @throws IllegalArgumentException naming what is outside of what is allowed */
     public StandingRig {
         name = PlainText.line("name of a rig", name, LONGEST_NAME);
-        if (!(focalMm >= 1 && focalMm <= 5000)) {
-            throw new IllegalArgumentException("focal length " + focalMm + " mm is outside 1 to 5000 mm");
-        }
+        Shoot.ShootRig.FOCAL.check(focalMm);
     }
 }

@@ -9,18 +9,25 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.fireworks.FireworksPlanner;
+import org.halfdusk.shoot.fireworks.FireworksWish;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
+import org.halfdusk.shoot.lunareclipse.LunarEclipseWish;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.shoot.moon.MoonPlanner;
+import org.halfdusk.shoot.moon.MoonWish;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
+import org.halfdusk.shoot.solareclipse.SolarEclipseWish;
 import org.halfdusk.shoot.trails.TrailsPlanner;
+import org.halfdusk.shoot.trails.TrailsWish;
 
 /**
  * How one subject is planned; all have one shape: wish → windows → exposure → frames, each with its reasons.
  *
  * @param <N> what a night offers to the subject
+ * @param <W> what can be wished of it
  */
-public sealed interface SubjectPlanner<N extends SubjectNight>
+public sealed interface SubjectPlanner<N extends SubjectNight, W extends Wish>
         permits MilkyWayPlanner,
                 TrailsPlanner,
                 MoonPlanner,
@@ -32,19 +39,17 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
     Class<N> nightType();
 
     /** What a person can wish of this subject, beside the exposure. */
-    default List<WishField> wishFields() {
-        return wishFields(subject());
-    }
+    WishKind<W> wishes();
 
-    /** The same by the subject's name, for who checks what was kept or brought in. */
-    static List<WishField> wishFields(Subject subject) {
+    /** The same by the subject's name, for who reads what was kept or brought in. */
+    static WishKind<?> wishes(Subject subject) {
         return switch (subject) {
-            case MILKY_WAY -> MilkyWayPlanner.FIELDS;
-            case STAR_TRAILS -> TrailsPlanner.FIELDS;
-            case MOON -> MoonPlanner.FIELDS;
-            case LUNAR_ECLIPSE -> LunarEclipsePlanner.FIELDS;
-            case SOLAR_ECLIPSE -> SolarEclipsePlanner.FIELDS;
-            case FIREWORKS -> FireworksPlanner.FIELDS;
+            case MILKY_WAY -> MilkyWayWish.KIND;
+            case STAR_TRAILS -> TrailsWish.KIND;
+            case MOON -> MoonWish.KIND;
+            case LUNAR_ECLIPSE -> LunarEclipseWish.KIND;
+            case SOLAR_ECLIPSE -> SolarEclipseWish.KIND;
+            case FIREWORKS -> FireworksWish.KIND;
         };
     }
 
@@ -66,9 +71,14 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
     }
 
     /** What the night of a date offers. */
-    N night(Site site, LocalDate date, SubjectWish wish);
+    N night(Site site, LocalDate date, W wish);
 
-    Plan plan(Site site, N night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish);
+    /** The same where nothing is wished. */
+    default N usualNight(Site site, LocalDate date) {
+        return night(site, date, wishes().usual());
+    }
+
+    Plan plan(Site site, N night, Rig rig, Optional<Framing> framing, Wishes wishes, W wish);
 
     /** Dates worth a look from one on, in order: every night, or those on which something happens. */
     default List<LocalDate> dates(Site site, LocalDate from, int count) {
@@ -85,9 +95,9 @@ public sealed interface SubjectPlanner<N extends SubjectNight>
         return lens.longestMm();
     }
 
-    /** The wishes that a new shoot at a place begins with. */
-    default SubjectWish initialWish(Place place) {
-        return SubjectWish.NONE;
+    /** The wishes that a new shoot at a place begins with, by what the person has settled. */
+    default W initialWish(Place place, Preferences preferences) {
+        return wishes().usual();
     }
 
     /** What a new shoot is called. */

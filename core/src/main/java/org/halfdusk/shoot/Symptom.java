@@ -2,6 +2,7 @@ package org.halfdusk.shoot;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
@@ -23,11 +24,23 @@ public enum Symptom {
     /**
      * One change.
      *
-     * @param field and value: what to set; nothing where no setting helps
+     * @param change what to set; nothing where no setting helps
      * @param stops of light that it costs (negative) or gives
      * @param trailPx trail in the middle afterwards, px
      */
-    public record Remedy(Optional<ShootField> field, String value, double stops, double trailPx) {}
+    public record Remedy(Optional<Change<?>> change, double stops, double trailPx) {
+        static Remedy none(double trailPx) {
+            return new Remedy(Optional.empty(), 0, trailPx);
+        }
+    }
+
+    /** A field and what to set it to. @param label as the camera shows it */
+    public record Change<T>(Field<Shoot, T> field, T value, String label) {
+        /** The value as a form sends it. */
+        public String text() {
+            return field.codec().write(value);
+        }
+    }
 
     /** For a setting of a rig under the stars of its frame. */
     public Remedy remedy(Rig rig, Setting s, StarTrails trails) {
@@ -38,14 +51,17 @@ public enum Symptom {
             case CLIPPED -> iso(s, s.iso().times(0.5).nearest(isos), trail);
             case DASHES -> shorter(rig, s, trails);
             case WINGS -> stoppedDown(rig, s, trail);
-            case SOFT -> new Remedy(Optional.empty(), "", 0, trail);
+            case SOFT -> Remedy.none(trail);
         };
     }
 
     private static Remedy iso(Setting s, Iso iso, double trail) {
         return iso.equals(s.iso())
-                ? new Remedy(Optional.empty(), "", 0, trail)
-                : new Remedy(Optional.of(ShootField.ISO), iso.toString(), iso.stopsOver(s.iso()), trail);
+                ? Remedy.none(trail)
+                : new Remedy(
+                        Optional.of(new Change<>(ShootField.ISO, Optional.of(iso), "ISO " + iso)),
+                        iso.stopsOver(s.iso()),
+                        trail);
     }
 
     /** The pinpoint time of the aperture-and-pixel rule, or half the time where it is shorter already. */
@@ -55,8 +71,7 @@ public enum Symptom {
         ShutterTime time =
                 ShutterTime.roundDown(wished, ExposurePlan.times(rig)).orElse(s.shutter());
         return new Remedy(
-                Optional.of(ShootField.SHUTTER),
-                FieldText.plain(time.nominalSeconds()),
+                Optional.of(new Change<>(ShootField.SHUTTER, OptionalDouble.of(time.nominalSeconds()), time.label())),
                 Stops.between(time.realSeconds(), s.shutter().realSeconds()),
                 trails.middlePx(time.realSeconds()));
     }
@@ -67,10 +82,9 @@ public enum Symptom {
                 .markFrom(rig.apertures())
                 .orElse(s.fNumber());
         return mark.same(s.fNumber())
-                ? new Remedy(Optional.empty(), "", 0, trail)
+                ? Remedy.none(trail)
                 : new Remedy(
-                        Optional.of(ShootField.APERTURE),
-                        FieldText.plain(mark.value()),
+                        Optional.of(new Change<>(ShootField.APERTURE, Optional.of(mark), mark.label())),
                         s.fNumber().stopsOver(mark),
                         trail);
     }

@@ -1,6 +1,5 @@
 package org.halfdusk.shoot;
 
-import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.ephemeris.Body;
 
@@ -14,7 +13,6 @@ import org.halfdusk.ephemeris.Body;
  * @param replaceable whether a person's blocks take the place of the computed ones; where these follow from the sky's own times
  *     they stay, and a person's come beside them
  * @param body that stands over an object when it stands well
- * @param celsius the wish in which a person says what temperature they expect
  * @param needs what is packed for it beside the kit
  */
 public record Traits(
@@ -24,7 +22,6 @@ public record Traits(
         boolean stars,
         boolean replaceable,
         Body body,
-        Optional<WishField> celsius,
         Set<Packing.Item> needs) {
     /** Which nights can be a subject's own. */
     public enum Dating {

@@ -7,6 +7,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Trailing;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.typed.Range;
 
 /**
  * What a person wants of the exposure, and what they have fixed themselves.
@@ -24,6 +25,11 @@ public record Wishes(
         Optional<FNumber> pinnedAperture,
         Optional<Iso> pinnedIso,
         ExposureLimits limits) {
+    public static final Range BUDGET = new Range("trail budget", 0.3, 50, "px");
+    public static final Range SHUTTER = new Range("shutter time", 1.0 / 64_000, 3600, "s");
+    public static final Range APERTURE = Range.of("aperture f/", FNumber.WIDEST, FNumber.SMALLEST);
+    public static final Range ISO = Range.of("ISO", Iso.LOWEST, Iso.HIGHEST);
+
     public static final Wishes DEFAULT = of(Trailing.DEFAULT_BUDGET_PX, IsoSchool.PROTECT_COLOURS);
 
     /** With nothing pinned. */
@@ -45,13 +51,6 @@ public record Wishes(
         return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other);
     }
 
-    private static void within(String what, double value, double least, double most, String unit) {
-        if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(what + " " + FieldText.plain(value) + unit + " is outside "
-                    + FieldText.plain(least) + " to " + FieldText.plain(most) + unit);
-        }
-    }
-
     public Wishes withBudget(double px) {
         return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits);
     }
@@ -59,11 +58,9 @@ public record Wishes(
     public Wishes {
         Objects.requireNonNull(isoSchool, "sky placement is missing");
         limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
-        if (!(budgetPx >= 0.3 && budgetPx <= 50)) {
-            throw new IllegalArgumentException("trail budget " + budgetPx + " px is outside 0.3 to 50 px");
-        }
-        pinnedSeconds.ifPresent(s -> within("shutter time", s, 1.0 / 64_000, 3600, " s"));
-        pinnedAperture.ifPresent(n -> within("aperture f/", n.value(), FNumber.WIDEST, FNumber.SMALLEST, ""));
-        pinnedIso.ifPresent(i -> within("ISO", i.value(), Iso.LOWEST, Iso.HIGHEST, ""));
+        BUDGET.check(budgetPx);
+        pinnedSeconds.ifPresent(SHUTTER::check);
+        pinnedAperture.ifPresent(n -> APERTURE.check(n.value()));
+        pinnedIso.ifPresent(i -> ISO.check(i.value()));
     }
 }

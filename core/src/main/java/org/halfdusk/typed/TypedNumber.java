@@ -46,7 +46,7 @@ public final class TypedNumber {
                 .filter(v -> v >= least && v <= most)
                 .toList();
         if (allowed.isEmpty()) {
-            throw new IllegalArgumentException(what + " " + shown(typed) + u + " is outside " + range);
+            throw outside(what, shown(typed), least, most, unit);
         }
         if (allowed.size() > 1) {
             throw new IllegalArgumentException(what + " “" + typed + "” can be read as " + bound(allowed.get(0))
@@ -71,9 +71,16 @@ public final class TypedNumber {
                 .orElseThrow(() -> new IllegalArgumentException(
                         what + " " + shown(typed) + u + " is not a whole number; " + range + " is allowed"));
         if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(what + " " + shown(typed) + u + " is outside " + range);
+            throw outside(what, shown(typed), least, most, unit);
         }
         return (long) value;
+    }
+
+    /** The refusal of a value that is none of what is allowed. */
+    static IllegalArgumentException outside(String what, String value, double least, double most, String unit) {
+        String u = unit.isEmpty() ? "" : " " + unit;
+        return new IllegalArgumentException(
+                what + " " + value + u + " is outside " + bound(least) + " to " + bound(most) + u);
     }
 
     /**

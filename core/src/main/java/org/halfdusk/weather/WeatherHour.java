@@ -2,6 +2,7 @@ package org.halfdusk.weather;
 
 import java.time.Instant;
 import java.util.OptionalDouble;
+import org.halfdusk.typed.Range;
 
 /**
  * The weather of one hour from an instant on.
@@ -34,27 +35,20 @@ public record WeatherHour(
         if (at.isBefore(FIRST) || !at.isBefore(END)) {
             throw new IllegalArgumentException("time " + at + " is outside the years 1950 to 2100");
         }
-        within("low cloud", lowCloud, 0, 1, "of the sky");
-        within("middle cloud", midCloud, 0, 1, "of the sky");
-        within("high cloud", highCloud, 0, 1, "of the sky");
-        within("wind", windMetresPerSecond, 0, 120, "m/s");
-        within("wind direction", windFromDegrees.orElse(0), 0, 360, "°");
-        within("temperature", celsius, -90, 60, "°C");
-        within("dew point", dewPointCelsius, -100, 40, "°C");
+        new Range("low cloud", 0, 1, "of the sky").check(lowCloud);
+        new Range("middle cloud", 0, 1, "of the sky").check(midCloud);
+        new Range("high cloud", 0, 1, "of the sky").check(highCloud);
+        new Range("wind", 0, 120, "m/s").check(windMetresPerSecond);
+        new Range("wind direction", 0, 360, "°").check(windFromDegrees.orElse(0));
+        new Range("temperature", -90, 60, "°C").check(celsius);
+        new Range("dew point", -100, 40, "°C").check(dewPointCelsius);
         if (dewPointCelsius > celsius + 0.5) {
             throw new IllegalArgumentException(
                     "dew point " + dewPointCelsius + " °C lies above the temperature " + celsius + " °C");
         }
-        within("visibility", visibilityKm.orElse(0), 0, 500, "km");
-        within("turbulence", turbulenceArcsec.orElse(1), 0.1, 20, "arcsec");
-        within("precipitation", precipitationMm, 0, 300, "mm");
-    }
-
-    private static void within(String what, double value, double least, double most, String unit) {
-        if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(what + " " + value + " is outside " + Math.round(least * 10) / 10.0
-                    + " to " + Math.round(most) + " " + unit);
-        }
+        new Range("visibility", 0, 500, "km").check(visibilityKm.orElse(0));
+        new Range("turbulence", 0.1, 20, "arcsec").check(turbulenceArcsec.orElse(1));
+        new Range("precipitation", 0, 300, "mm").check(precipitationMm);
     }
 
     /** Share of the sky covered by any layer, 0 to 1, if layers lie without regard to one another. */

@@ -25,9 +25,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The year as a grid: what its cells say is what the nights say, on the clocks of the place. */
 class CarpetTest {
-    private static Carpet carpet(SubjectPlanner<?> planner, Site site, LocalDate from, int nights) {
+    private static Carpet carpet(SubjectPlanner<?, ?> planner, Site site, LocalDate from, int nights) {
         List<SubjectNight> all = IntStream.range(0, nights)
-                .<SubjectNight>mapToObj(i -> planner.night(site, from.plusDays(i), SubjectWish.NONE))
+                .<SubjectNight>mapToObj(i -> planner.usualNight(site, from.plusDays(i)))
                 .toList();
         return Carpet.of(all);
     }
@@ -168,14 +168,14 @@ class CarpetTest {
     /** An hour before the window one arrives, half an hour before it lamps go out; scouting ends with the daylight. */
     @Test
     void settingUpCountsBackFromTheWindow() {
-        var night = new MilkyWayPlanner().night(isle(), LocalDate.of(2027, 6, 4), SubjectWish.NONE);
+        var night = new MilkyWayPlanner().usualNight(isle(), LocalDate.of(2027, 6, 4));
         SettingUp s = SettingUp.of(night, Optional.empty()).orElseThrow();
         assertEquals("21:25", Isle.minute(s.scoutBy().orElseThrow()));
         assertEquals("22:49", Isle.minute(s.arrive()));
         assertEquals("23:19", Isle.minute(s.lampsOut()));
         assertEquals(night.main().orElseThrow().start(), s.ready());
-        var white = new MilkyWayPlanner()
-                .night(site(60, 25, ZoneId.of("Europe/Helsinki")), LocalDate.of(2027, 6, 21), SubjectWish.NONE);
+        var white =
+                new MilkyWayPlanner().usualNight(site(60, 25, ZoneId.of("Europe/Helsinki")), LocalDate.of(2027, 6, 21));
         assertTrue(SettingUp.of(white, Optional.empty()).isEmpty());
         // A first frame before the window is what one has to be ready for; lamps are not out before sunset.
         Instant sunset = s.scoutBy().orElseThrow();

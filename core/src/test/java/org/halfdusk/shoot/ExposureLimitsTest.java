@@ -142,12 +142,16 @@ class ExposureLimitsTest {
 
     @Test
     void choicesHaveOneForm() {
-        assertEquals("PRINT 60 80", ShootField.TOLERANCE.normal(" PRINT 60,0 80"));
-        assertEquals("5 3", ShootField.BRACKET.normal("5 3"));
-        assertEquals("", ShootField.MOUNT.normal("TRIPOD"));
-        assertThrows(IllegalArgumentException.class, () -> ShootField.TOLERANCE.normal("PRINT 60"));
-        assertThrows(IllegalArgumentException.class, () -> ShootField.BRACKET.normal("99 3"));
-        assertThrows(IllegalArgumentException.class, () -> ShootField.MOUNT.normal("BALLOON"));
+        assertEquals("PRINT 60 80", RigChoices.TOLERANCE.codec().normal(" PRINT 60,0 80"));
+        assertEquals("5 3", RigChoices.BRACKET.codec().normal("5 3"));
+        assertEquals("", RigChoices.MOUNT.codec().normal("TRIPOD"));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> RigChoices.TOLERANCE.codec().normal("PRINT 60"));
+        assertThrows(
+                IllegalArgumentException.class, () -> RigChoices.BRACKET.codec().normal("99 3"));
+        assertThrows(
+                IllegalArgumentException.class, () -> RigChoices.MOUNT.codec().normal("BALLOON"));
     }
 
     /** One change at a time, each in the direction that helps. */
@@ -158,7 +162,9 @@ class ExposureLimitsTest {
         assertEquals(1, Symptom.LEFT_EDGE.remedy(RIG, s, e.trails()).stops(), 0.1);
         assertEquals(-1, Symptom.CLIPPED.remedy(RIG, s, e.trails()).stops(), 0.1);
         assertTrue(Symptom.DASHES.remedy(RIG, s, e.trails()).trailPx() < e.middlePx());
-        assertEquals("2.8", Symptom.WINGS.remedy(RIG, s, e.trails()).value());
-        assertTrue(Symptom.SOFT.remedy(RIG, s, e.trails()).field().isEmpty());
+        assertEquals(
+                "2.8",
+                Symptom.WINGS.remedy(RIG, s, e.trails()).change().orElseThrow().text());
+        assertTrue(Symptom.SOFT.remedy(RIG, s, e.trails()).change().isEmpty());
     }
 }

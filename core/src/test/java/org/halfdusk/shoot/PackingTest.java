@@ -16,8 +16,10 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlanner;
+import org.halfdusk.shoot.moon.MoonWish;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
+import org.halfdusk.shoot.trails.TrailsWish;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
@@ -26,9 +28,16 @@ import org.junit.jupiter.api.Test;
 
 /** The list follows subject, rig, weather and place. */
 class PackingTest {
-    private static <N extends SubjectNight> Plan plan(SubjectPlanner<N> planner, Site site, LocalDate date, Rig rig) {
-        N night = planner.night(site, date, SubjectWish.NONE);
-        return planner.plan(site, night, rig, Optional.empty(), Wishes.DEFAULT, SubjectWish.NONE);
+    private static <N extends SubjectNight, W extends Wish> Plan plan(
+            SubjectPlanner<N, W> planner, Site site, LocalDate date, Rig rig) {
+        N night = planner.usualNight(site, date);
+        return planner.plan(
+                site,
+                night,
+                rig,
+                Optional.empty(),
+                Wishes.DEFAULT,
+                planner.wishes().usual());
     }
 
     private static Plan core(Site site) {
@@ -121,7 +130,7 @@ class PackingTest {
     @Test
     void handAndFilmAskForOtherThings() {
         MoonPlanner moon = new MoonPlanner();
-        SubjectWish hand = SubjectWish.NONE.with(MoonPlanner.SUPPORT, "HAND");
+        MoonWish hand = MoonWish.SUPPORT.read(MoonWish.KIND.usual(), "HAND");
         LocalDate full = LocalDate.of(2027, 7, 18);
         Plan held = moon.plan(
                 Isle.isle(),
@@ -137,11 +146,11 @@ class PackingTest {
         MilkyWayPlanner core = new MilkyWayPlanner();
         Plan film = core.plan(
                 Isle.isle(),
-                core.night(Isle.isle(), LocalDate.of(2027, 6, 4), SubjectWish.NONE),
+                core.usualNight(Isle.isle(), LocalDate.of(2027, 6, 4)),
                 Rig.of(Isle.film(400, 1.3), Isle.WIDE, Optional.empty(), 14),
                 Optional.empty(),
                 Wishes.DEFAULT,
-                SubjectWish.NONE);
+                core.wishes().usual());
         List<Packing.Item> rolls =
                 packing(Subject.MILKY_WAY, film, Optional.empty()).items();
         assertTrue(rolls.contains(Packing.Item.FILM_ROLLS));
@@ -155,7 +164,14 @@ class PackingTest {
     void oneAirForAllPages() {
         Shoot.ShootRig rig = new Shoot.ShootRig(1, 1, Optional.empty(), 14, Optional.empty(), Wishes.DEFAULT);
         Shoot shoot = new Shoot(
-                Subject.STAR_TRAILS, 1, LocalDate.of(2027, 6, 4), "Trails", rig, SubjectWish.NONE, "", Instant.EPOCH);
+                Subject.STAR_TRAILS,
+                1,
+                LocalDate.of(2027, 6, 4),
+                "Trails",
+                rig,
+                TrailsWish.KIND.usual(),
+                "",
+                Instant.EPOCH);
         assertEquals(new Air(10, Air.Source.ASSUMED), Air.of(shoot, Optional.empty()));
         Shoot expected = new Shoot(
                 Subject.STAR_TRAILS,
@@ -163,7 +179,7 @@ class PackingTest {
                 LocalDate.of(2027, 6, 4),
                 "Trails",
                 rig,
-                SubjectWish.NONE.with(TrailsPlanner.CELSIUS, "4"),
+                TrailsWish.CELSIUS.read(TrailsWish.KIND.usual(), "4"),
                 "",
                 Instant.EPOCH);
         assertEquals(new Air(4, Air.Source.EXPECTED), Air.of(expected, Optional.empty()));

@@ -29,8 +29,9 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** A plan follows the hour, for every subject. */
 class PlanAtTest {
-    private static <N extends SubjectNight> Plan plan(SubjectPlanner<N> planner, Lens lens, LocalDate date) {
-        SubjectWish wish = SubjectWish.NONE;
+    private static <N extends SubjectNight, W extends Wish> Plan plan(
+            SubjectPlanner<N, W> planner, Lens lens, LocalDate date) {
+        W wish = planner.wishes().usual();
         return planner.plan(
                 isle(),
                 planner.night(isle(), date, wish),

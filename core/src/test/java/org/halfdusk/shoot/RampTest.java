@@ -18,6 +18,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.junit.jupiter.api.Test;
 
 /** A time lapse through dusk, and checks of blocks against the night. */
@@ -29,11 +30,11 @@ class RampTest {
         MilkyWayPlanner planner = new MilkyWayPlanner();
         return planner.plan(
                 site,
-                planner.night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE),
+                planner.usualNight(site, LocalDate.of(2027, 6, 4)),
                 Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18),
                 Optional.empty(),
                 Wishes.DEFAULT,
-                SubjectWish.NONE);
+                MilkyWayWish.KIND.usual());
     }
 
     /** From sunset into the dark, each step a third where light changes slowly, and the sky stays within half a stop. */
@@ -94,7 +95,7 @@ class RampTest {
                 new BlockSpec(Block.Kind.GROUND, SUNSET.plusSeconds(60), 3, 120, 2, FNumber.of(2), Iso.of(800), 0);
         BlockSpec lapse = new BlockSpec(
                 Block.Kind.TIME_LAPSE, SUNSET.plusSeconds(3600), 100, 10, 5, FNumber.of(2), Iso.of(3200), 1);
-        RigChoices choices = RigChoices.NONE.with(ShootField.BLOCKS, BlockSpec.text(List.of(early, clash, lapse)));
+        RigChoices choices = RigChoices.NONE.laying(List.of(early, clash, lapse));
         List<Block> blocks = Programme.blocks(plan, choices);
         assertEquals(3, blocks.size());
         assertTrue(blocks.get(2).frames().stream().map(Frame::iso).distinct().count() > 1, "it follows the light");

@@ -33,7 +33,7 @@ class SkylineNightsTest {
     }
 
     private static MilkyWayNight core(Site site) {
-        return new MilkyWayPlanner().night(site, LocalDate.of(2027, 6, 4), SubjectWish.NONE);
+        return new MilkyWayPlanner().usualNight(site, LocalDate.of(2027, 6, 4));
     }
 
     @Test

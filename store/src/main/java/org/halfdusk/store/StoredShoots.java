@@ -11,10 +11,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.Arrays;
-import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,8 +30,8 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.SubjectWish;
-import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.WishKind;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.store.jooq.tables.records.ShootChangeRecord;
 import org.halfdusk.store.jooq.tables.records.ShootRecord;
@@ -162,11 +158,15 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Optional<Kept<Shoot>> find(long id, int rig) {
+        return find(id, rig, SHOOT_RIG.REMOVED_AT.isNull());
+    }
+
+    private Optional<Kept<Shoot>> find(long id, int rig, Condition also) {
         List<Record> rows = dsl.select(SHOOT.fields())
                 .select(SHOOT_RIG.fields())
                 .from(SHOOT)
                 .join(SHOOT_RIG)
-                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq((long) rig), SHOOT_RIG.REMOVED_AT.isNull())
+                .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq((long) rig), also)
                 .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
                 .fetch()
                 .map(r -> r);
@@ -236,7 +236,7 @@ public final class StoredShoots implements Shoots {
         r.setPosition(position);
         fill(r, rig);
         r.insert();
-        rig.choices().texts().forEach((field, value) -> setChoice(tx, id, position, field, value));
+        setChoices(tx, id, position, rig.choices());
     }
 
     @Override
@@ -266,47 +266,45 @@ public final class StoredShoots implements Shoots {
         s.setSavedAt(now);
         s.insert();
         insertRig(tx, s.getId(), FIRST_RIG, shoot.rig());
-        shoot.wish().texts().forEach((name, value) -> setWish(tx, s.getId(), name, value));
+        setWishes(tx, s.getId(), shoot);
         return s.getId();
     }
 
-    private static void setWish(DSLContext tx, long shootId, String name, String value) {
-        tx.insertInto(SHOOT_WISH)
-                .set(SHOOT_WISH.SHOOT_ID, shootId)
-                .set(SHOOT_WISH.NAME, name)
-                .set(SHOOT_WISH.VALUE, value)
-                .onConflict(SHOOT_WISH.SHOOT_ID, SHOOT_WISH.NAME)
-                .doUpdate()
-                .set(SHOOT_WISH.VALUE, value)
+    private static void setWishes(DSLContext tx, long shootId, Shoot shoot) {
+        kind(shoot.subject())
+                .texts(shoot.wish())
+                .forEach((name, value) -> tx.insertInto(SHOOT_WISH)
+                        .set(SHOOT_WISH.SHOOT_ID, shootId)
+                        .set(SHOOT_WISH.NAME, name)
+                        .set(SHOOT_WISH.VALUE, value)
+                        .onConflict(SHOOT_WISH.SHOOT_ID, SHOOT_WISH.NAME)
+                        .doUpdate()
+                        .set(SHOOT_WISH.VALUE, value)
+                        .execute());
+    }
+
+    private static WishKind<?> kind(Subject subject) {
+        return SubjectPlanner.wishes(subject);
+    }
+
+    /** Only what differs from nothing chosen is a row. */
+    private static void setChoices(DSLContext tx, long shootId, long position, RigChoices choices) {
+        tx.deleteFrom(SHOOT_RIG_CHOICE)
+                .where(SHOOT_RIG_CHOICE.SHOOT_ID.eq(shootId), SHOOT_RIG_CHOICE.POSITION.eq(position))
                 .execute();
+        choices.texts()
+                .forEach((name, value) -> tx.insertInto(SHOOT_RIG_CHOICE)
+                        .set(SHOOT_RIG_CHOICE.SHOOT_ID, shootId)
+                        .set(SHOOT_RIG_CHOICE.POSITION, position)
+                        .set(SHOOT_RIG_CHOICE.NAME, name)
+                        .set(SHOOT_RIG_CHOICE.VALUE, value)
+                        .execute());
     }
 
-    private static void setChoice(DSLContext tx, long shootId, long position, ShootField field, String value) {
-        tx.insertInto(SHOOT_RIG_CHOICE)
-                .set(SHOOT_RIG_CHOICE.SHOOT_ID, shootId)
-                .set(SHOOT_RIG_CHOICE.POSITION, position)
-                .set(SHOOT_RIG_CHOICE.NAME, field.name())
-                .set(SHOOT_RIG_CHOICE.VALUE, value)
-                .onConflict(SHOOT_RIG_CHOICE.SHOOT_ID, SHOOT_RIG_CHOICE.POSITION, SHOOT_RIG_CHOICE.NAME)
-                .doUpdate()
-                .set(SHOOT_RIG_CHOICE.VALUE, value)
-                .execute();
-    }
-
-    private static Map<ShootField, String> choices(List<ShootRigChoiceRecord> rows, long position) {
-        Map<ShootField, String> choices = new EnumMap<>(ShootField.class);
-        for (ShootRigChoiceRecord r : rows) {
-            if (r.getPosition() == position) {
-                choices.put(ShootField.valueOf(r.getName()), r.getValue());
-            }
-        }
-        return choices;
-    }
-
-    private static Map<String, String> wishes(DSLContext dsl, long shootId) {
-        return dsl.selectFrom(SHOOT_WISH)
-                .where(SHOOT_WISH.SHOOT_ID.eq(shootId))
-                .fetchMap(SHOOT_WISH.NAME, SHOOT_WISH.VALUE);
+    private static RigChoices choices(List<ShootRigChoiceRecord> rows, long position) {
+        return RigChoices.of(rows.stream()
+                .filter(r -> r.getPosition() == position)
+                .collect(Collectors.toMap(ShootRigChoiceRecord::getName, ShootRigChoiceRecord::getValue)));
     }
 
     private static void fill(ShootRigRecord r, Shoot.ShootRig rig) {
@@ -314,11 +312,9 @@ public final class StoredShoots implements Shoots {
         r.setLensId(rig.lensId());
         r.setConverterId(rig.converterId().orElse(null));
         r.setFocalMm(rig.focalMm());
-        rig.framing().ifPresent(f -> {
-            r.setAimAzimuth(f.azimuth().degrees());
-            r.setAimAltitude(f.altitude().degrees());
-            r.setRoll(f.rollDegrees());
-        });
+        r.setAimAzimuth(rig.framing().map(f -> f.azimuth().degrees()).orElse(null));
+        r.setAimAltitude(rig.framing().map(f -> f.altitude().degrees()).orElse(null));
+        r.setRoll(rig.framing().map(Framing::rollDegrees).orElse(null));
         Wishes w = rig.wishes();
         r.setBudgetPx(w.budgetPx());
         r.setIsoSchool(w.isoSchool().name());
@@ -338,8 +334,10 @@ public final class StoredShoots implements Shoots {
                         LocalDate.parse(s.getNight()),
                         s.getTitle(),
                         rig(row.into(SHOOT_RIG), choices),
-                        new SubjectWish(wishes.stream()
-                                .collect(Collectors.toMap(ShootWishRecord::getName, ShootWishRecord::getValue))),
+                        kind(subject)
+                                .of(wishes.stream()
+                                        .collect(
+                                                Collectors.toMap(ShootWishRecord::getName, ShootWishRecord::getValue))),
                         s.getNotes(),
                         Instant.parse(s.getSavedAt())));
     }
@@ -361,7 +359,7 @@ public final class StoredShoots implements Shoots {
                 r.getFocalMm(),
                 framing,
                 wishes,
-                new RigChoices(choices(choices, r.getPosition())));
+                choices(choices, r.getPosition()));
     }
 
     private static OptionalDouble optional(@Nullable Double value) {
@@ -369,60 +367,69 @@ public final class StoredShoots implements Shoots {
     }
 
     @Override
-    public Map<String, String> fields(long id, int rig) {
-        return Rows.read(dsl, id, rig).map(Rows::texts).orElseGet(Map::of);
-    }
-
-    @Override
-    public Outcome change(long id, int rig, Map<Field, Edit> edits) {
+    public Outcome change(long id, int rig, List<Edit<?>> edits) {
         return database.whole(() -> {
-            Optional<Rows> found = Rows.read(dsl, id, rig);
+            Optional<Kept<Shoot>> found = find(id, rig);
             if (found.isEmpty()) {
                 return new Outcome.Unknown();
             }
-            Rows now = found.get();
-            Map<Field, String> wanted = new LinkedHashMap<>();
-            for (Map.Entry<Field, Edit> e : edits.entrySet()) {
-                String theirs = now.text(e.getKey());
-                String yours = e.getValue().value();
-                if (yours.equals(e.getValue().was()) || yours.equals(theirs)) {
-                    continue;
-                }
-                if (!theirs.equals(e.getValue().was())) {
-                    return new Outcome.Conflict(e.getKey(), theirs, yours);
-                }
-                wanted.put(e.getKey(), yours);
+            Shoot now = found.get().it();
+            List<Edit<?>> wanted = edits.stream().filter(e -> e.changes(now)).toList();
+            Optional<Edit<?>> clash =
+                    wanted.stream().filter(e -> e.clashes(now)).findFirst();
+            if (clash.isPresent()) {
+                return new Outcome.Conflict(clash.get(), now);
             }
-            write(dsl, id, now, wanted);
+            write(id, rig, now, wanted);
             return new Outcome.Saved();
         });
     }
 
-    private void write(DSLContext tx, long id, Rows rows, Map<Field, String> wanted) {
+    private void write(long id, int rig, Shoot now, List<Edit<?>> wanted) {
         if (wanted.isEmpty()) {
             return;
         }
         String at = clock.instant().toString();
-        Long last = tx.select(DSL.max(SHOOT_CHANGE.BATCH))
+        Long last = dsl.select(DSL.max(SHOOT_CHANGE.BATCH))
                 .from(SHOOT_CHANGE)
                 .where(SHOOT_CHANGE.SHOOT_ID.eq(id))
                 .fetchOne(0, Long.class);
         long batch = last == null ? 1 : last + 1;
-        wanted.forEach((field, value) -> {
-            ShootChangeRecord c = tx.newRecord(SHOOT_CHANGE);
+        Shoot changed = now;
+        for (Edit<?> e : wanted) {
+            Shoot next = e.applied(changed);
+            ShootChangeRecord c = dsl.newRecord(SHOOT_CHANGE);
             c.setShootId(id);
             c.setBatch(batch);
-            c.setField(rows.mark() + field.name());
-            c.setBeforeValue(rows.text(field));
-            c.setAfterValue(value);
+            c.setField((rig == FIRST_RIG ? "" : rig + ":") + e.field().name());
+            c.setBeforeValue(e.field().text(now));
+            c.setAfterValue(e.field().text(next));
             c.setChangedAt(at);
             c.insert();
-            rows.set(field.name(), value);
-        });
-        rows.save(tx, at);
-        tx.deleteFrom(SHOOT_CHANGE)
+            changed = next;
+        }
+        save(id, rig, changed, at);
+        dsl.deleteFrom(SHOOT_CHANGE)
                 .where(SHOOT_CHANGE.SHOOT_ID.eq(id), SHOOT_CHANGE.BATCH.le(batch - UNDOABLE))
                 .execute();
+    }
+
+    /** All of a shoot and of the rig it is seen through, over what is kept. */
+    private void save(long id, int rig, Shoot shoot, String at) {
+        dsl.update(SHOOT)
+                .set(SHOOT.PLACE_ID, shoot.placeId())
+                .set(SHOOT.NIGHT, shoot.night().toString())
+                .set(SHOOT.TITLE, shoot.title())
+                .set(SHOOT.NOTES, shoot.notes())
+                .set(SHOOT.SAVED_AT, at)
+                .where(SHOOT.ID.eq(id))
+                .execute();
+        ShootRigRecord row =
+                dsl.fetchSingle(SHOOT_RIG, SHOOT_RIG.SHOOT_ID.eq(id).and(SHOOT_RIG.POSITION.eq((long) rig)));
+        fill(row, shoot.rig());
+        row.update();
+        setWishes(dsl, id, shoot);
+        setChoices(dsl, id, rig, shoot.rig().choices());
     }
 
     @Override
@@ -434,15 +441,24 @@ public final class StoredShoots implements Shoots {
                             .from(SHOOT_CHANGE)
                             .where(SHOOT_CHANGE.SHOOT_ID.eq(id))))
                     .fetch();
-            Optional<Rows> rows = last.stream().findFirst().flatMap(c -> Rows.read(dsl, id, rigOf(c.getField())));
-            if (rows.isEmpty()) {
+            int rig = last.stream().findFirst().map(c -> rigOf(c.getField())).orElse(FIRST_RIG);
+            // A rig that was taken off since keeps its changes, for when it is put back.
+            Optional<Shoot> now = last.isEmpty()
+                    ? Optional.empty()
+                    : find(id, rig, DSL.noCondition()).map(Kept::it);
+            if (now.isEmpty()) {
                 return false;
             }
-            for (ShootChangeRecord c : last) {
-                rows.get().set(c.getField().substring(c.getField().indexOf(':') + 1), c.getBeforeValue());
-                c.delete();
+            Map<String, String> before = last.stream()
+                    .collect(Collectors.toMap(
+                            c -> c.getField().substring(c.getField().indexOf(':') + 1),
+                            ShootChangeRecord::getBeforeValue));
+            Shoot back = now.get();
+            for (Field<Shoot, ?> f : ShootField.of(back.subject())) {
+                back = before.containsKey(f.name()) ? f.read(back, before.getOrDefault(f.name(), "")) : back;
             }
-            rows.get().save(dsl, clock.instant().toString());
+            last.forEach(ShootChangeRecord::delete);
+            save(id, rig, back, clock.instant().toString());
             return true;
         });
     }
@@ -481,118 +497,5 @@ public final class StoredShoots implements Shoots {
     @Override
     public boolean restore(long id) {
         return Hiding.show(dsl, SHOOT.DELETED_AT, SHOOT.ID.eq(id));
-    }
-
-    /** The rows of a shoot, read and written as the texts of its fields; wishes by their own names. */
-    private record Rows(
-            ShootRecord shoot, ShootRigRecord rig, Map<String, String> wishes, Map<ShootField, String> choices) {
-        static Optional<Rows> read(DSLContext dsl, long id, int position) {
-            return dsl.selectFrom(SHOOT)
-                    .where(SHOOT.ID.eq(id), SHOOT.DELETED_AT.isNull())
-                    .fetchOptional()
-                    .flatMap(s -> dsl.selectFrom(SHOOT_RIG)
-                            .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.POSITION.eq((long) position))
-                            .fetchOptional()
-                            .map(r -> new Rows(
-                                    s,
-                                    r,
-                                    new HashMap<>(StoredShoots.wishes(dsl, id)),
-                                    StoredShoots.choices(
-                                            dsl.selectFrom(SHOOT_RIG_CHOICE)
-                                                    .where(SHOOT_RIG_CHOICE.SHOOT_ID.eq(id))
-                                                    .fetch(),
-                                            position))));
-        }
-
-        /** Before the names of changed fields. */
-        String mark() {
-            return rig.getPosition() == FIRST_RIG ? "" : rig.getPosition() + ":";
-        }
-
-        Map<String, String> texts() {
-            Map<String, String> texts = new HashMap<>(wishes);
-            for (ShootField field : ShootField.values()) {
-                texts.put(field.name(), text(field));
-            }
-            return texts;
-        }
-
-        String text(Field field) {
-            return field instanceof WishField wish
-                    ? wishes.getOrDefault(wish.name(), wish.initial())
-                    : field.normal(column((ShootField) field));
-        }
-
-        private String column(ShootField field) {
-            Object value = switch (field) {
-                case TITLE -> shoot.getTitle();
-                case NOTES -> shoot.getNotes();
-                case PLACE -> shoot.getPlaceId();
-                case NIGHT -> shoot.getNight();
-                case CAMERA -> rig.getCameraId();
-                case LENS -> rig.getLensId();
-                case CONVERTER -> rig.getConverterId();
-                case FOCAL -> rig.getFocalMm();
-                case AIM ->
-                    rig.getAimAzimuth() == null
-                            ? ""
-                            : rig.getAimAzimuth() + " " + rig.getAimAltitude() + " " + rig.getRoll();
-                case BUDGET -> rig.getBudgetPx();
-                case ISO_SCHOOL -> rig.getIsoSchool();
-                case SHUTTER -> rig.getPinnedS();
-                case APERTURE -> rig.getPinnedAperture();
-                case ISO -> rig.getPinnedIso();
-                default -> choices.get(field);
-            };
-            return value == null ? "" : value.toString();
-        }
-
-        private static final Map<String, ShootField> COLUMNS =
-                Arrays.stream(ShootField.values()).collect(Collectors.toMap(Enum::name, f -> f));
-
-        void set(String name, String text) {
-            ShootField column = COLUMNS.get(name);
-            if (column == null) {
-                wishes.put(name, text);
-            } else {
-                set(column, text);
-            }
-        }
-
-        private void set(ShootField field, String text) {
-            switch (field) {
-                case TITLE -> shoot.setTitle(text);
-                case NOTES -> shoot.setNotes(text);
-                case PLACE -> shoot.setPlaceId(Long.valueOf(text));
-                case NIGHT -> shoot.setNight(text);
-                case CAMERA -> rig.setCameraId(Long.valueOf(text));
-                case LENS -> rig.setLensId(Long.valueOf(text));
-                case CONVERTER -> rig.setConverterId(text.isEmpty() ? null : Long.valueOf(text));
-                case FOCAL -> rig.setFocalMm(Double.valueOf(text));
-                case AIM -> aim(text);
-                case BUDGET -> rig.setBudgetPx(Double.valueOf(text));
-                case ISO_SCHOOL -> rig.setIsoSchool(text);
-                case SHUTTER -> rig.setPinnedS(text.isEmpty() ? null : Double.valueOf(text));
-                case APERTURE -> rig.setPinnedAperture(text.isEmpty() ? null : Double.valueOf(text));
-                case ISO -> rig.setPinnedIso(text.isEmpty() ? null : Long.valueOf(text));
-                default -> choices.put(field, text);
-            }
-        }
-
-        private void aim(String text) {
-            String[] parts = text.split(" ");
-            boolean none = text.isEmpty();
-            rig.setAimAzimuth(none ? null : Double.valueOf(parts[0]));
-            rig.setAimAltitude(none ? null : Double.valueOf(parts[1]));
-            rig.setRoll(none ? null : Double.valueOf(parts[2]));
-        }
-
-        void save(DSLContext tx, String at) {
-            shoot.setSavedAt(at);
-            shoot.update();
-            rig.update();
-            wishes.forEach((name, value) -> setWish(tx, shoot.getId(), name, value));
-            choices.forEach((field, value) -> setChoice(tx, shoot.getId(), rig.getPosition(), field, value));
-        }
     }
 }

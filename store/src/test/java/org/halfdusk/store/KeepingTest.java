@@ -81,21 +81,21 @@ class KeepingTest {
         StoredRigs rigs = new StoredRigs(database, CLOCK);
         ExecutorService four = Executors.newFixedThreadPool(4);
         try {
-            List<Future<Integer>> done = IntStream.range(0, 40)
+            List<Future<Long>> done = IntStream.range(0, 40)
                     .mapToObj(i -> four.submit(() -> {
                         places.add(cove(i));
-                        int seen = shoots.list("").size()
+                        long seen = shoots.list("").size()
                                 + shoots.furtherRigs().size()
                                 + shoots.rigs(9).size()
                                 + places.list().size()
                                 + kits.usedBy(Kits.Kind.CAMERA, 3).size()
                                 + rigs.rigs().size()
                                 + rigs.usedBy(6).size()
-                                + shoots.fields(9).size();
-                        return shoots.duplicate(9).isPresent() ? seen : -1;
+                                + shoots.find(9).stream().count();
+                        return shoots.duplicate(9).isPresent() ? seen : -1L;
                     }))
                     .toList();
-            for (Future<Integer> f : done) {
+            for (Future<Long> f : done) {
                 assertTrue(f.get() > 0);
             }
         } finally {

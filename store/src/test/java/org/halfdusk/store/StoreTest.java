@@ -13,7 +13,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -38,9 +37,8 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.SubjectWish;
-import org.halfdusk.shoot.WishField;
 import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.jooq.exception.IntegrityConstraintViolationException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -104,13 +102,17 @@ class StoreTest {
                 LocalDate.of(2027, 6, 4),
                 "Core over the tower",
                 rig,
-                SubjectWish.NONE,
+                MilkyWayWish.KIND.usual(),
                 "",
                 CLOCK.instant()));
     }
 
-    private Shoots.Outcome change(long id, Field field, String was, String value) {
-        return shoots.change(id, Map.of(field, new Shoots.Edit(was, value)));
+    private Shoots.Outcome change(long id, Field<Shoot, ?> field, String was, String value) {
+        return shoots.change(id, List.of(Shoots.Edit.read(field, Optional.of(was), value)));
+    }
+
+    private double lowest(long id) {
+        return ((MilkyWayWish) shoots.find(id).orElseThrow().it().wish()).lowestCoreDegrees();
     }
 
     @Test
@@ -146,30 +148,31 @@ class StoreTest {
         change(id, ShootField.TITLE, "Core over the tower", "First");
         Shoots.Outcome.Conflict c = assertInstanceOf(
                 Shoots.Outcome.Conflict.class, change(id, ShootField.TITLE, "Core over the tower", "Second"));
-        assertEquals("First", c.theirs());
-        assertEquals("Second", c.yours());
+        assertEquals("First", c.theirs().title());
+        assertEquals("Second", c.yours().value());
         assertEquals("First", shoots.find(id).orElseThrow().it().title());
         assertInstanceOf(Shoots.Outcome.Saved.class, change(id, ShootField.TITLE, "First", "Second"));
     }
 
-    private static final WishField LENGTH = WishField.number("CORE_LOWEST", "lowest", "°", 0, 60, 10);
+    private static final Field<Shoot, ?> LOWEST =
+            ShootField.wishes(Subject.MILKY_WAY).get(0);
 
     /** A wish of the subject is kept, noticed in a conflict and taken back like any other field. */
     @Test
     void wishesOfASubjectAreFieldsToo() {
         long id = shoot();
-        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, LENGTH, "10", "20"));
-        assertEquals("20", shoots.find(id).orElseThrow().it().wish().text(LENGTH));
-        Shoots.Outcome.Conflict c = assertInstanceOf(Shoots.Outcome.Conflict.class, change(id, LENGTH, "10", "30"));
-        assertEquals("20", c.theirs());
+        assertInstanceOf(Shoots.Outcome.Saved.class, change(id, LOWEST, "10", "20"));
+        assertEquals(20, lowest(id));
+        Shoots.Outcome.Conflict c = assertInstanceOf(Shoots.Outcome.Conflict.class, change(id, LOWEST, "10", "30"));
+        assertEquals("20", LOWEST.text(c.theirs()));
         close();
         open();
-        assertEquals(20, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(20, lowest(id));
         long copy = shoots.duplicate(id).orElseThrow();
-        assertEquals(20, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(20, lowest(copy));
         assertTrue(shoots.undo(id));
-        assertEquals(10, shoots.find(id).orElseThrow().it().wish().number(LENGTH));
-        assertEquals(20, shoots.find(copy).orElseThrow().it().wish().number(LENGTH));
+        assertEquals(10, lowest(id));
+        assertEquals(20, lowest(copy));
     }
 
     @Test
@@ -211,9 +214,9 @@ class StoreTest {
         long id = shoot();
         shoots.change(
                 id,
-                Map.<Field, Shoots.Edit>of(
-                        ShootField.TITLE, new Shoots.Edit("Core over the tower", "A"),
-                        ShootField.ISO, new Shoots.Edit("", "3200")));
+                List.of(
+                        Shoots.Edit.read(ShootField.TITLE, Optional.of("Core over the tower"), "A"),
+                        Shoots.Edit.read(ShootField.ISO, Optional.of(""), "3200")));
         change(id, ShootField.TITLE, "A", "B");
         assertEquals(2, shoots.undoable(id));
         assertTrue(shoots.undo(id));
@@ -277,7 +280,10 @@ class StoreTest {
         assertThrows(
                 IntegrityConstraintViolationException.class,
                 () -> change(
-                        id, ShootField.PLACE, shoots.fields(id).getOrDefault(ShootField.PLACE.name(), ""), "4711"));
+                        id,
+                        ShootField.PLACE,
+                        ShootField.PLACE.text(shoots.find(id).orElseThrow().it()),
+                        "4711"));
         assertEquals(0, shoots.undoable(id), "the refused change left no trace");
     }
 
@@ -304,7 +310,7 @@ class StoreTest {
         try {
             List<Callable<Boolean>> saves = IntStream.range(0, 80)
                     .<Callable<Boolean>>mapToObj(i -> () -> {
-                        String seen = shoots.fields(id).getOrDefault(ShootField.NOTES.name(), "");
+                        String seen = shoots.find(id).orElseThrow().it().notes();
                         return change(id, ShootField.NOTES, seen, "note " + i) instanceof Shoots.Outcome.Unknown;
                     })
                     .toList();
@@ -336,11 +342,13 @@ class StoreTest {
         assertEquals(second, shoots.find(id, number).orElseThrow().it().rig());
         assertInstanceOf(
                 Shoots.Outcome.Saved.class,
-                shoots.change(id, number, Map.of(ShootField.BUDGET, new Shoots.Edit("2.6", "5"))));
-        assertEquals("2.6", shoots.fields(id).get("BUDGET"));
-        assertEquals("5", shoots.fields(id, number).get("BUDGET"));
+                shoots.change(id, number, List.of(Shoots.Edit.read(ShootField.BUDGET, Optional.of("2.6"), "5"))));
+        assertEquals(2.6, shoots.find(id).orElseThrow().it().rig().wishes().budgetPx());
+        assertEquals(
+                5, shoots.find(id, number).orElseThrow().it().rig().wishes().budgetPx());
         assertTrue(shoots.undo(id));
-        assertEquals("2.6", shoots.fields(id, number).get("BUDGET"));
+        assertEquals(
+                2.6, shoots.find(id, number).orElseThrow().it().rig().wishes().budgetPx());
     }
 
     @Test

@@ -17,13 +17,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.halfdusk.exposure.Mount;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.lunareclipse.LunarEclipseWish;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -56,10 +58,8 @@ class UpgradeTest {
             assertEquals("Core over the tower", shoot.title());
             assertEquals("a note", shoot.notes());
             assertEquals(171.5, shoot.rig().framing().orElseThrow().azimuth().degrees());
-            assertEquals(
-                    version >= 2 ? Map.of("CORE_LOWEST", "12") : Map.of(),
-                    shoot.wish().texts());
-            assertEquals(version >= 8 ? "RAW_JPEG" : "", shoot.rig().choices().of(ShootField.FILES));
+            assertEquals(version >= 2 ? new MilkyWayWish(12) : MilkyWayWish.KIND.usual(), shoot.wish());
+            assertEquals(version >= 8, shoot.rig().choices().recording().jpeg());
             assertEquals(version >= 7 ? 2 : 1, shoots.rigs(9).size());
             assertEquals(1, shoots.undoable(9));
             Place place =
@@ -126,10 +126,10 @@ class UpgradeTest {
         try (Database database = Database.open(folder, CLOCK)) {
             StoredShoots shoots = new StoredShoots(database, CLOCK);
             Shoot shoot = shoots.find(9).orElseThrow().it();
-            assertEquals(Map.of("LUNAR_DANJON", "3"), shoot.wish().texts());
-            assertEquals("LUNAR", shoot.rig().choices().of(ShootField.MOUNT));
+            assertEquals(LunarEclipseWish.DANJON.with(LunarEclipseWish.KIND.usual(), 3), shoot.wish());
+            assertEquals(Mount.LUNAR, shoot.rig().choices().limits().mount());
             for (Kept<Shoot.ShootRig> rig : shoots.rigs(9)) {
-                assertEquals("LUNAR", rig.it().choices().of(ShootField.MOUNT));
+                assertEquals(Mount.LUNAR, rig.it().choices().limits().mount());
             }
         }
     }

@@ -9,7 +9,9 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.junit.jupiter.api.AfterAll;
@@ -198,7 +200,7 @@ class PagesTest {
         assertHas(r, "value=\"-100\"");
     }
 
-    private static Map<String, String> edit(ShootField field, String was, String value) {
+    private static Map<String, String> edit(Field<Shoot, ?> field, String was, String value) {
         return Map.of(field.name(), value, "was." + field.name(), was);
     }
 

@@ -1,6 +1,5 @@
 package org.halfdusk.shoot.lunareclipse;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -20,32 +19,15 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.WishKind;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.Night;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 
 /** The planner of lunar eclipses. */
-public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner<LunarEclipseNight> {
-    public static final WishField DANJON = WishField.choice(
-            "LUNAR_DANJON",
-            "darkness of totality",
-            new WishField.Option("2", "Danjon 2, deep red"),
-            new WishField.Option("0", "Danjon 0, almost invisible"),
-            new WishField.Option("1", "Danjon 1, dark grey or brown"),
-            new WishField.Option("3", "Danjon 3, brick red"),
-            new WishField.Option("4", "Danjon 4, bright copper"));
-    public static final WishField CHANGE_OVER =
-            WishField.number("LUNAR_CHANGE_OVER", "expose for the shadow from", "% covered", 50, 100, 78);
-    public static final WishField MINUTES =
-            WishField.number("LUNAR_MINUTES", "minutes between frames", "min", 0.5, 60, 5);
-
-    /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(DANJON, CHANGE_OVER, MINUTES);
-
+public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner<LunarEclipseNight, LunarEclipseWish> {
     /** Years searched at a time; each has two or three eclipses. */
     private static final int YEARS = 5;
 
@@ -57,7 +39,6 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
             false,
             false,
             Body.MOON,
-            Optional.empty(),
             Set.of(Packing.Item.TRACKING_MOUNT, Packing.Item.EXACT_CLOCK, Packing.Item.CHAIR));
 
     @Override
@@ -66,27 +47,37 @@ public record LunarEclipsePlanner(Ephemeris ephemeris) implements SubjectPlanner
     }
 
     @Override
+    public WishKind<LunarEclipseWish> wishes() {
+        return LunarEclipseWish.KIND;
+    }
+
+    @Override
     public Class<LunarEclipseNight> nightType() {
         return LunarEclipseNight.class;
     }
 
     @Override
-    public LunarEclipseNight night(Site site, LocalDate date, SubjectWish wish) {
+    public LunarEclipseNight night(Site site, LocalDate date, LunarEclipseWish wish) {
         return LunarEclipseNight.of(site, date, ephemeris);
     }
 
     @Override
     public Plan plan(
-            Site site, LunarEclipseNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
+            Site site,
+            LunarEclipseNight night,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            LunarEclipseWish wish) {
         return LunarEclipsePlan.of(
                 site.place(),
                 night,
                 rig,
                 framing,
                 wishes,
-                (int) wish.number(DANJON),
-                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)),
-                wish.number(CHANGE_OVER) / 100);
+                wish.danjon(),
+                wish.between(),
+                wish.changeOverPercent() / 100);
     }
 
     /** The coming eclipses, those below the horizon left out. */

@@ -1,7 +1,6 @@
 package org.halfdusk.shoot.milkyway;
 
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.ephemeris.Body;
@@ -11,22 +10,16 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.WishKind;
 import org.halfdusk.shoot.Wishes;
 
 /** The Milky Way's planner. */
-public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
-    public static final WishField LOWEST_CORE = WishField.number(
-            "CORE_LOWEST", "lowest core altitude", "°", 0, 60, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES);
-
-    /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(LOWEST_CORE);
-
+public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight, MilkyWayWish> {
     /** What all the rest asks of it. */
     public static final Traits TRAITS = new Traits(
             Traits.Dating.EVERY_NIGHT,
@@ -35,7 +28,6 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
             true,
             true,
             Body.GALACTIC_CENTRE,
-            Optional.empty(),
             Set.of(Packing.Item.LENS_CAP, Packing.Item.PAINTING_LAMP));
 
     @Override
@@ -44,24 +36,29 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
     }
 
     @Override
+    public WishKind<MilkyWayWish> wishes() {
+        return MilkyWayWish.KIND;
+    }
+
+    @Override
     public Class<MilkyWayNight> nightType() {
         return MilkyWayNight.class;
     }
 
     @Override
-    public MilkyWayNight night(Site site, LocalDate date, SubjectWish wish) {
+    public MilkyWayNight night(Site site, LocalDate date, MilkyWayWish wish) {
         return MilkyWayNight.of(
                 site.sky(),
                 site.dark(),
                 date,
                 site.place().zone(),
-                wish.number(LOWEST_CORE),
+                wish.lowestCoreDegrees(),
                 site.place().skyline());
     }
 
     @Override
     public Plan plan(
-            Site site, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
+            Site site, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes, MilkyWayWish wish) {
         return MilkyWayPlan.of(site.place(), night, rig, framing, wishes);
     }
 
@@ -74,6 +71,11 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight> {
     @Override
     public double focalMm(Lens lens) {
         return lens.shortestMm();
+    }
+
+    @Override
+    public MilkyWayWish initialWish(Place place, Preferences preferences) {
+        return new MilkyWayWish(preferences.lowestCoreDegrees());
     }
 
     @Override

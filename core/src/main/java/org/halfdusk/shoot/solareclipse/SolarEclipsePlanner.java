@@ -1,12 +1,10 @@
 package org.halfdusk.shoot.solareclipse;
 
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.halfdusk.eclipse.FilterGuard;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Framing;
@@ -18,34 +16,13 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.WishKind;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
 
 /** The planner of solar eclipses. */
-public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
-    public static final WishField FILTER = WishField.choice(
-            "SOLAR_FILTER",
-            "solar filter",
-            new WishField.Option("ND5", "density 5.0, for the lens (eyes: ISO 12312-2)"),
-            new WishField.Option("ND4", "density 4.0, for the lens only, never for eyes"));
-    public static final WishField MINUTES =
-            WishField.number("SOLAR_MINUTES", "minutes between partial frames", "min", 0.5, 30, 5);
-
-    /** How long the filter stays on beyond what the guard needs; only ever more. */
-    public static final WishField MARGIN = WishField.number(
-            "SOLAR_MARGIN",
-            "filter on after second and before third contact",
-            "s",
-            FilterGuard.LEAST_MARGIN_SECONDS,
-            FilterGuard.MOST_MARGIN_SECONDS,
-            FilterGuard.LEAST_MARGIN_SECONDS);
-
-    /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(FILTER, MARGIN, MINUTES);
-
+public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay, SolarEclipseWish> {
     /** Years searched at a time; a place sees about two eclipses in five years. */
     private static final int YEARS = 10;
 
@@ -57,7 +34,6 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
             false,
             false,
             Body.SUN,
-            Optional.empty(),
             Set.of(
                     Packing.Item.TRACKING_MOUNT,
                     Packing.Item.SOLAR_FILTER,
@@ -71,26 +47,24 @@ public record SolarEclipsePlanner() implements SubjectPlanner<SolarEclipseDay> {
     }
 
     @Override
+    public WishKind<SolarEclipseWish> wishes() {
+        return SolarEclipseWish.KIND;
+    }
+
+    @Override
     public Class<SolarEclipseDay> nightType() {
         return SolarEclipseDay.class;
     }
 
     @Override
-    public SolarEclipseDay night(Site site, LocalDate date, SubjectWish wish) {
-        return SolarEclipseDay.of(site, date, wish.number(MARGIN));
+    public SolarEclipseDay night(Site site, LocalDate date, SolarEclipseWish wish) {
+        return SolarEclipseDay.of(site, date, wish.marginSeconds());
     }
 
     @Override
     public Plan plan(
-            Site site, SolarEclipseDay day, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
-        return SolarEclipsePlan.of(
-                site.place(),
-                day,
-                rig,
-                framing,
-                wishes,
-                SolarEclipsePlan.Filter.valueOf(wish.text(FILTER)),
-                Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60)));
+            Site site, SolarEclipseDay day, Rig rig, Optional<Framing> framing, Wishes wishes, SolarEclipseWish wish) {
+        return SolarEclipsePlan.of(site.place(), day, rig, framing, wishes, wish.filter(), wish.between());
     }
 
     /** The coming eclipses that this place sees. */

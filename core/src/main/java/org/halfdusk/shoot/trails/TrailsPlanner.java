@@ -1,8 +1,6 @@
 package org.halfdusk.shoot.trails;
 
-import java.time.Duration;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.ephemeris.Body;
@@ -15,23 +13,12 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.WishKind;
 import org.halfdusk.shoot.Wishes;
 
 /** The planner of star trails. */
-public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
-    public static final WishField MINUTES =
-            WishField.number("TRAILS_MINUTES", "length of the trails", "min", 1, 960, 120);
-    public static final WishField GAP = WishField.number("TRAILS_GAP", "gap between frames", "s", 0, 60, 1);
-    public static final WishField MOONLIGHT = WishField.number("TRAILS_MOONLIGHT", "moonlight allowed", "mag", 0, 6, 1);
-    public static final WishField CELSIUS =
-            WishField.number("TRAILS_CELSIUS", "temperature expected", "°C", -50, 50, 10);
-
-    /** What can be wished of this subject. */
-    public static final List<WishField> FIELDS = List.of(MINUTES, GAP, MOONLIGHT, CELSIUS);
-
+public record TrailsPlanner() implements SubjectPlanner<TrailsNight, TrailsWish> {
     /** What all the rest asks of it. */
     public static final Traits TRAITS = new Traits(
             Traits.Dating.EVERY_NIGHT,
@@ -40,7 +27,6 @@ public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
             true,
             true,
             Body.GALACTIC_CENTRE,
-            Optional.of(CELSIUS),
             Set.of(Packing.Item.LENS_CAP, Packing.Item.PAINTING_LAMP, Packing.Item.CHAIR));
 
     @Override
@@ -49,20 +35,23 @@ public record TrailsPlanner() implements SubjectPlanner<TrailsNight> {
     }
 
     @Override
+    public WishKind<TrailsWish> wishes() {
+        return TrailsWish.KIND;
+    }
+
+    @Override
     public Class<TrailsNight> nightType() {
         return TrailsNight.class;
     }
 
     @Override
-    public TrailsNight night(Site site, LocalDate date, SubjectWish wish) {
-        Duration length = Duration.ofSeconds(Math.round(wish.number(MINUTES) * 60));
-        return TrailsNight.of(site, date, wish.number(MOONLIGHT), length);
+    public TrailsNight night(Site site, LocalDate date, TrailsWish wish) {
+        return TrailsNight.of(site, date, wish.moonlightMagnitudes(), wish.length());
     }
 
     @Override
-    public Plan plan(
-            Site site, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, SubjectWish wish) {
-        return TrailsPlan.of(site.place(), night, rig, framing, wishes, wish.number(GAP));
+    public Plan plan(Site site, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, TrailsWish wish) {
+        return TrailsPlan.of(site.place(), night, rig, framing, wishes, wish.gapSeconds());
     }
 
     /** As wide as can be: the pole and the ground together. */

@@ -21,7 +21,6 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.Isle;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -34,17 +33,17 @@ class FireworksPlanTest {
     private static final LocalDate AUGUST = LocalDate.of(2027, 8, 15);
     private static final Rig FORTY = rig(Isle.STANDARD, 40);
 
-    private static FireworksPlan plan(Rig rig, SubjectWish wish) {
+    private static FireworksPlan plan(Rig rig, FireworksWish wish) {
         return (FireworksPlan)
                 PLANNER.plan(isle(), PLANNER.night(isle(), AUGUST, wish), rig, Optional.empty(), Wishes.DEFAULT, wish);
     }
 
     private static FireworksPlan usual() {
-        return plan(FORTY, SubjectWish.NONE);
+        return plan(FORTY, FireworksWish.KIND.usual());
     }
 
-    private static SubjectWish at(double metres) {
-        return SubjectWish.NONE.with(FireworksPlanner.DISTANCE, Double.toString(metres));
+    private static FireworksWish at(double metres) {
+        return FireworksWish.DISTANCE.read(FireworksWish.KIND.usual(), Double.toString(metres));
     }
 
     /** 150 mm breaks at 180 m: from 420 m atan(180/420) = 23.2°; 81 to 165 m wide. */
@@ -60,7 +59,12 @@ class FireworksPlanTest {
     /** 420 m at 20 °C: 420 / 343.2 = 1.22 s. */
     @Test
     void soundLags() {
-        assertEquals(1.22, usual().show().soundLagSeconds(), 0.005);
+        assertEquals(
+                1.22,
+                plan(FORTY, FireworksWish.CELSIUS.read(FireworksWish.KIND.usual(), "20"))
+                        .show()
+                        .soundLagSeconds(),
+                0.005);
     }
 
     @Test
@@ -85,7 +89,7 @@ class FireworksPlanTest {
 
     @Test
     void tooLongALensCutsThem() {
-        assertFalse(plan(rig(Isle.STANDARD, 70), SubjectWish.NONE).held());
+        assertFalse(plan(rig(Isle.STANDARD, 70), FireworksWish.KIND.usual()).held());
         assertTrue(usual().held());
     }
 
@@ -99,8 +103,9 @@ class FireworksPlanTest {
     @ParameterizedTest
     @ValueSource(strings = {"0", "-5", "50001", "", "far"})
     void zeroDistanceIsRefusedByName(String typed) {
-        IllegalArgumentException e =
-                assertThrows(IllegalArgumentException.class, () -> FireworksPlanner.DISTANCE.normal(typed));
+        IllegalArgumentException e = assertThrows(
+                IllegalArgumentException.class,
+                () -> FireworksWish.DISTANCE.codec().normal(typed));
         String said = String.valueOf(e.getMessage());
         assertTrue(said.contains("distance to the launching site"), said);
         assertTrue(said.contains("1 to 50000 m"), said);
@@ -109,21 +114,24 @@ class FireworksPlanTest {
     @ParameterizedTest
     @ValueSource(strings = {"25:00", "half past ten", "", "22.30.1"})
     void aStartThatIsNoTimeIsRefused(String typed) {
-        assertThrows(IllegalArgumentException.class, () -> FireworksPlanner.START.normal(typed));
-        assertEquals("09:05", FireworksPlanner.START.normal("9:05"));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> FireworksWish.START.codec().normal(typed));
+        assertEquals("09:05", FireworksWish.START.codec().normal("9:05"));
     }
 
     @Test
     void aLensThatOnlyStopsToEight() {
         Lens old = new Lens("50 mm f/2 to f/8", 50, 50, 2, 2, 8, 5.6);
-        FireworksPlan plan = plan(rig(old, 50), SubjectWish.NONE);
+        FireworksPlan plan = plan(rig(old, 50), FireworksWish.KIND.usual());
         assertEquals(FNumber.of(8), plan.setting().fNumber());
         assertInstanceOf(ApertureReason.OutOfReach.class, plan.aperture().reason());
     }
 
     @Test
     void aShowAfterMidnightBelongsToTheNextDay() {
-        FireworksNight night = PLANNER.night(isle(), AUGUST, SubjectWish.NONE.with(FireworksPlanner.START, "00:15"));
+        FireworksNight night =
+                PLANNER.night(isle(), AUGUST, FireworksWish.START.read(FireworksWish.KIND.usual(), "00:15"));
         assertEquals(
                 "2027-08-16T00:15+02:00[Europe/Madrid]",
                 night.show().start().atZone(Isle.MADRID).toString());
@@ -139,15 +147,16 @@ class FireworksPlanTest {
                 blocks.stream().map(Block::kind).toList());
         assertTrue(blocks.get(0).end().isBefore(plan.night().show().start()));
         assertFalse(blocks.get(2).end().isAfter(plan.night().show().end()));
-        SubjectWish allFinale = SubjectWish.NONE.with(FireworksPlanner.FINALE, "60");
+        FireworksWish allFinale = FireworksWish.FINALE.read(FireworksWish.KIND.usual(), "60");
         assertTrue(plan(FORTY, allFinale).blocks().stream().noneMatch(b -> b.kind() == Block.Kind.SHOW));
     }
 
     @Test
     void aShowInDaylightScoresNothingAndTheMoonLittle() {
-        FireworksNight noon = PLANNER.night(isle(), AUGUST, SubjectWish.NONE.with(FireworksPlanner.START, "14:00"));
+        FireworksNight noon =
+                PLANNER.night(isle(), AUGUST, FireworksWish.START.read(FireworksWish.KIND.usual(), "14:00"));
         assertEquals(0, noon.score().total());
-        assertTrue(PLANNER.night(isle(), AUGUST, SubjectWish.NONE).score().total() > 80);
+        assertTrue(PLANNER.usualNight(isle(), AUGUST).score().total() > 80);
     }
 
     /** Sparks stay inside their radius sideways, and sink: the later, the lower. */
@@ -183,7 +192,7 @@ class FireworksPlanTest {
      */
     @Test
     void fromAHillTheFrameLooksDown() {
-        SubjectWish below = SubjectWish.NONE.with(FireworksPlanner.ABOVE, "-200");
+        FireworksWish below = FireworksWish.ABOVE.read(FireworksWish.KIND.usual(), "-200");
         FireworksPlan plan = plan(rig(Isle.STANDARD, 24), below);
         assertEquals(-25.5, plan.show().footDegrees(), 0.1);
         assertTrue(plan.held());

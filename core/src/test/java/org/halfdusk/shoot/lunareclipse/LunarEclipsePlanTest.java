@@ -28,7 +28,6 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.ExposureLimits;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,17 +43,17 @@ class LunarEclipsePlanTest {
     private static final Wishes FOLLOWED =
             Wishes.DEFAULT.with(new ExposureLimits(Mount.LUNAR, 0, PeriodicError.NONE, false, 0));
 
-    private static LunarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish) {
+    private static LunarEclipsePlan plan(Site site, LocalDate date, LunarEclipseWish wish) {
         return plan(site, date, wish, Wishes.DEFAULT);
     }
 
-    private static LunarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish, Wishes wishes) {
+    private static LunarEclipsePlan plan(Site site, LocalDate date, LunarEclipseWish wish, Wishes wishes) {
         return (LunarEclipsePlan)
                 PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), wishes, wish);
     }
 
     private static LunarEclipsePlan high() {
-        return plan(isle(), HIGH, SubjectWish.NONE);
+        return plan(isle(), HIGH, LunarEclipseWish.KIND.usual());
     }
 
     @Test
@@ -70,7 +69,7 @@ class LunarEclipsePlanTest {
 
     @Test
     void theOneThatRisesEclipsed() {
-        LunarEclipsePlan plan = plan(isle(), RISING, SubjectWish.NONE);
+        LunarEclipsePlan plan = plan(isle(), RISING, LunarEclipseWish.KIND.usual());
         LunarEclipseNight night = plan.night();
         List<Boolean> seen = night.contacts().stream()
                 .map(LunarEclipseNight.Contact::visible)
@@ -90,7 +89,7 @@ class LunarEclipsePlanTest {
     void underTheHorizonThereIsNothingToTake() {
         Site pacific = site(-15, -150, ZoneId.of("Pacific/Tahiti"));
         LocalDate date = LocalDate.of(2029, 12, 20);
-        LunarEclipsePlan plan = plan(pacific, date, SubjectWish.NONE);
+        LunarEclipsePlan plan = plan(pacific, date, LunarEclipseWish.KIND.usual());
         // Noon to noon there: greatest falls into the afternoon of the 20th, with the Moon down.
         assertTrue(plan.night().eclipse().isPresent());
         assertTrue(plan.night().seen().isEmpty());
@@ -101,7 +100,7 @@ class LunarEclipsePlanTest {
 
     @Test
     void aNightWithoutEclipseStillAnswers() {
-        LunarEclipsePlan plan = plan(isle(), HIGH.plusDays(3), SubjectWish.NONE);
+        LunarEclipsePlan plan = plan(isle(), HIGH.plusDays(3), LunarEclipseWish.KIND.usual());
         assertTrue(plan.night().eclipse().isEmpty());
         assertTrue(plan.course().isEmpty());
         assertTrue(plan.blocks().isEmpty());
@@ -131,7 +130,7 @@ class LunarEclipsePlanTest {
     void isoRisesOnlyAfterTimeAndApertureAreSpent() {
         for (Wishes wishes : List.of(Wishes.DEFAULT, FOLLOWED)) {
             for (String danjon : List.of("0", "1", "2", "3", "4")) {
-                SubjectWish wish = SubjectWish.NONE.with(LunarEclipsePlanner.DANJON, danjon);
+                LunarEclipseWish wish = LunarEclipseWish.DANJON.read(LunarEclipseWish.KIND.usual(), danjon);
                 for (LunarEclipsePlan.Step s : plan(isle(), HIGH, wish, wishes).course()) {
                     LunarExposure e = s.exposure();
                     double t = e.setting().shutter().realSeconds();
@@ -148,7 +147,10 @@ class LunarEclipsePlanTest {
     @Test
     void aFollowingMountKeepsIsoLow() {
         int fixed = high().setting().iso().number();
-        int low = plan(isle(), HIGH, SubjectWish.NONE, FOLLOWED).setting().iso().number();
+        int low = plan(isle(), HIGH, LunarEclipseWish.KIND.usual(), FOLLOWED)
+                .setting()
+                .iso()
+                .number();
         assertTrue(low * 8 <= fixed, low + " against " + fixed);
     }
 
@@ -196,7 +198,7 @@ class LunarEclipsePlanTest {
 
     @Test
     void oneChangesOverWhereOneLikes() {
-        SubjectWish late = SubjectWish.NONE.with(LunarEclipsePlanner.CHANGE_OVER, "95");
+        LunarEclipseWish late = LunarEclipseWish.CHANGE_OVER.read(LunarEclipseWish.KIND.usual(), "95");
         for (LunarEclipsePlan.Step s : plan(isle(), HIGH, late).course()) {
             assertEquals(s.umbralMagnitude() >= 0.95, s.phase() == EclipsedMoon.Phase.SHADOW);
         }
@@ -208,7 +210,7 @@ class LunarEclipsePlanTest {
      */
     @Test
     void whatDrownsInTheDuskGetsNoFrames() {
-        LunarEclipsePlan plan = plan(isle(), RISING, SubjectWish.NONE);
+        LunarEclipsePlan plan = plan(isle(), RISING, LunarEclipseWish.KIND.usual());
         LunarEclipsePlan.Step early = plan.step(Instant.parse("2028-12-31T17:11:55Z"));
         assertFalse(early.visible());
         Instant from = plan.visibleFrom().orElseThrow();
@@ -231,7 +233,7 @@ class LunarEclipsePlanTest {
      */
     @Test
     void aFollowingMountIsTrustedByItsPixels() {
-        LunarEclipsePlan plan = plan(isle(), HIGH, SubjectWish.NONE, FOLLOWED);
+        LunarEclipsePlan plan = plan(isle(), HIGH, LunarEclipseWish.KIND.usual(), FOLLOWED);
         double left = plan.speedArcsec(plan.night().bestMoment());
         assertTrue(left > 0.003 * 14.5 && left < 0.03 * 14.5, "left " + left);
         double tripod = high().speedArcsec(plan.night().bestMoment());

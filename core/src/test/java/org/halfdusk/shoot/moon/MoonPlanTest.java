@@ -31,7 +31,6 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.Sky;
@@ -52,12 +51,12 @@ class MoonPlanTest {
     private static final LocalDate FULL = LocalDate.of(2027, 7, 18);
     private static final Rig TELE = rig(Isle.TELE, 400);
 
-    private static MoonPlan plan(Site site, LocalDate date, Rig rig, Wishes wishes, SubjectWish wish) {
+    private static MoonPlan plan(Site site, LocalDate date, Rig rig, Wishes wishes, MoonWish wish) {
         return (MoonPlan) PLANNER.plan(site, PLANNER.night(site, date, wish), rig, Optional.empty(), wishes, wish);
     }
 
     private static MoonPlan usual() {
-        return plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, SubjectWish.NONE);
+        return plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, MoonWish.KIND.usual());
     }
 
     @Test
@@ -75,7 +74,7 @@ class MoonPlanTest {
 
     @Test
     void fiveDaysBeforeNothingIsAlike() {
-        MoonNight night = PLANNER.night(SANDBAR, FULL.minusDays(6), SubjectWish.NONE);
+        MoonNight night = PLANNER.usualNight(SANDBAR, FULL.minusDays(6));
         assertTrue(night.main().isEmpty());
         assertEquals(MoonNight.Obstacle.OTHER_LIGHT, night.obstacle().orElseThrow());
         assertEquals(0, night.score().total());
@@ -149,7 +148,7 @@ class MoonPlanTest {
 
     @Test
     void inTheHandTheFocalLengthLimits() {
-        SubjectWish hand = SubjectWish.NONE.with(MoonPlanner.SUPPORT, "HAND");
+        MoonWish hand = MoonWish.SUPPORT.read(MoonWish.KIND.usual(), "HAND");
         MoonShot shot = plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, hand).shot();
         assertEquals(MoonShot.Limit.HAND, shot.limit());
         assertEquals(1 / 400.0, shot.limitSeconds(), 1e-4);
@@ -222,7 +221,7 @@ class MoonPlanTest {
      */
     @Test
     void theMoonsOwnLightFallsOnTheLand() {
-        Sky sky = plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, SubjectWish.NONE)
+        Sky sky = plan(SANDBAR, FULL, TELE, Wishes.DEFAULT, MoonWish.KIND.usual())
                 .night()
                 .sky();
         Instant highest = Instant.parse("2027-07-18T23:00:00Z");
@@ -251,7 +250,7 @@ class MoonPlanTest {
     void aNightWithoutMoonriseSaysSo() {
         boolean found = false;
         for (int i = 0; i < 31 && !found; i++) {
-            MoonNight night = PLANNER.night(SANDBAR, FULL.plusDays(i), SubjectWish.NONE);
+            MoonNight night = PLANNER.usualNight(SANDBAR, FULL.plusDays(i));
             found = night.event(EventType.MOONRISE).isEmpty();
             assertFalse(found && night.events().isEmpty());
         }
@@ -264,7 +263,8 @@ class MoonPlanTest {
         boolean circling = false;
         boolean down = false;
         for (int i = 0; i < 28; i++) {
-            MoonPlan plan = plan(north, LocalDate.of(2027, 12, 5).plusDays(i), TELE, Wishes.DEFAULT, SubjectWish.NONE);
+            MoonPlan plan =
+                    plan(north, LocalDate.of(2027, 12, 5).plusDays(i), TELE, Wishes.DEFAULT, MoonWish.KIND.usual());
             Optional<MoonNight.Obstacle> o = plan.night().obstacle();
             circling |= o.equals(Optional.of(MoonNight.Obstacle.NEITHER_RISES_NOR_SETS));
             down |= o.equals(Optional.of(MoonNight.Obstacle.DOWN))
@@ -301,7 +301,7 @@ class MoonPlanTest {
 
     @Test
     void theBandOfAltitudesIsTheWishs() {
-        SubjectWish wish = SubjectWish.NONE.with(MoonPlanner.LOWEST, "2").with(MoonPlanner.HIGHEST, "5");
+        MoonWish wish = MoonWish.HIGHEST.read(MoonWish.LOWEST.read(MoonWish.KIND.usual(), "2"), "5");
         MoonNight night = PLANNER.night(SANDBAR, FULL, wish);
         assertFalse(night.windows().isEmpty());
         for (Interval w : night.windows()) {

@@ -25,7 +25,6 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.ExposureLimits;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;
@@ -40,17 +39,17 @@ class SolarEclipsePlanTest {
     private static final Set<Block.Kind> BARE =
             EnumSet.of(Block.Kind.BEADS, Block.Kind.TOTALITY, Block.Kind.FILTER_OFF, Block.Kind.FILTER_ON);
 
-    private static SolarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish) {
+    private static SolarEclipsePlan plan(Site site, LocalDate date, SolarEclipseWish wish) {
         return plan(site, date, wish, Wishes.DEFAULT);
     }
 
-    private static SolarEclipsePlan plan(Site site, LocalDate date, SubjectWish wish, Wishes wishes) {
+    private static SolarEclipsePlan plan(Site site, LocalDate date, SolarEclipseWish wish, Wishes wishes) {
         return (SolarEclipsePlan)
                 PLANNER.plan(site, PLANNER.night(site, date, wish), TELE, Optional.empty(), wishes, wish);
     }
 
     private static SolarEclipsePlan total() {
-        return plan(isle(), TOTAL, SubjectWish.NONE);
+        return plan(isle(), TOTAL, SolarEclipseWish.KIND.usual());
     }
 
     @Test
@@ -86,13 +85,13 @@ class SolarEclipsePlanTest {
     /** A photographer may keep it on longer, never shorter. */
     @Test
     void theMarginIsOnlyEverMore() {
-        SubjectWish wider = SubjectWish.NONE.with(SolarEclipsePlanner.MARGIN, "15");
+        SolarEclipseWish wider = SolarEclipseWish.MARGIN.read(SolarEclipseWish.KIND.usual(), "15");
         Interval least = total().night().filter().off().orElseThrow();
         Interval more = plan(isle(), TOTAL, wider).night().filter().off().orElseThrow();
         assertEquals(12, Duration.between(least.start(), more.start()).toSeconds(), 1);
         assertEquals(12, Duration.between(more.end(), least.end()).toSeconds(), 1);
         org.junit.jupiter.api.Assertions.assertThrows(
-                IllegalArgumentException.class, () -> SubjectWish.NONE.with(SolarEclipsePlanner.MARGIN, "2"));
+                IllegalArgumentException.class, () -> SolarEclipseWish.MARGIN.read(SolarEclipseWish.KIND.usual(), "2"));
     }
 
     /** The last partials are of the sun's darker rim: linear darkening of 0.6 makes the thinnest crescent a stop darker. */
@@ -181,7 +180,7 @@ class SolarEclipsePlanTest {
         Site site = site(latitude, longitude, ZoneId.of("UTC"));
         int looked = 0;
         for (LocalDate date : PLANNER.dates(site, LocalDate.of(2020, 1, 1), 22)) {
-            SolarEclipsePlan plan = plan(site, date, SubjectWish.NONE);
+            SolarEclipsePlan plan = plan(site, date, SolarEclipseWish.KIND.usual());
             SolarEclipse e = plan.night().eclipse().orElseThrow();
             boolean total = e.type() == SolarEclipse.Type.TOTAL;
             for (Block b : plan.blocks()) {
@@ -202,7 +201,7 @@ class SolarEclipsePlanTest {
     void anAnnularEclipseHasARingThroughTheFilter() {
         // 26 January 2028, annular over southern Spain at sunset.
         Site seville = site(37.39, -5.99, Isle.MADRID);
-        SolarEclipsePlan plan = plan(seville, LocalDate.of(2028, 1, 26), SubjectWish.NONE);
+        SolarEclipsePlan plan = plan(seville, LocalDate.of(2028, 1, 26), SolarEclipseWish.KIND.usual());
         assertEquals(
                 SolarEclipse.Type.ANNULAR, plan.night().eclipse().orElseThrow().type());
         assertTrue(plan.night().filter().off().isEmpty());
@@ -213,7 +212,7 @@ class SolarEclipsePlanTest {
 
     @Test
     void aContactAfterSunsetTakesNoFrames() {
-        SolarEclipsePlan plan = plan(isle(), LocalDate.of(2028, 1, 26), SubjectWish.NONE);
+        SolarEclipsePlan plan = plan(isle(), LocalDate.of(2028, 1, 26), SolarEclipseWish.KIND.usual());
         List<SolarEclipseDay.Contact> contacts = plan.night().contacts();
         assertFalse(contacts.get(contacts.size() - 1).visible());
         Interval up = plan.night().windows().get(0);
@@ -226,11 +225,11 @@ class SolarEclipsePlanTest {
     void underTheHorizonAndNoneAtAll() {
         Site pacific = site(20, -157, ZoneId.of("Pacific/Honolulu"));
         for (LocalDate date : List.of(LocalDate.of(2027, 8, 1), LocalDate.of(2027, 8, 2))) {
-            SolarEclipsePlan plan = plan(pacific, date, SubjectWish.NONE);
+            SolarEclipsePlan plan = plan(pacific, date, SolarEclipseWish.KIND.usual());
             assertTrue(plan.blocks().isEmpty());
             assertEquals(0, plan.night().score().total());
         }
-        SolarEclipsePlan none = plan(isle(), LocalDate.of(2027, 9, 3), SubjectWish.NONE);
+        SolarEclipsePlan none = plan(isle(), LocalDate.of(2027, 9, 3), SolarEclipseWish.KIND.usual());
         assertTrue(none.night().contacts().isEmpty());
         assertTrue(none.night().filter().filtered(none.night().bestMoment()));
     }
@@ -242,13 +241,13 @@ class SolarEclipsePlanTest {
         SolarExposure partial = plan.exposure(EclipseGuide.Solar.PARTIAL_ND5);
         assertEquals(
                 1 / 400.0, partial.exactSeconds() / Math.pow(2, partial.airStops() + partial.crescentStops()), 1e-6);
-        SolarEclipsePlan thin = plan(isle(), TOTAL, SubjectWish.NONE.with(SolarEclipsePlanner.FILTER, "ND4"));
+        SolarEclipsePlan thin = plan(isle(), TOTAL, SolarEclipseWish.FILTER.read(SolarEclipseWish.KIND.usual(), "ND4"));
         double ratio = partial.exactSeconds()
                 / thin.exposure(EclipseGuide.Solar.PARTIAL_ND4).exactSeconds();
         assertEquals(8, ratio, 1e-9);
         assertTrue(plan.exposure(EclipseGuide.Solar.CORONA_8_R).tooLong());
         Wishes solar = Wishes.DEFAULT.with(new ExposureLimits(Mount.SOLAR, 0, PeriodicError.NONE, false, 0));
-        SolarEclipsePlan followed = plan(isle(), TOTAL, SubjectWish.NONE, solar);
+        SolarEclipsePlan followed = plan(isle(), TOTAL, SolarEclipseWish.KIND.usual(), solar);
         assertFalse(followed.exposure(EclipseGuide.Solar.CORONA_8_R).tooLong());
     }
 

@@ -28,7 +28,6 @@ import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.Sky;
 import org.junit.jupiter.api.Test;
@@ -41,13 +40,13 @@ class TrailsPlanTest {
     private static final LocalDate JANUARY = LocalDate.of(2027, 1, 8);
     private static final Rig FIFTEEN = rig(Isle.WIDE, 15);
 
-    private static TrailsPlan plan(Site site, LocalDate date, Rig rig, Wishes wishes, SubjectWish wish) {
+    private static TrailsPlan plan(Site site, LocalDate date, Rig rig, Wishes wishes, TrailsWish wish) {
         TrailsNight night = PLANNER.night(site, date, wish);
         return (TrailsPlan) PLANNER.plan(site, night, rig, Optional.empty(), wishes, wish);
     }
 
     private static TrailsPlan usual() {
-        return plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE);
+        return plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, TrailsWish.KIND.usual());
     }
 
     /** The drawing's night: dark from 19:38 or so to dawn, no moon after sunset's thin one. */
@@ -77,7 +76,7 @@ class TrailsPlanTest {
         assertEquals(0.3, usual().widestGapPx().orElseThrow(), 0.1);
         assertFalse(usual().gapShows());
         TrailsPlan slow =
-                plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE.with(TrailsPlanner.GAP, "20"));
+                plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, TrailsWish.GAP.read(TrailsWish.KIND.usual(), "20"));
         assertTrue(slow.gapShows());
     }
 
@@ -113,8 +112,8 @@ class TrailsPlanTest {
     @Test
     void aCitySkyShortensTheFrame() {
         Site city = site(40.4, -3.7, Isle.MADRID, 17.0);
-        TrailsExposure e =
-                plan(city, JANUARY, FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE).exposure();
+        TrailsExposure e = plan(city, JANUARY, FIFTEEN, Wishes.DEFAULT, TrailsWish.KIND.usual())
+                .exposure();
         assertEquals(TrailsExposure.TimeReason.SKY_GLOW, e.timeReason());
         assertTrue(e.shutter().realSeconds() < 90, e.shutter().label());
         assertTrue(e.stopsUnderGlow() > -0.1);
@@ -123,8 +122,8 @@ class TrailsPlanTest {
     @Test
     void withoutBulbTheCamerasLongest() {
         Rig rig = Rig.of(Isle.camera(false), Isle.WIDE, Optional.empty(), 15);
-        TrailsExposure e =
-                plan(isle(), JANUARY, rig, Wishes.DEFAULT, SubjectWish.NONE).exposure();
+        TrailsExposure e = plan(isle(), JANUARY, rig, Wishes.DEFAULT, TrailsWish.KIND.usual())
+                .exposure();
         assertEquals("30 s", e.shutter().label());
         assertEquals(TrailsExposure.TimeReason.LONGEST_OF_CAMERA, e.timeReason());
     }
@@ -134,7 +133,7 @@ class TrailsPlanTest {
         Wishes wide = new Wishes(
                 2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.empty(), Optional.of(FNumber.of(2)), Optional.empty());
         TrailsExposure e =
-                plan(isle(), JANUARY, FIFTEEN, wide, SubjectWish.NONE).exposure();
+                plan(isle(), JANUARY, FIFTEEN, wide, TrailsWish.KIND.usual()).exposure();
         assertEquals(FNumber.of(4), e.fNumber());
         assertInstanceOf(ApertureReason.OutOfReach.class, e.aperture().reason());
     }
@@ -143,7 +142,7 @@ class TrailsPlanTest {
     @ParameterizedTest
     @CsvSource({"35.95,0,35.95", "-33.9,180,33.9", "0,0,0", "78,0,78"})
     void thePoleAboveTheHorizon(double latitude, double azimuth, double altitude) {
-        TrailsNight night = PLANNER.night(site(latitude, 18, ZoneId.of("UTC")), JANUARY, SubjectWish.NONE);
+        TrailsNight night = PLANNER.usualNight(site(latitude, 18, ZoneId.of("UTC")), JANUARY);
         assertEquals(azimuth, night.pole().azimuth().degrees());
         assertEquals(altitude, night.pole().altitude().degrees(), 1e-9);
     }
@@ -159,14 +158,14 @@ class TrailsPlanTest {
     @Test
     void noWindowNoFrames() {
         Site north = site(60, 25, ZoneId.of("Europe/Helsinki"));
-        TrailsPlan june = plan(north, LocalDate.of(2027, 6, 21), FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE);
+        TrailsPlan june = plan(north, LocalDate.of(2027, 6, 21), FIFTEEN, Wishes.DEFAULT, TrailsWish.KIND.usual());
         assertEquals(TrailsNight.Obstacle.NEVER_DARK, june.night().obstacle().orElseThrow());
         assertTrue(june.blocks().isEmpty());
         assertTrue(june.run().isEmpty());
 
-        TrailsPlan fullMoon = plan(isle(), LocalDate.of(2027, 1, 22), FIFTEEN, Wishes.DEFAULT, SubjectWish.NONE);
+        TrailsPlan fullMoon = plan(isle(), LocalDate.of(2027, 1, 22), FIFTEEN, Wishes.DEFAULT, TrailsWish.KIND.usual());
         assertEquals(TrailsNight.Obstacle.MOON, fullMoon.night().obstacle().orElseThrow());
-        SubjectWish more = SubjectWish.NONE.with(TrailsPlanner.MOONLIGHT, "6");
+        TrailsWish more = TrailsWish.MOONLIGHT.read(TrailsWish.KIND.usual(), "6");
         assertTrue(plan(isle(), LocalDate.of(2027, 1, 22), FIFTEEN, Wishes.DEFAULT, more)
                 .run()
                 .isPresent());
@@ -204,11 +203,11 @@ class TrailsPlanTest {
         Rig film = Rig.of(Isle.film(400, 1.3), Isle.WIDE, Optional.empty(), 14);
         TrailsPlan plan = (TrailsPlan) PLANNER.plan(
                 Isle.isle(),
-                PLANNER.night(Isle.isle(), LocalDate.of(2027, 6, 4), SubjectWish.NONE),
+                PLANNER.usualNight(Isle.isle(), LocalDate.of(2027, 6, 4)),
                 film,
                 Optional.empty(),
                 Wishes.DEFAULT,
-                SubjectWish.NONE);
+                TrailsWish.KIND.usual());
         TrailsExposure e = plan.exposure();
         assertEquals(TrailsExposure.TimeReason.FILM, e.timeReason());
         double real = e.shutter().realSeconds();

@@ -16,7 +16,6 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.sky.Darkness;
@@ -115,9 +114,9 @@ class NightsApi {
     }
 
     private Row row(Site here, Subject subject, LocalDate date) {
-        MilkyWayNight core = new MilkyWayPlanner().night(here, date, SubjectWish.NONE);
+        MilkyWayNight core = new MilkyWayPlanner().usualNight(here, date);
         SubjectNight night =
-                subject == Subject.MILKY_WAY ? core : planner.of(subject).night(here, date, SubjectWish.NONE);
+                subject == Subject.MILKY_WAY ? core : planner.of(subject).usualNight(here, date);
         return row(core, night, views.of(subject, night).words().whyNotMore());
     }
 

@@ -21,7 +21,6 @@ import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.time.Interval;
@@ -201,7 +200,7 @@ class ShootsApi {
         int rig = rig(query);
         query.check();
         ShootDesk.Open open = desk.open(id, rig, Optional.empty());
-        boolean jpeg = !open.shoot().it().rig().choices().of(ShootField.FILES).isEmpty();
+        boolean jpeg = open.shoot().it().rig().choices().recording().jpeg();
         List<BlockAnswer> blocks = new ArrayList<>();
         List<FilterStep> filter = new ArrayList<>();
         for (Block b : open.blocks()) {

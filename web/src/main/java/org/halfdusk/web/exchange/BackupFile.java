@@ -2,8 +2,12 @@ package org.halfdusk.web.exchange;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
 import org.halfdusk.optics.Accessory;
@@ -14,6 +18,11 @@ import org.halfdusk.optics.Support;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.Wish;
+import org.halfdusk.shoot.WishKind;
 import org.halfdusk.typed.TypedNumber;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -38,7 +47,19 @@ public final class BackupFile {
                     .addSerializer(SkyBrightness.class, new AsNumber<>(SkyBrightness.class, SkyBrightness::magnitude))
                     .addDeserializer(SkyBrightness.class, new OfNumber<>(SkyBrightness.class, SkyBrightness::of))
                     .addSerializer(Iso.class, new AsNumber<>(Iso.class, Iso::value))
-                    .addDeserializer(Iso.class, new OfNumber<>(Iso.class, Iso::of)))
+                    .addDeserializer(Iso.class, new OfNumber<>(Iso.class, Iso::of))
+                    .addSerializer(RigChoices.class, new AsTexts<>(RigChoices.class, RigChoices::texts))
+                    .addDeserializer(
+                            RigChoices.class, new OfTexts<>(RigChoices.class, (node, texts) -> RigChoices.of(texts)))
+                    .addSerializer(
+                            Wish.class,
+                            new AsTexts<>(Wish.class, w -> WishKind.of(w).texts(w)))
+                    .addDeserializer(
+                            Wish.class,
+                            new OfTexts<>(
+                                    Wish.class,
+                                    (node, texts) ->
+                                            SubjectPlanner.wishes(subject(node)).of(texts))))
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();
@@ -47,6 +68,8 @@ public final class BackupFile {
     private static final int MOST_VALUES = 3_000_000;
 
     private static final int MOST_SAID = 300;
+
+    private static final String SUBJECT = "subject";
 
     /** The reader's messages name types by their packages, which say nothing to a person. */
     private static final Pattern CLASS = Pattern.compile("`[^`]*[.$](\\w+)>*`");
@@ -96,6 +119,45 @@ public final class BackupFile {
         }
     }
 
+    /** Choices and wishes, as texts by the names of their fields. */
+    private static final class AsTexts<T> extends StdSerializer<T> {
+        private final Function<T, Map<String, String>> texts;
+
+        AsTexts(Class<T> type, Function<T, Map<String, String>> texts) {
+            super(type);
+            this.texts = texts;
+        }
+
+        @Override
+        public void serialize(T value, JsonGenerator out, SerializationContext context) {
+            context.writeValue(out, Map.of("texts", texts.apply(value)));
+        }
+    }
+
+    private static final class OfTexts<T> extends StdDeserializer<T> {
+        private final BiFunction<JsonNode, Map<String, String>, T> made;
+
+        OfTexts(Class<T> type, BiFunction<JsonNode, Map<String, String>, T> made) {
+            super(type);
+            this.made = made;
+        }
+
+        @Override
+        public T deserialize(JsonParser in, DeserializationContext context) {
+            JsonNode node = in.readValueAsTree();
+            Map<String, String> texts = new LinkedHashMap<>();
+            node.path("texts")
+                    .properties()
+                    .forEach(e -> texts.put(e.getKey(), e.getValue().asString("")));
+            return made.apply(node, texts);
+        }
+    }
+
+    /** Whose a wish is, as {@link #complete} has noted it. */
+    private static Subject subject(JsonNode wish) {
+        return JSON.treeToValue(wish.path(SUBJECT), Subject.class);
+    }
+
     public static byte[] write(Backup backup) {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(backup);
     }
@@ -129,6 +191,9 @@ public final class BackupFile {
         for (JsonNode shoot : root.path("shoots")) {
             if (shoot.get("it") instanceof ObjectNode it) {
                 mount(it);
+                if (it.get("wish") instanceof ObjectNode wish && it.has(SUBJECT)) {
+                    wish.set(SUBJECT, it.get(SUBJECT));
+                }
             }
         }
         for (JsonNode lens : root.path("lenses")) {

@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.typed.TypedNumber;
 
 /** Settings as they are kept: which there are, and what may stand in each. */
@@ -28,9 +30,9 @@ public final class SettingTexts {
             TypedNumber.whole("setting " + name, value, 1, Long.MAX_VALUE, "");
         } else {
             switch (name) {
-                case "budget" -> TypedNumber.decimal("setting budget", value, 0.3, 50, "px");
-                case "lowestCore" -> TypedNumber.decimal("setting lowestCore", value, 0, 60, "°");
-                case "isoSchool" -> ShootField.ISO_SCHOOL.normal(value);
+                case "budget" -> Wishes.BUDGET.read(value);
+                case "lowestCore" -> MilkyWayWish.LOWEST_CORE_RANGE.read(value);
+                case "isoSchool" -> ShootField.ISO_SCHOOL.codec().read(value);
                 default ->
                     throw new IllegalArgumentException("setting “" + TypedNumber.shown(name)
                             + "” is not known; those of a backup of Half Dusk are allowed");

@@ -25,7 +25,6 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -205,13 +204,16 @@ record ExposeDetail(
     }
 
     private static String bracket(ShootDesk.Open open) {
-        String kept = open.shoot().it().rig().choices().of(ShootField.BRACKET);
-        if (kept.isEmpty()) {
-            return "";
-        }
-        String[] parts = kept.split(" ");
-        Ladder ladder = new Ladder(Integer.parseInt(parts[0]), Integer.parseInt(parts[1]));
-        Plan plan = open.now();
+        return open.shoot()
+                .it()
+                .rig()
+                .choices()
+                .bracket()
+                .map(l -> bracket(open.now(), l))
+                .orElse("");
+    }
+
+    private static String bracket(Plan plan, Ladder ladder) {
         List<ShutterTime> times = ladder.times(plan.setting().shutter(), ExposurePlan.times(plan.rig()));
         return times.size() + " frames at " + plan.setting().fNumber().label() + " ISO "
                 + plan.setting().iso() + ": "

@@ -4,17 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.Tolerance;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kits;
-import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
@@ -61,7 +62,7 @@ record ExposePage(
     /** Longer times are no choice for a list. */
     private static final double LONGEST_LISTED_SECONDS = 600;
 
-    static ExposePage of(ShootDesk.Open open, Kits kits, Rigs rigs, Planner planner, FormErrors errors, Theme theme) {
+    static ExposePage of(ShootDesk.Open open, Kits kits, Rigs rigs, FormErrors errors, Theme theme) {
         Shoot shoot = open.shoot().it();
         Shoot.ShootRig kept = shoot.rig();
         Wishes wishes = kept.wishes();
@@ -78,7 +79,7 @@ record ExposePage(
                 kept.converterId().map(String::valueOf).orElse("")));
         return new ExposePage(
                 step,
-                WishForm.of(planner.of(shoot.subject()).wishFields(), shoot, errors),
+                WishForm.of(shoot, errors),
                 open.rig(),
                 rigs.rigs().stream()
                         .map(r -> new Choice(Long.toString(r.id()), r.it().name(), standing(r.it(), kept)))
@@ -104,11 +105,11 @@ record ExposePage(
                 !lens.zoom(),
                 lens.zoom() ? Words.plain(lens.shortestMm()) + "–" + Words.plain(lens.longestMm()) + " mm" : "fixed",
                 errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
-                tolerances(kept.choices().of(ShootField.TOLERANCE)),
-                kept.choices().of(ShootField.TOLERANCE).isEmpty(),
+                tolerances(kept.choices()),
+                kept.choices().tolerance().isEmpty(),
                 print(kept, errors),
                 choices(
-                        kept.choices().of(ShootField.MOUNT),
+                        RigChoices.MOUNT.text(kept.choices()),
                         "",
                         "not, on a tripod",
                         "SIDEREAL",
@@ -119,12 +120,12 @@ record ExposePage(
                         "with the sun",
                         "HALF",
                         "at half the stars' rate"),
-                !kept.choices().of(ShootField.MOUNT).isEmpty(),
-                typed(kept, ShootField.POLAR, errors),
-                choices(kept.choices().of(ShootField.PERSON), "", "none", "STANDS", "stands still, 3 s at most"),
-                typed(kept, ShootField.FILTER, errors),
+                kept.choices().limits().mount().turns(),
+                typed(kept, RigChoices.POLAR, errors),
+                choices(RigChoices.PERSON.text(kept.choices()), "", "none", "STANDS", "stands still, 3 s at most"),
+                typed(kept, RigChoices.FILTER, errors),
                 choices(
-                        kept.choices().of(ShootField.BRACKET),
+                        RigChoices.BRACKET.text(kept.choices()),
                         "",
                         "none",
                         "3 3",
@@ -142,15 +143,17 @@ record ExposePage(
                         "5 6",
                         "5, two stops apart"),
                 ExposeDetail.of(open, theme),
-                Stream.of(ShootField.values()).collect(Collectors.toMap(Enum::name, f -> errors.of(f.name()))));
+                ShootField.common().stream().collect(Collectors.toMap(Field::name, f -> errors.of(f.name()))));
     }
 
-    private static String typed(Shoot.ShootRig kept, ShootField field, FormErrors errors) {
-        return errors.of(field.name()).isEmpty() ? kept.choices().of(field) : errors.text(field.name());
+    private static String typed(Shoot.ShootRig kept, Field<RigChoices, ?> field, FormErrors errors) {
+        return errors.of(field.name()).isEmpty() ? field.text(kept.choices()) : errors.text(field.name());
     }
 
-    private static List<Choice> tolerances(String kept) {
-        String kind = kept.startsWith("PRINT") ? "PRINT 60 80" : kept;
+    private static List<Choice> tolerances(RigChoices kept) {
+        boolean print =
+                kept.tolerance().filter(t -> t instanceof Tolerance.OnPrint).isPresent();
+        String kind = print ? "PRINT 60 80" : RigChoices.TOLERANCE.text(kept);
         return choices(
                 kind,
                 "",
@@ -165,14 +168,12 @@ record ExposePage(
 
     /** Width and distance of the print, cm; two empty texts where none is meant. */
     private static List<String> print(Shoot.ShootRig kept, FormErrors errors) {
-        String text = kept.choices().of(ShootField.TOLERANCE);
-        if (!text.startsWith("PRINT")) {
-            return List.of("", "");
+        if (!errors.of("TOLERANCE").isEmpty()) {
+            return List.of(errors.text("printWidth"), errors.text("printDistance"));
         }
-        String[] parts = text.split(" ");
-        return errors.of("TOLERANCE").isEmpty()
-                ? List.of(parts[1], parts[2])
-                : List.of(errors.text("printWidth"), errors.text("printDistance"));
+        return kept.choices().tolerance().orElse(new Tolerance.At100()) instanceof Tolerance.OnPrint p
+                ? List.of(Numbers.typed(p.widthCm()), Numbers.typed(p.distanceCm()))
+                : List.of("", "");
     }
 
     /** Values and names by turns; a value of none of them stands as it is. */

@@ -3,7 +3,6 @@ package org.halfdusk.web.expose;
 import java.util.HashMap;
 import java.util.Map;
 import org.halfdusk.shoot.Kits;
-import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -13,7 +12,7 @@ import org.springframework.stereotype.Component;
 
 /** The Expose step of a shoot. */
 @Component
-record ExposePages(Kits kits, Rigs rigs, Planner planner) implements StepPages {
+record ExposePages(Kits kits, Rigs rigs) implements StepPages {
     @Override
     public String step() {
         return "expose";
@@ -36,6 +35,6 @@ record ExposePages(Kits kits, Rigs rigs, Planner planner) implements StepPages {
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        return ExposePage.of(open, kits, rigs, planner, result.errors(), theme);
+        return ExposePage.of(open, kits, rigs, result.errors(), theme);
     }
 }

@@ -1,9 +1,7 @@
 package org.halfdusk.web.expose;
 
 import java.util.Optional;
-import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.web.door.NotFound;
@@ -56,31 +54,30 @@ class TestFrameController {
     private Advice advice(ShootDesk.Open open, Symptom seen, int rig) {
         Plan plan = open.plan();
         Symptom.Remedy r = seen.remedy(plan.rig(), plan.setting(), plan.trails());
-        String field = r.field().map(ShootField::name).orElse("");
-        String was =
-                field.isEmpty() ? "" : shoots.fields(open.shoot().id(), rig).getOrDefault(field, "");
-        return new Advice(heading(seen, r), reason(seen, r), field, r.value(), was, label(r), open.address("expose"));
+        Optional<Symptom.Change<?>> c = r.change();
+        return new Advice(
+                heading(seen, r),
+                reason(seen, r),
+                c.map(f -> f.field().name()).orElse(""),
+                c.map(Symptom.Change::text).orElse(""),
+                c.map(f -> f.field().text(open.shoot().it())).orElse(""),
+                label(r),
+                open.address("expose"));
     }
 
     private static String label(Symptom.Remedy r) {
-        return r.field()
-                .map(f -> switch (f) {
-                    case ISO -> "ISO " + r.value();
-                    case APERTURE -> FNumber.of(Double.parseDouble(r.value())).label();
-                    default -> Words.seconds(Double.parseDouble(r.value()));
-                })
-                .orElse("");
+        return r.change().map(Symptom.Change::label).orElse("");
     }
 
     private static String heading(Symptom seen, Symptom.Remedy r) {
         if (seen == Symptom.SOFT) {
             return "Go through the causes in this order";
         }
-        return r.field().isEmpty() ? "No setting is left for that" : "Set " + label(r);
+        return r.change().isEmpty() ? "No setting is left for that" : "Set " + label(r);
     }
 
     private static String reason(Symptom seen, Symptom.Remedy r) {
-        boolean nothing = r.field().isEmpty();
+        boolean nothing = r.change().isEmpty();
         return switch (seen) {
             case LEFT_EDGE ->
                 nothing

@@ -10,7 +10,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.sky.BandArch;
 import org.halfdusk.sky.HorizontalPosition;
@@ -112,11 +112,11 @@ record FramePage(
     }
 
     private static DepthPart depth(ShootDesk.Open open, FormErrors errors) {
-        String kept = open.shoot().it().rig().choices().of(ShootField.FOCUS);
+        RigChoices choices = open.shoot().it().rig().choices();
         return DepthPart.of(
                 open.now(),
-                kept.isEmpty() ? Double.POSITIVE_INFINITY : Double.parseDouble(kept),
-                errors.of("FOCUS").isEmpty() ? kept : errors.text("FOCUS"),
+                choices.focusMetres().orElse(Double.POSITIVE_INFINITY),
+                errors.of("FOCUS").isEmpty() ? RigChoices.FOCUS.text(choices) : errors.text("FOCUS"),
                 errors.of("FOCUS"));
     }
 

@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Planner;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -65,11 +64,11 @@ record FramePages(Planner planner) implements StepPages {
 
     @Override
     public String answer(ShootDesk.Open open) {
-        String panorama = open.shoot().it().rig().choices().of(ShootField.PANORAMA);
+        boolean panorama = open.shoot().it().rig().choices().panorama().isPresent();
         String azimuth = Words.azimuth(open.plan().framing().azimuth().degrees());
-        return panorama.isEmpty()
-                ? "aim " + azimuth + ", "
-                        + Words.wholeDegrees(open.plan().framing().altitude().degrees()) + " up"
-                : "panorama, " + azimuth;
+        return panorama
+                ? "panorama, " + azimuth
+                : "aim " + azimuth + ", "
+                        + Words.wholeDegrees(open.plan().framing().altitude().degrees()) + " up";
     }
 }

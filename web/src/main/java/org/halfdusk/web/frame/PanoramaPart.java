@@ -8,11 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.halfdusk.sequence.Panorama;
-import org.halfdusk.shoot.PanoramaWish;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.sky.BandArch;
 import org.halfdusk.time.SiderealTime;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -37,16 +37,18 @@ record PanoramaPart(
     /** Seconds to turn the head and let it settle. */
     private static final double TURNING = 6;
 
-    private static final String USUAL = " 30 1 1";
+    private static final double USUAL_OVERLAP = 0.3;
 
     static PanoramaPart of(ShootDesk.Open open, FormErrors errors) {
         Plan plan = open.plan();
-        String kept = open.shoot().it().rig().choices().of(ShootField.PANORAMA);
+        Optional<Panorama.Wish> kept = open.shoot().it().rig().choices().panorama();
         String wholeBand = BandArch.of(plan.night().sky(), open.at())
-                .map(a -> tenths(a.left()) + " 180" + USUAL)
+                .map(a -> RigChoices.PANORAMA
+                        .codec()
+                        .write(Optional.of(new Panorama.Wish(Math.rint(a.left() * 10) / 10, 180, USUAL_OVERLAP, 1, 1))))
                 .orElse("");
         Map<String, String> typed = errors.of("PANORAMA").isEmpty()
-                ? typed(kept.isEmpty() ? fallback(plan) : kept)
+                ? typed(kept.orElseGet(() -> fallback(plan)))
                 : Map.of(
                         "from", errors.text("panoramaFrom"),
                         "span", errors.text("panoramaSpan"),
@@ -57,7 +59,7 @@ record PanoramaPart(
             return new PanoramaPart(typed, errors.of("PANORAMA"), false, wholeBand, "", "", "", Optional.empty());
         }
         try {
-            return of(plan, PanoramaWish.parse(kept).it(), typed, errors.of("PANORAMA"), wholeBand);
+            return of(plan, kept.get(), typed, errors.of("PANORAMA"), wholeBand);
         } catch (IllegalArgumentException e) {
             return new PanoramaPart(
                     typed, String.valueOf(e.getMessage()), true, wholeBand, "", "", "", Optional.empty());
@@ -124,14 +126,18 @@ record PanoramaPart(
     }
 
     /** A hundred degrees about the aim. */
-    private static String fallback(Plan plan) {
+    private static Panorama.Wish fallback(Plan plan) {
         double from = (plan.framing().azimuth().degrees() + 310) % 360;
-        return Math.round(from) + " 100" + USUAL;
+        return new Panorama.Wish(Math.round(from), 100, USUAL_OVERLAP, 1, 1);
     }
 
-    private static Map<String, String> typed(String text) {
-        String[] parts = text.split(" ");
-        return Map.of("from", parts[0], "span", parts[1], "overlap", parts[2], "rows", parts[3], "spares", parts[4]);
+    private static Map<String, String> typed(Panorama.Wish w) {
+        return Map.of(
+                "from", TypedNumber.plain(w.fromAzimuth()),
+                "span", TypedNumber.plain(w.spanDegrees()),
+                "overlap", TypedNumber.plain(Math.rint(w.overlap() * 1000) / 10),
+                "rows", Integer.toString(w.rows()),
+                "spares", Integer.toString(w.spares()));
     }
 
     private static String tenths(double value) {

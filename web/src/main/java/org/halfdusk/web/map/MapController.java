@@ -36,7 +36,7 @@ class MapController {
         Optional<Kept<Place>> chosen = placeId.map(this::place);
         MapView view = view(chosen, lat, lon, zoom);
         Optional<LocalDate> date = chosen.map(c -> night.filter(n -> !n.isBlank())
-                .map(n -> LocalDate.parse(ShootField.NIGHT.normal(n)))
+                .map(ShootField.NIGHT.codec()::read)
                 .orElseGet(() -> sheets.tonight(c.it())));
         List<Bearings.Line> bearings =
                 chosen.map(c -> sheets.bearings(c.it(), date.orElseThrow())).orElse(List.of());
@@ -79,7 +79,8 @@ class MapController {
             Model model) {
         Optional<Kept<Place>> chosen = placeId.map(this::place);
         List<Bearings.Line> bearings = chosen.flatMap(c -> night.filter(n -> !n.isBlank())
-                        .map(n -> sheets.bearings(c.it(), LocalDate.parse(ShootField.NIGHT.normal(n)))))
+                        .map(n ->
+                                sheets.bearings(c.it(), ShootField.NIGHT.codec().read(n))))
                 .orElse(List.of());
         model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, bearings, query));
         return "map/parts :: sheet(m=${sheet})";

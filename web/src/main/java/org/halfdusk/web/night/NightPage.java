@@ -45,10 +45,7 @@ record NightPage(
         String selected = Long.toString(open.shoot().it().placeId());
         return new NightPage(
                 open.subject().night(open.plan(), open.at(), theme, open.address("night")),
-                WishForm.of(
-                        planner.of(open.shoot().it().subject()).wishFields(),
-                        open.shoot().it(),
-                        errors),
+                WishForm.of(open.shoot().it(), errors),
                 WeatherPart.of(
                         open.forecast(),
                         open.plan(),

@@ -14,8 +14,8 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.SubjectWish;
 import org.halfdusk.shoot.Traits;
+import org.halfdusk.shoot.Wish;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Units;
@@ -49,7 +49,7 @@ class Carpets {
             LocalDate first,
             Set<LocalDate> dated,
             Optional<Forecast> forecast,
-            SubjectWish wish,
+            Wish wish,
             Units units) {}
 
     /**

@@ -12,7 +12,7 @@ import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.Wish;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.exchange.CalendarFile;
@@ -54,7 +54,7 @@ class NightAtController {
             @RequestParam(name = "place", required = false) Optional<List<String>> placeIds,
             @ModelAttribute("frame") Shell.Frame frame,
             Model model) {
-        LocalDate night = LocalDate.parse(ShootField.NIGHT.normal(date));
+        LocalDate night = ShootField.NIGHT.codec().read(date);
         List<Kept<Place>> all = places.list();
         if (all.isEmpty()) {
             return "nights/empty";
@@ -90,10 +90,10 @@ class NightAtController {
             @RequestParam(name = "place") String placeId,
             @RequestParam(name = "night", required = false) Optional<List<String>> nights) {
         Kept<Place> place = place(placeId);
-        SubjectWish wish = planner.initialWish(subject, place.it());
+        Wish wish = planner.initialWish(subject, place.it());
         List<CalendarFile.Entry> entries = nights.orElseGet(List::of).stream()
                 .limit(MOST_ENTRIES)
-                .map(n -> LocalDate.parse(ShootField.NIGHT.normal(n)))
+                .map(ShootField.NIGHT.codec()::read)
                 .map(d -> planner.night(subject, place.it(), d, wish))
                 .flatMap(n -> entry(subject, place, n).stream())
                 .toList();

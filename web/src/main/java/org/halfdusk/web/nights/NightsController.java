@@ -73,7 +73,7 @@ class NightsController {
     }
 
     private static Optional<LocalDate> date(Optional<String> text) {
-        return text.filter(f -> !f.isBlank()).map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)));
+        return text.filter(f -> !f.isBlank()).map(ShootField.NIGHT.codec()::read);
     }
 
     @GetMapping(value = "/nights/carpet.png", produces = "image/png")
@@ -83,7 +83,7 @@ class NightsController {
             @RequestParam(name = "place") long placeId,
             @RequestParam String start,
             @ModelAttribute("frame") Shell.Frame frame) {
-        LocalDate first = LocalDate.parse(ShootField.NIGHT.normal(start));
+        LocalDate first = ShootField.NIGHT.codec().read(start);
         return carpets.of(subject, place(placeId), first).picture(frame.theme());
     }
 
@@ -92,7 +92,7 @@ class NightsController {
             @RequestParam(name = "subject", defaultValue = "MILKY_WAY") Subject subject,
             @RequestParam(name = "place") long placeId,
             @RequestParam String night) {
-        LocalDate date = LocalDate.parse(ShootField.NIGHT.normal(night));
+        LocalDate date = ShootField.NIGHT.codec().read(night);
         long id = shoots.add(
                 planner.newShoot(subject, place(placeId), planner.suggestedRig(subject), date, clock.instant()));
         return "redirect:/shoots/" + id + "/night";

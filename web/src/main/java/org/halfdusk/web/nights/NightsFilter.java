@@ -18,7 +18,7 @@ record NightsFilter(LocalDate from, Optional<LocalDate> to, boolean weekends, do
 
     /** @throws IllegalArgumentException naming the value and what is allowed */
     static NightsFilter of(LocalDate from, Optional<String> to, boolean weekends, Optional<String> hours) {
-        Optional<LocalDate> last = to.filter(t -> !t.isBlank()).map(t -> LocalDate.parse(ShootField.NIGHT.normal(t)));
+        Optional<LocalDate> last = to.filter(t -> !t.isBlank()).map(ShootField.NIGHT.codec()::read);
         last.filter(t -> t.isBefore(from)).ifPresent(t -> {
             throw new IllegalArgumentException("to " + t + " lies before from " + from + "; a later date is allowed");
         });

@@ -6,7 +6,6 @@ import java.util.List;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Line;
@@ -28,8 +27,8 @@ record BudgetPart(
         Camera camera = open.plan().rig().camera();
         RigChoices choices = open.shoot().it().rig().choices();
         ZoneId zone = open.plan().night().zone();
-        boolean jpeg = !choices.of(ShootField.FILES).isEmpty();
-        boolean reduction = !choices.of(ShootField.NOISE_REDUCTION).isEmpty();
+        boolean jpeg = choices.recording().jpeg();
+        boolean reduction = choices.recording().noiseReduction();
         List<Line> lines = new ArrayList<>();
         lines.add(
                 camera.film()

@@ -8,7 +8,6 @@ import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -48,9 +47,9 @@ record RunCard(
                 new Line("Camera", plan.framing().upright() ? "upright" : "level"),
                 new Line(
                         "Focus",
-                        choices.of(ShootField.FOCUS).isEmpty()
+                        choices.focusMetres().isEmpty()
                                 ? open.subject().focus(plan)
-                                : choices.of(ShootField.FOCUS) + " m"),
+                                : RigChoices.FOCUS.codec().words(choices.focusMetres())),
                 new Line("White balance", plan.setting().kelvin() + " K")));
         List<Row> rows = open.blocks().stream().map(b -> row(b, zone)).toList();
         return new RunCard(

@@ -3,10 +3,9 @@ package org.halfdusk.web.sequence;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.FNumber;
@@ -16,13 +15,17 @@ import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.GroundFrames;
-import org.halfdusk.shoot.PanoramaWish;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Shoots;
 import org.halfdusk.time.CivilTime;
+import org.halfdusk.typed.Faults;
+import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /** What a form of the Sequence step does to the laid blocks: changes one, takes one away, adds one, or lets them be computed. */
@@ -34,33 +37,27 @@ final class SequenceEdits {
 
     private SequenceEdits() {}
 
-    /** The form with the field BLOCKS as it would be; a value that cannot be read stands in it, so that it is refused by name. */
-    static Map<String, String> fields(ShootDesk.Open open, Map<String, String> form) {
-        String action = form.getOrDefault("action", "");
-        if (action.isEmpty()) {
-            return form;
-        }
-        Map<String, String> fields = new HashMap<>(form);
-        RigChoices choices = open.shoot().it().rig().choices();
-        fields.put("was.BLOCKS", choices.of(ShootField.BLOCKS));
-        List<BlockSpec> laid = new ArrayList<>(Programme.laid(open.plan(), choices));
-        try {
-            switch (action) {
-                case "computed" -> laid.clear();
-                case "battery" -> change(open, laid);
-                case "remove" -> laid.remove(index(form, laid.size()));
-                case "change" -> {
-                    int i = index(form, laid.size());
-                    laid.set(i, changed(laid.get(i), form, open));
-                }
-                default -> laid.add(added(action, open));
+    /** What becomes of the blocks; nothing where the form is refused, which is noted under their name with all that is wrong. */
+    static List<Shoots.Edit<?>> edits(ShootDesk.Open open, FormErrors form) {
+        Shoot shoot = open.shoot().it();
+        List<BlockSpec> laid =
+                new ArrayList<>(Programme.laid(open.plan(), shoot.rig().choices()));
+        List<BlockSpec> next = form.check(ShootField.BLOCKS.name(), () -> next(form.text("action"), laid, open, form));
+        return next == null ? List.of() : List.of(Shoots.Edit.of(shoot, ShootField.BLOCKS, next));
+    }
+
+    private static List<BlockSpec> next(String action, List<BlockSpec> laid, ShootDesk.Open open, FormErrors form) {
+        switch (action) {
+            case "computed" -> laid.clear();
+            case "battery" -> change(open, laid);
+            case "remove" -> laid.remove(index(form, laid.size()));
+            case "change" -> {
+                int i = index(form, laid.size());
+                laid.set(i, changed(laid.get(i), form, open));
             }
-            fields.put("BLOCKS", BlockSpec.text(laid));
-        } catch (IllegalArgumentException e) {
-            // Said by the field itself: the text names the value and what is allowed.
-            fields.put("BLOCKS", "!" + e.getMessage());
+            default -> laid.add(added(action, open));
         }
-        return fields;
+        return BlockSpec.inOrder(laid);
     }
 
     /** Divides each block in which a battery ends, one change after another. */
@@ -69,7 +66,7 @@ final class SequenceEdits {
         Plan plan = open.plan();
         List<ShutterTime> times = ExposurePlan.times(plan.rig());
         for (int changes = 0; changes < MOST_CHANGES; changes++) {
-            RigChoices now = choices.with(ShootField.BLOCKS, BlockSpec.text(laid));
+            RigChoices now = choices.laying(laid);
             Optional<Instant> empty =
                     open.simulated(Programme.blocks(plan, now), now).emptyAt();
             if (empty.isEmpty()) {
@@ -81,64 +78,57 @@ final class SequenceEdits {
         }
     }
 
-    private static int index(Map<String, String> form, int size) {
-        int i = (int) TypedNumber.whole("block", form.getOrDefault("block", ""), 0, BlockSpec.MOST_FRAMES, "");
+    private static int index(FormErrors form, int size) {
+        int i = (int) TypedNumber.whole("block", form.text("block"), 0, BlockSpec.MOST_FRAMES, "");
         if (i >= size) {
-            throw new IllegalArgumentException("block number “" + TypedNumber.shown(form.getOrDefault("block", ""))
+            throw new IllegalArgumentException("block number “" + TypedNumber.shown(form.text("block"))
                     + "” is not there any more; choose one of the " + size + " that the page shows");
         }
         return i;
     }
 
-    private static BlockSpec changed(BlockSpec old, Map<String, String> form, ShootDesk.Open open) {
-        boolean pause = old.kind() == Block.Kind.PAUSE;
-        Instant start = start(form.getOrDefault("start", ""), old.start(), open);
-        List<ShutterTime> times = ExposurePlan.times(open.plan().rig());
-        String amount = form.getOrDefault("amount", "");
-        String by = form.getOrDefault("by", "frames");
-        BlockSpec next = new BlockSpec(
-                old.kind(),
-                start,
-                pause
-                        ? 0
-                        : by.equals("frames")
-                                ? whole("frames", amount, 1, BlockSpec.MOST_FRAMES)
-                                : Math.max(1, old.frames()),
-                pause ? old.seconds() : number("time", form.getOrDefault("seconds", ""), 1.0 / 64_000, 86_400, "s"),
-                pause ? 0 : number("gap", form.getOrDefault("gap", ""), 0, 3600, "s"),
-                pause
-                        ? old.fNumber()
-                        : FNumber.of(number(
-                                "aperture f/",
-                                form.getOrDefault("aperture", ""),
-                                FNumber.WIDEST,
-                                FNumber.SMALLEST,
-                                "")),
-                pause ? old.iso() : Iso.of(whole("ISO", form.getOrDefault("iso", ""), Iso.LOWEST, Iso.HIGHEST)),
-                old.kind() == Block.Kind.TIME_LAPSE
-                        ? (form.getOrDefault("light", "").isEmpty() ? 0 : 1)
-                        : old.thirds());
-        return switch (by) {
-            case "minutes" -> next.lasting(number("minutes", amount, LEAST_AMOUNT, 24 * 60, "min") * 60, times);
-            case "arc" -> next.sweeping(number("arc", amount, LEAST_AMOUNT, 360, "°"), times);
-            case "clip" -> next.playing(number("clip", amount, LEAST_AMOUNT, 600, "s"), SequencePage.CLIP_RATE);
-            case "gain" -> next.gaining(number("gain", amount, LEAST_AMOUNT, 5, "stops"));
-            default -> next;
+    /** @throws IllegalArgumentException naming all of the form's values that are not allowed */
+    private static BlockSpec changed(BlockSpec old, FormErrors form, ShootDesk.Open open) {
+        Faults faults = new Faults();
+        Instant start = faults.or(old.start(), () -> start(form.text("start"), open));
+        if (old.kind() == Block.Kind.PAUSE) {
+            double minutes = faults.or(1.0, () -> MINUTES.read(form.text("amount")));
+            faults.refuse();
+            return old.at(start).lasting(minutes * 60, List.of());
+        }
+        double seconds = faults.or(old.seconds(), () -> BlockSpec.SECONDS.read(form.text("seconds")));
+        double gap = faults.or(old.gapSeconds(), () -> BlockSpec.GAP.read(form.text("gap")));
+        FNumber f = faults.or(old.fNumber(), () -> FNumber.of(BlockSpec.APERTURE.read(form.text("aperture"))));
+        Iso iso = faults.or(old.iso(), () -> Iso.of(BlockSpec.ISO.whole(form.text("iso"))));
+        boolean lapse = old.kind() == Block.Kind.TIME_LAPSE;
+        int thirds = lapse ? (form.text("light").isEmpty() ? 0 : 1) : old.thirds();
+        BlockSpec next = faults.or(
+                old,
+                () -> counted(
+                        new BlockSpec(old.kind(), start, Math.max(1, old.frames()), seconds, gap, f, iso, thirds),
+                        form,
+                        ExposurePlan.times(open.plan().rig())));
+        faults.refuse();
+        return next;
+    }
+
+    /** As many frames as the form says, counted in what it says. */
+    private static BlockSpec counted(BlockSpec spec, FormErrors form, List<ShutterTime> times) {
+        String amount = form.text("amount");
+        return switch (form.text("by")) {
+            case "minutes" -> spec.lasting(MINUTES.read(amount) * 60, times);
+            case "arc" -> spec.sweeping(new Range("arc", LEAST_AMOUNT, 360, "°").read(amount), times);
+            case "clip" -> spec.playing(new Range("clip", LEAST_AMOUNT, 600, "s").read(amount), SequencePage.CLIP_RATE);
+            case "gain" -> spec.gaining(new Range("gain", LEAST_AMOUNT, 5, "stops").read(amount));
+            default -> spec.with(BlockSpec.framesOf(spec.kind()).whole(amount));
         };
     }
 
     private static final double LEAST_AMOUNT = 0.01;
-
-    private static int whole(String what, String text, int least, int most) {
-        return (int) TypedNumber.whole(what, text, least, most, "");
-    }
-
-    private static double number(String what, String text, double least, double most, String unit) {
-        return TypedNumber.decimal(what, text, least, most, unit);
-    }
+    private static final Range MINUTES = new Range("minutes", LEAST_AMOUNT, 24 * 60, "min");
 
     /** A time of day on the night's own dates, or an instant that the pointer has set. */
-    private static Instant start(String text, Instant old, ShootDesk.Open open) {
+    private static Instant start(String text, ShootDesk.Open open) {
         String t = text.trim();
         if (t.contains("T")) {
             try {
@@ -204,27 +194,29 @@ final class SequenceEdits {
     }
 
     private static BlockSpec bracket(ShootDesk.Open open, Instant after) {
-        String kept = open.shoot().it().rig().choices().of(ShootField.BRACKET);
-        String[] parts = (kept.isEmpty() ? "5 3" : kept).split(" ");
+        Ladder ladder = open.shoot().it().rig().choices().bracket().orElse(Ladder.USUAL);
         return new BlockSpec(
                 Block.Kind.BRACKET,
                 after,
-                Integer.parseInt(parts[0]),
+                ladder.count(),
                 open.plan().setting().shutter().nominalSeconds(),
                 1,
                 open.plan().setting().fNumber(),
                 open.plan().setting().iso(),
-                Integer.parseInt(parts[1]));
+                ladder.thirds());
     }
 
     private static BlockSpec panorama(ShootDesk.Open open, Instant after) {
-        String kept = open.shoot().it().rig().choices().of(ShootField.PANORAMA);
-        if (kept.isEmpty()) {
-            throw new IllegalArgumentException("a panorama has no tiles yet; lay them on Frame first");
-        }
+        Panorama.Wish wish = open.shoot()
+                .it()
+                .rig()
+                .choices()
+                .panorama()
+                .orElseThrow(
+                        () -> new IllegalArgumentException("a panorama has no tiles yet; lay them on Frame first"));
         Plan plan = open.plan();
         int tiles = Panorama.of(
-                        PanoramaWish.parse(kept).it(),
+                        wish,
                         plan.rig(),
                         plan.framing().upright(),
                         plan.framing().altitude().degrees())

@@ -15,12 +15,10 @@ import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.ProgrammeCheck;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.SiderealTime;
@@ -98,7 +96,7 @@ record SequencePage(
 
     record Shot(String at, String shutter, String aperture, String iso) {}
 
-    static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, Planner planner, FormErrors errors) {
+    static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, FormErrors errors) {
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
         List<Block> blocks = open.blocks();
@@ -113,10 +111,7 @@ record SequencePage(
         }
         return new SequencePage(
                 step(open, blocks, zone),
-                WishForm.of(
-                        planner.of(open.shoot().it().subject()).wishFields(),
-                        open.shoot().it(),
-                        errors),
+                WishForm.of(open.shoot().it(), errors),
                 parts,
                 Block.frames(blocks),
                 open.laid(),
@@ -127,8 +122,8 @@ record SequencePage(
                 BudgetPart.of(
                         open,
                         open.simulated(blocks, choices),
-                        errors.of("CELSIUS").isEmpty() ? choices.of(ShootField.CELSIUS) : errors.text("CELSIUS")),
-                !choices.of(ShootField.PANORAMA).isEmpty(),
+                        errors.of("CELSIUS").isEmpty() ? RigChoices.CELSIUS.text(choices) : errors.text("CELSIUS")),
+                choices.panorama().isPresent(),
                 errors.of("CELSIUS"));
     }
 

@@ -1,8 +1,7 @@
 package org.halfdusk.web.sequence;
 
-import java.util.Map;
+import java.util.List;
 import java.util.function.Supplier;
-import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -13,19 +12,19 @@ import org.springframework.stereotype.Component;
 
 /** The Sequence step of a shoot. */
 @Component
-record SequencePages(Planner planner, Shoots shoots, ObjectProvider<ShootDesk> desk) implements StepPages {
+record SequencePages(Shoots shoots, ObjectProvider<ShootDesk> desk) implements StepPages {
     @Override
     public String step() {
         return "sequence";
     }
 
     @Override
-    public Map<String, String> fields(Supplier<ShootDesk.Open> open, Map<String, String> form) {
-        return form.containsKey("action") ? SequenceEdits.fields(open.get(), form) : form;
+    public ShootEditing.More more(Supplier<ShootDesk.Open> open) {
+        return form -> form.text("action").isEmpty() ? List.of() : SequenceEdits.edits(open.get(), form);
     }
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        return SequencePage.of(open, desk.getObject(), shoots, planner, result.errors());
+        return SequencePage.of(open, desk.getObject(), shoots, result.errors());
     }
 }

@@ -57,7 +57,7 @@ class NewShootController {
         }
         Kept<Place> place = placeId.map(this::place).or(planner::usualPlace).orElse(all.get(0));
         LocalDate start = from.filter(f -> !f.isBlank())
-                .map(f -> LocalDate.parse(ShootField.NIGHT.normal(f)))
+                .map(ShootField.NIGHT.codec()::read)
                 .orElseGet(() -> Night.dateAt(
                         planner.sky(place.it()), clock.instant(), place.it().zone()));
         // Another subject wants another lens, so its own suggestion counts until the person chooses for it.
@@ -77,7 +77,7 @@ class NewShootController {
             @RequestParam(name = "camera") Optional<Long> cameraId,
             @RequestParam(name = "lens") Optional<Long> lensId,
             @RequestParam String night) {
-        LocalDate date = LocalDate.parse(ShootField.NIGHT.normal(night));
+        LocalDate date = ShootField.NIGHT.codec().read(night);
         Shoot.ShootRig rig = rig(subject, cameraId, lensId);
         long id = shoots.add(planner.newShoot(subject, place(placeId), rig, date, clock.instant()));
         return "redirect:/shoots/" + id + "/night";

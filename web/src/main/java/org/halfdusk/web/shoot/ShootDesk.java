@@ -5,9 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -98,14 +96,14 @@ public class ShootDesk {
             return RunSimulation.of(
                     others,
                     plan.rig().camera(),
-                    !choices.of(ShootField.FILES).isEmpty(),
-                    !choices.of(ShootField.NOISE_REDUCTION).isEmpty(),
+                    choices.recording().jpeg(),
+                    choices.recording().noiseReduction(),
                     air().celsius());
         }
 
         /** Whether a person has laid blocks. */
         public boolean laid() {
-            return !shoot.it().rig().choices().of(ShootField.BLOCKS).isEmpty();
+            return !shoot.it().rig().choices().blocks().isEmpty();
         }
 
         /** Where a step of this shoot is. */
@@ -198,11 +196,6 @@ public class ShootDesk {
         Subjects.Bound<?, ?> subject = open.subject();
         ZoneId zone = plan.place().zone();
         List<String> caption = caption(open);
-        Map<String, String> was = new HashMap<>();
-        planner.of(shoot.subject())
-                .wishFields()
-                .forEach(f -> was.put(f.name(), shoot.wish().text(f)));
-        was.putAll(shoots.fields(open.shoot().id(), open.rig()));
         return new ShootPage(
                 open.shoot().id(),
                 open.base(),
@@ -238,7 +231,7 @@ public class ShootDesk {
                 subject.verdict(plan),
                 Moment.of(open, step, subject.shown(), subject.moment(plan, open.now())),
                 CURVED.contains(step) ? curves.of(open) : Optional.empty(),
-                was);
+                ShootField.texts(shoot));
     }
 
     /** What is written over the strip; an eclipse that another subject plans stands there too. */

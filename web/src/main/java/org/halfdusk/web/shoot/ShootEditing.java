@@ -1,6 +1,6 @@
 package org.halfdusk.web.shoot;
 
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,10 +11,9 @@ import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Kits;
 import org.halfdusk.shoot.Places;
-import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
-import org.halfdusk.shoot.WishField;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
@@ -27,13 +26,11 @@ public class ShootEditing {
     private final Shoots shoots;
     private final Places places;
     private final Kits kits;
-    private final Planner planner;
 
-    ShootEditing(Shoots shoots, Places places, Kits kits, Planner planner) {
+    ShootEditing(Shoots shoots, Places places, Kits kits) {
         this.shoots = shoots;
         this.places = places;
         this.kits = kits;
-        this.planner = planner;
     }
 
     /** Two people, or two tabs, changed the same field: both values to choose from. */
@@ -57,24 +54,29 @@ public class ShootEditing {
         return new Result(new FormErrors(Map.of()), Optional.empty());
     }
 
+    /** What a form changes beside the fields that it names; what is wrong with that is noted in it. */
+    public interface More {
+        More NONE = errors -> List.of();
+
+        List<Shoots.Edit<?>> edits(FormErrors errors);
+    }
+
     /** Form fields are named like {@link ShootField}, what the page showed before like it with {@code was.} in front. */
     public Result apply(long id, Map<String, String> form) {
-        return apply(id, Shoots.FIRST_RIG, form);
+        return apply(id, Shoots.FIRST_RIG, form, More.NONE);
     }
 
     /** The same through one of the shoot's rigs. */
-    Result apply(long id, int rig, Map<String, String> form) {
+    Result apply(long id, int rig, Map<String, String> form, More more) {
+        Shoot now = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id)).it();
         FormErrors errors = new FormErrors(form);
-        Map<Field, Shoots.Edit> edits = new LinkedHashMap<>();
-        for (Field field : fields(id)) {
+        List<Shoots.Edit<?>> edits = new ArrayList<>(more.edits(errors));
+        for (Field<Shoot, ?> field : ShootField.of(now.subject())) {
             if (form.containsKey(field.name())) {
-                String value = errors.check(field.name(), () -> field.normal(form.getOrDefault(field.name(), "")));
-                if (value != null) {
-                    edits.put(field, new Shoots.Edit(form.getOrDefault("was." + field.name(), ""), value));
-                }
+                read(field, form, errors).ifPresent(edits::add);
             }
         }
-        checkReferences(id, rig, edits, errors);
+        checkReferences(now, edits, errors);
         if (errors.any()) {
             return new Result(errors, Optional.empty());
         }
@@ -82,125 +84,86 @@ public class ShootEditing {
         if (outcome instanceof Shoots.Outcome.Unknown) {
             throw NotFound.shoot(id);
         }
-        if (outcome instanceof Shoots.Outcome.Conflict c) {
-            Clash clash = new Clash(
-                    c.field().name(),
-                    name(c.field()),
-                    c.theirs(),
-                    words(c.field(), c.theirs()),
-                    c.yours(),
-                    words(c.field(), c.yours()));
-            return new Result(errors, Optional.of(clash));
+        return outcome instanceof Shoots.Outcome.Conflict c
+                ? new Result(errors, Optional.of(clash(c.yours(), c.theirs())))
+                : new Result(errors, Optional.empty());
+    }
+
+    private static <T> Optional<Shoots.Edit<T>> read(
+            Field<Shoot, T> field, Map<String, String> form, FormErrors errors) {
+        String was = form.getOrDefault("was." + field.name(), "");
+        return Optional.ofNullable(errors.check(
+                field.name(), () -> Shoots.Edit.read(field, Optional.of(was), form.getOrDefault(field.name(), ""))));
+    }
+
+    private void checkReferences(Shoot now, List<Shoots.Edit<?>> edits, FormErrors errors) {
+        Shoot next = now;
+        for (Shoots.Edit<?> e : edits) {
+            next = e.changes(now) ? e.applied(next) : next;
         }
-        return new Result(errors, Optional.empty());
-    }
-
-    /** The common fields and the wishes of the shoot's subject. */
-    private List<Field> fields(long id) {
-        List<WishField> wishes = shoots.find(id)
-                .map(s -> planner.of(s.it().subject()).wishFields())
-                .orElseGet(List::of);
-        return Stream.concat(Stream.of(ShootField.values()), wishes.stream()).toList();
-    }
-
-    private void checkReferences(long id, int rig, Map<Field, Shoots.Edit> edits, FormErrors errors) {
-        exists(edits, ShootField.PLACE, places::find, "place", errors);
-        exists(edits, ShootField.CAMERA, kits::camera, "camera", errors);
-        exists(edits, ShootField.LENS, kits::lens, "lens", errors);
-        exists(edits, ShootField.CONVERTER, kits::converter, "converter", errors);
-        Shoots.Edit focal = edits.get(ShootField.FOCAL);
-        if (focal != null && !focal.value().equals(focal.was())) {
-            String lensId = Optional.ofNullable(edits.get(ShootField.LENS))
-                    .map(Shoots.Edit::value)
-                    .orElseGet(() -> shoots.fields(id, rig).getOrDefault(ShootField.LENS.name(), "0"));
-            kits.lens(Long.parseLong(lensId)).map(Kept::it).ifPresent(lens -> checkFocal(focal.value(), lens, errors));
+        exists(now, next, s -> Optional.of(s.placeId()), places::find, ShootField.PLACE, errors);
+        exists(now, next, s -> Optional.of(s.rig().cameraId()), kits::camera, ShootField.CAMERA, errors);
+        exists(now, next, s -> Optional.of(s.rig().lensId()), kits::lens, ShootField.LENS, errors);
+        exists(now, next, s -> s.rig().converterId(), kits::converter, ShootField.CONVERTER, errors);
+        double focal = next.rig().focalMm();
+        if (focal != now.rig().focalMm()) {
+            kits.lens(next.rig().lensId()).map(Kept::it).ifPresent(lens -> checkFocal(focal, lens, errors));
         }
     }
 
-    private static void checkFocal(String value, Lens lens, FormErrors errors) {
-        double focal = Double.parseDouble(value);
+    private static void checkFocal(double focal, Lens lens, FormErrors errors) {
         if (focal < lens.shortestMm() || focal > lens.longestMm()) {
             String range = lens.zoom()
                     ? Words.plain(lens.shortestMm()) + " to " + Words.plain(lens.longestMm()) + " mm"
                     : Words.plain(lens.shortestMm()) + " mm only";
-            errors.add("FOCAL", "focal length " + value + " mm is outside this lens: " + range);
+            errors.add(
+                    ShootField.FOCAL.name(),
+                    "focal length " + ShootField.FOCAL.codec().words(focal) + " is outside this lens: " + range);
         }
     }
 
     private static <T> void exists(
-            Map<Field, Shoots.Edit> edits,
-            ShootField field,
+            Shoot now,
+            Shoot next,
+            Function<Shoot, Optional<Long>> id,
             Function<Long, Optional<Kept<T>>> find,
-            String what,
+            Field<Shoot, ?> field,
             FormErrors errors) {
-        Shoots.Edit edit = edits.get(field);
-        if (edit != null
-                && !edit.value().isEmpty()
-                && find.apply(Long.valueOf(edit.value())).isEmpty()) {
-            errors.add(field.name(), what + " number " + edit.value() + " is not known; choose one of the list");
-        }
+        id.apply(next)
+                .filter(i ->
+                        !id.apply(now).equals(Optional.of(i)) && find.apply(i).isEmpty())
+                .ifPresent(i -> errors.add(
+                        field.name(), field.label() + " number " + i + " is not known; choose one of the list"));
     }
 
-    private static String name(Field field) {
-        return field instanceof WishField wish ? wish.label() : name((ShootField) field);
+    private <T> Clash clash(Shoots.Edit<T> yours, Shoot theirs) {
+        Field<Shoot, T> field = yours.field();
+        Shoot wished = yours.applied(theirs);
+        return new Clash(
+                field.name(),
+                field.label(),
+                field.text(theirs),
+                words(field, theirs),
+                field.text(wished),
+                words(field, wished));
     }
 
-    private static String name(ShootField field) {
-        return switch (field) {
-            case TITLE -> "title";
-            case NOTES -> "notes";
-            case PLACE -> "place";
-            case NIGHT -> "night";
-            case CAMERA -> "camera";
-            case LENS -> "lens";
-            case CONVERTER -> "converter";
-            case FOCAL -> "focal length";
-            case AIM -> "aim";
-            case BUDGET -> "trail budget";
-            case ISO_SCHOOL -> "sky placement";
-            case SHUTTER -> "shutter time";
-            case APERTURE -> "aperture";
-            case ISO -> "ISO";
-            case FOCUS -> "focus distance";
-            case PANORAMA -> "panorama";
-            case TOLERANCE -> "how it is looked at";
-            case MOUNT -> "mount";
-            case POLAR -> "axis off the pole";
-            case PERSON -> "person in the frame";
-            case FILTER -> "filter";
-            case BRACKET -> "bracket";
-            case BLOCKS -> "blocks";
-            case FILES -> "files";
-            case NOISE_REDUCTION -> "noise reduction";
-            case CELSIUS -> "temperature";
-        };
-    }
-
-    private String words(Field field, String value) {
-        return field instanceof WishField wish ? wish.words(value) : words((ShootField) field, value);
-    }
-
-    private String words(ShootField field, String value) {
-        if (value.isEmpty()) {
-            return field == ShootField.CONVERTER ? "none" : "as computed";
-        }
-        return switch (field) {
-            case PLACE ->
-                places.find(Long.parseLong(value)).map(p -> p.it().name()).orElse(value);
-            case CAMERA ->
-                kits.camera(Long.parseLong(value)).map(c -> c.it().name()).orElse(value);
-            case LENS ->
-                kits.lens(Long.parseLong(value)).map(l -> l.it().name()).orElse(value);
-            case CONVERTER ->
-                kits.converter(Long.parseLong(value)).map(c -> c.it().name()).orElse(value);
-            case FOCAL -> value + " mm";
-            case AIM -> value.replace(" ", "° ") + "°";
-            case BUDGET -> value + " px";
-            case SHUTTER -> value + " s";
-            case APERTURE -> "f/" + value;
-            case ISO_SCHOOL -> value.equals("PROTECT_COLOURS") ? "protect colours" : "lift at the camera";
-            default -> value;
-        };
+    /** What stands in a field, as a person calls it. */
+    private <T> String words(Field<Shoot, T> field, Shoot shoot) {
+        Map<Field<Shoot, ?>, Function<Shoot, Optional<String>>> things = Map.of(
+                ShootField.PLACE, s -> places.find(s.placeId()).map(p -> p.it().name()),
+                ShootField.CAMERA, s -> kits.camera(s.rig().cameraId()).map(c -> c.it().name()),
+                ShootField.LENS, s -> kits.lens(s.rig().lensId()).map(l -> l.it().name()),
+                ShootField.CONVERTER,
+                        s -> Optional.of(s.rig()
+                                .converterId()
+                                .flatMap(kits::converter)
+                                .map(c -> c.it().name())
+                                .orElse("none")));
+        String words = field.codec().words(field.of(shoot));
+        return Optional.ofNullable(things.get(field))
+                .flatMap(f -> f.apply(shoot))
+                .orElse(words.isEmpty() ? "as computed" : words);
     }
 
     /** Which of some choices a form's list shows, with the one in use even where it was deleted meanwhile. */

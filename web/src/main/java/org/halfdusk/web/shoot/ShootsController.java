@@ -4,8 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Rigs;
@@ -101,21 +99,15 @@ class ShootsController {
         StandingRig standing = rigs.rig(rig)
                 .orElseThrow(() -> new NotFound("There is no rig number " + rig + "."))
                 .it();
-        Map<String, String> now = shoots.fields(id, of);
-        if (now.isEmpty()) {
-            throw NotFound.shoot(id);
-        }
-        Map<Field, String> wanted = Map.of(
-                ShootField.CAMERA, Long.toString(standing.cameraId()),
-                ShootField.LENS, Long.toString(standing.lensId()),
-                ShootField.CONVERTER,
-                        standing.converterId().map(String::valueOf).orElse(""),
-                ShootField.FOCAL, ShootField.FOCAL.normal(Double.toString(standing.focalMm())));
-        Map<Field, Shoots.Edit> edits = wanted.entrySet().stream()
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey,
-                        e -> new Shoots.Edit(now.getOrDefault(e.getKey().name(), ""), e.getValue())));
-        shoots.change(id, of, edits);
+        Shoot now = shoots.find(id, of).orElseThrow(() -> NotFound.shoot(id)).it();
+        shoots.change(
+                id,
+                of,
+                List.of(
+                        Shoots.Edit.of(now, ShootField.CAMERA, standing.cameraId()),
+                        Shoots.Edit.of(now, ShootField.LENS, standing.lensId()),
+                        Shoots.Edit.of(now, ShootField.CONVERTER, standing.converterId()),
+                        Shoots.Edit.of(now, ShootField.FOCAL, standing.focalMm())));
         return "redirect:" + ShootDesk.Open.base(id, of) + "/expose";
     }
 

@@ -60,7 +60,8 @@ class StepController {
                 id,
                 number,
                 step,
-                of(step).fields(() -> desk.open(id, number, Optional.ofNullable(form.get("at"))), form),
+                of(step).fields(form),
+                of(step).more(() -> desk.open(id, number, Optional.ofNullable(form.get("at")))),
                 partial,
                 response,
                 result -> render(id, number, of(step), Optional.ofNullable(form.get("at")), frame, model, result));

@@ -17,6 +17,7 @@ public class StepForms {
 
     /**
      * @param step as in the address
+     * @param more what it changes beside the fields that it names
      * @param partial whether the page's script asks: it is answered with the page at once instead of being sent to it
      * @param again renders the page with the result of a form that was not saved
      * @return the view or redirect
@@ -26,10 +27,11 @@ public class StepForms {
             int rig,
             String step,
             Map<String, String> form,
+            ShootEditing.More more,
             boolean partial,
             HttpServletResponse response,
             Function<ShootEditing.Result, String> again) {
-        ShootEditing.Result result = editing.apply(id, rig, form);
+        ShootEditing.Result result = editing.apply(id, rig, form, more);
         if (result.saved()) {
             // Another night or place has another best moment; everything else keeps the playhead.
             boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");

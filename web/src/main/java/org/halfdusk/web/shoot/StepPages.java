@@ -19,9 +19,9 @@ public interface StepPages {
         return form;
     }
 
-    /** The same where the form says what to do with what the shoot is now. */
-    default Map<String, String> fields(Supplier<ShootDesk.Open> open, Map<String, String> form) {
-        return fields(form);
+    /** What a form changes beside the fields that it names, where it says what to do with what the shoot is now. */
+    default ShootEditing.More more(Supplier<ShootDesk.Open> open) {
+        return ShootEditing.More.NONE;
     }
 
     /** What the template shows, with what was wrong in a form. */

@@ -1,8 +1,10 @@
 package org.halfdusk.web.shoot;
 
 import java.util.List;
+import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.WishField;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.typed.Codec;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 
@@ -11,31 +13,43 @@ public record WishForm(List<Asked> fields) {
     /**
      * @param type of the input; choice where there is a list
      * @param value what stands in it: what was typed where that was refused
+     * @param hint what stands in it where it is empty
      */
     public record Asked(
-            String name, String label, String type, String value, List<ShootEditing.Choice> choices, String error) {}
+            String name,
+            String label,
+            String type,
+            String value,
+            String hint,
+            List<ShootEditing.Choice> choices,
+            String error) {}
 
-    public static WishForm of(List<WishField> fields, Shoot shoot, FormErrors errors) {
-        return new WishForm(fields.stream().map(f -> asked(f, shoot, errors)).toList());
+    public static WishForm of(Shoot shoot, FormErrors errors) {
+        return new WishForm(ShootField.wishes(shoot.subject()).stream()
+                .map(f -> asked(f, shoot, errors))
+                .toList());
     }
 
-    private static Asked asked(WishField f, Shoot shoot, FormErrors errors) {
-        String kept = shoot.wish().text(f);
+    private static Asked asked(Field<Shoot, ?> f, Shoot shoot, FormErrors errors) {
+        String kept = f.text(shoot);
         String error = errors.of(f.name());
-        String label = Words.capital(f.label()) + (f.unit().isEmpty() ? "" : ", " + f.unit());
-        String type = switch (f.kind()) {
-            case NUMBER -> "number";
-            case TIME -> "time";
-            case CHOICE -> "choice";
-        };
+        Codec.Asked how = f.codec().asked();
+        String unit = how instanceof Codec.Asked.Number n ? n.unit() : "";
+        String type = how instanceof Codec.Asked.Number
+                ? "number"
+                : how instanceof Codec.Asked.Time ? "time" : how instanceof Codec.Asked.Choice ? "choice" : "text";
+        List<Codec.Option> options = how instanceof Codec.Asked.Choice c ? c.options() : List.of();
         return new Asked(
                 f.name(),
-                label,
+                Words.capital(f.label()) + (unit.isEmpty() ? "" : ", " + unit),
                 type,
                 error.isEmpty() ? kept : errors.text(f.name()),
-                f.options().stream()
+                how instanceof Codec.Asked.Number n && n.perhaps()
+                        ? "not said"
+                        : how instanceof Codec.Asked.Time ? "22:30" : "",
+                options.stream()
                         .map(o -> new ShootEditing.Choice(
-                                o.value(), Words.capital(o.words()), o.value().equals(kept)))
+                                o.text(), Words.capital(o.words()), o.text().equals(kept)))
                         .toList(),
                 error);
     }

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.BatteryPack;
@@ -33,10 +34,11 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.StandingRig;
 import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.SubjectWish;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.Wishes;
-import org.halfdusk.shoot.fireworks.FireworksPlanner;
-import org.halfdusk.shoot.trails.TrailsPlanner;
+import org.halfdusk.shoot.fireworks.FireworksWish;
+import org.halfdusk.shoot.trails.TrailsWish;
 import org.halfdusk.store.Facts;
 import org.halfdusk.web.exchange.ElevationGridFile;
 import org.springframework.stereotype.Component;
@@ -124,14 +126,13 @@ public class DemoWorld {
     }
 
     private void sowShoots(Stands at, long camera, Lenses through) {
-        SubjectWish none = SubjectWish.NONE;
         sow(
                 Subject.MILKY_WAY,
                 at.tower(),
                 LocalDate.of(2027, 6, 4),
                 "Core over the watchtower",
                 rig(camera, through.fast(), 18),
-                none,
+                SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
                 "Stand on the path below the wall; the tower's lamp is off since the restoration.");
         sow(
                 Subject.FIREWORKS,
@@ -139,7 +140,7 @@ public class DemoWorld {
                 LocalDate.of(2027, 8, 15),
                 "Lantern night over the harbour",
                 rig(camera, through.standard(), 40),
-                none.with(FireworksPlanner.AZIMUTH, "128").with(FireworksPlanner.DISTANCE, "420"),
+                FireworksWish.AZIMUTH.with(FireworksWish.DISTANCE.with(FireworksWish.KIND.usual(), 420.0), 128.0),
                 "Barge off the mole; the harbour master closes the steps at 21:30.");
         sow(
                 Subject.LUNAR_ECLIPSE,
@@ -147,7 +148,7 @@ public class DemoWorld {
                 LocalDate.of(2028, 12, 31),
                 "Eclipsed moonrise on New Year's Eve",
                 rig(camera, through.tele(), 400),
-                none,
+                SubjectPlanner.wishes(Subject.LUNAR_ECLIPSE).usual(),
                 "It rises inside the shadow: look for it with the low eastern horizon free.");
         sow(
                 Subject.LUNAR_ECLIPSE,
@@ -155,7 +156,7 @@ public class DemoWorld {
                 LocalDate.of(2029, 12, 20),
                 "High eclipse over the watchtower",
                 rig(camera, through.tele(), 400),
-                none,
+                SubjectPlanner.wishes(Subject.LUNAR_ECLIPSE).usual(),
                 "High all through: a chair and a right-angle view of the screen.");
         sow(
                 Subject.MOON,
@@ -163,7 +164,7 @@ public class DemoWorld {
                 LocalDate.of(2027, 7, 18),
                 "Moon behind the North Light",
                 rig(camera, through.tele(), 400),
-                none,
+                SubjectPlanner.wishes(Subject.MOON).usual(),
                 "The sandbar floods with the spring tide: leave by 23:00.");
         sow(
                 Subject.STAR_TRAILS,
@@ -171,7 +172,7 @@ public class DemoWorld {
                 LocalDate.of(2027, 1, 8),
                 "Wheel over the salt pans",
                 rig(camera, through.wide(), 15),
-                none.with(TrailsPlanner.CELSIUS, "4"),
+                TrailsWish.CELSIUS.with(TrailsWish.KIND.usual(), OptionalDouble.of(4)),
                 "Stand on the southern dyke; the windmill's sails are tied.");
         long totality = sow(
                 Subject.SOLAR_ECLIPSE,
@@ -179,19 +180,13 @@ public class DemoWorld {
                 LocalDate.of(2027, 8, 2),
                 "Totality from the North Light",
                 rig(camera, through.tele(), 400),
-                none,
+                SubjectPlanner.wishes(Subject.SOLAR_ECLIPSE).usual(),
                 "Filters packed twice. The keeper opens the yard at 08:00.");
         shoots.addRig(totality, rig(camera, through.standard(), 24));
     }
 
     private long sow(
-            Subject subject,
-            long place,
-            LocalDate date,
-            String title,
-            Shoot.ShootRig rig,
-            SubjectWish wish,
-            String notes) {
+            Subject subject, long place, LocalDate date, String title, Shoot.ShootRig rig, Wish wish, String notes) {
         return shoots.add(new Shoot(subject, place, date, title, rig, wish, notes, DemoClock.START));
     }
 

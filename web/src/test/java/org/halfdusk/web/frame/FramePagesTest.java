@@ -15,6 +15,7 @@ import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Planner;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.sky.Sky;
@@ -48,11 +49,12 @@ class FramePagesTest extends DemoPages {
         HttpResponse<String> saved = app.post(
                 "/shoots/1/frame", Map.of("was.AIM", "", "azimuth", "171,2", "altitude", "40", "roll", "0", "at", ""));
         assertEquals(302, saved.statusCode());
-        assertEquals("171.2 40 0", shoots.fields(1).get(ShootField.AIM.name()));
+        assertEquals(
+                "171.2 40 0", ShootField.AIM.text(shoots.find(1).orElseThrow().it()));
         assertHas(app.get("/shoots/1/frame").body(), "As the subject asks");
         assertHas(app.get("/shoots/1/expose").body(), "18 mm level");
         assertTrue(shoots.undo(1));
-        assertEquals("", shoots.fields(1).get(ShootField.AIM.name()));
+        assertEquals("", ShootField.AIM.text(shoots.find(1).orElseThrow().it()));
     }
 
     @Test
@@ -156,7 +158,10 @@ class FramePagesTest extends DemoPages {
         assertHas(wrong.body(), "500 ° is outside 1 to 360 °");
         assertHas(wrong.body(), "value=\"500\"");
         assertTrue(app.bean(Shoots.class).undo(1));
-        assertEquals("", app.bean(Shoots.class).fields(1).get(ShootField.PANORAMA.name()));
+        assertEquals(
+                "",
+                ShootField.ofChoices(RigChoices.PANORAMA)
+                        .text(app.bean(Shoots.class).find(1).orElseThrow().it()));
     }
 
     @Test

@@ -83,12 +83,12 @@ class KitPagesTest extends DemoPages {
     @Test
     void aShootTakesAStandingRigAndGivesItBack() throws Exception {
         Shoots shoots = app.bean(Shoots.class);
-        String before = shoots.fields(1).get(ShootField.LENS.name());
+        String before = ShootField.LENS.text(shoots.find(1).orElseThrow().it());
         assertEquals(302, app.post("/shoots/1/rig", Map.of("rig", "2")).statusCode());
         assertEquals(400, shoots.find(1).orElseThrow().it().rig().focalMm());
         assertHas(app.get("/shoots/1/expose").body(), "Long reach on the mount");
         assertTrue(shoots.undo(1));
-        assertEquals(before, shoots.fields(1).get(ShootField.LENS.name()));
+        assertEquals(before, ShootField.LENS.text(shoots.find(1).orElseThrow().it()));
         assertEquals(404, app.post("/shoots/1/rig", Map.of("rig", "99")).statusCode());
     }
 
@@ -100,7 +100,12 @@ class KitPagesTest extends DemoPages {
         assertHas(page, "href=\"/shoots/7/rig2/sequence?at=");
         assertHas(app.get("/shoots/7/pack").body(), "Full frame 33 MP with 24–70 mm f/2.8");
         HttpResponse<String> saved = app.post(
-                "/shoots/7/rig2/expose", Map.of("was.FOCAL", shoots.fields(7, 1).get("FOCAL"), "FOCAL", "35"));
+                "/shoots/7/rig2/expose",
+                Map.of(
+                        "was.FOCAL",
+                        ShootField.FOCAL.text(shoots.find(7, 1).orElseThrow().it()),
+                        "FOCAL",
+                        "35"));
         assertEquals(302, saved.statusCode());
         assertTrue(saved.headers().firstValue("Location").orElseThrow().endsWith("/shoots/7/rig2/expose"));
         assertEquals(35, shoots.find(7, 1).orElseThrow().it().rig().focalMm());

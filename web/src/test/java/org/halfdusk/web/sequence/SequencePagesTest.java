@@ -74,7 +74,10 @@ class SequencePagesTest extends DemoPages {
         assertTrue(app.bean(Shoots.class).undo(1));
         assertHas(app.get("/shoots/1/sequence").body(), "value=\"00:20:00\"");
         act("computed");
-        assertEquals("", app.bean(Shoots.class).fields(1).get(ShootField.BLOCKS.name()));
+        assertEquals(
+                "",
+                ShootField.BLOCKS.text(
+                        app.bean(Shoots.class).find(1).orElseThrow().it()));
     }
 
     @Test

@@ -15,6 +15,7 @@ import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.web.App;
 import org.halfdusk.web.layout.Units;
 import org.halfdusk.web.layout.Words;
@@ -99,7 +100,7 @@ class SettingsPagesTest {
                     .it();
             assertEquals(1.5, fresh.rig().wishes().budgetPx());
             assertEquals(IsoSchool.LIFT_AT_CAMERA, fresh.rig().wishes().isoSchool());
-            assertEquals("20", fresh.wish().texts().get("CORE_LOWEST"));
+            assertEquals(new MilkyWayWish(20), fresh.wish());
         }
         Words.say(Units.METRIC);
         try (App app = App.demo(data)) {
