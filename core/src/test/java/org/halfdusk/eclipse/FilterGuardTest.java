@@ -217,4 +217,27 @@ class FilterGuardTest {
         assertTrue(FilterGuard.of(sky, e, 15).filtered(off.end()), "on again at the end itself");
         assertFalse(FilterGuard.of(sky, e, 15).filtered(off.start()));
     }
+
+    /**
+     * Walking in from the limit, totality by the smaller moon grows to some forty seconds: with the least margin the filter comes off
+     * there, with the longest, which would leave under 14 s, it stays on.
+     */
+    @Test
+    void whatTheMarginLeavesMustBeLongEnough() {
+        int between = 0;
+        for (double km = 2; km < 12; km += 0.25) {
+            Sky sky = sky(36.8305 - km / 111, -3.05);
+            SolarEclipse e = eclipse(sky, AUGUST_2027).orElseThrow();
+            Optional<Interval> least = FilterGuard.of(sky, e).off();
+            FilterGuard most = FilterGuard.of(sky, e, 15);
+            most.off().ifPresent(o -> assertTrue(o.duration().toSeconds() >= 14, "left " + o.duration()));
+            if (least.isPresent() && least.get().duration().toSeconds() < 37) {
+                assertTrue(most.off().isEmpty(), km + " km inside");
+                assertEquals(FilterGuard.Verdict.AT_THE_EDGE, most.verdict());
+                assertEquals(Duration.ZERO, most.bare());
+                between++;
+            }
+        }
+        assertTrue(between > 0, "no place was found at which only the margin decides");
+    }
 }

@@ -4,6 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
+import org.halfdusk.place.Observer;
+import org.halfdusk.reference.ReferenceTable;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -60,5 +66,91 @@ class LightLeftTest {
         assertEquals(
                 0, SolarLimb.crescentStops(new LocalDiscs(1000, 0, 1000)), 0.01, "half a disc is as bright as a whole");
         assertTrue(SolarLimb.crescentStops(new LocalDiscs(0.06, 0, 1.04)) > 0.7, "a thin crescent is rim");
+    }
+
+    /**
+     * Of a disc of radius 0.25 wholly inside, d from the axis, the mean square is d² + 0.25²/2; where half of it lies outside only the
+     * inner half counts; 1 where none of it is inside.
+     */
+    @ParameterizedTest
+    @CsvSource({"0, 0.03125", "0.475, 0.25688", "0.7, 0.52125", "1.25, 1", "1.3, 1"})
+    void howDeepAMoonLies(double separation, double meanSquare) {
+        assertEquals(meanSquare, new EarthShadow.State(separation, 1, 2, 0.25).meanSquareDepth(), 0.002);
+        assertEquals(meanSquare, new EarthShadow.State(separation * 3, 3, 6, 0.75).meanSquareDepth(), 0.002);
+    }
+
+    @Test
+    void onlyWhatIsInsideCounts() {
+        double half = new EarthShadow.State(1, 1, 2, 0.25).meanSquareDepth();
+        assertTrue(half > 0.75 && half < 0.85, "half a moon inside: " + half);
+        assertFalse(new EarthShadow.State(2.25, 1, 2, 0.25).touches(), "a touch is not yet in it");
+        assertTrue(new EarthShadow.State(2.2499, 1, 2, 0.25).touches());
+    }
+
+    /** The shadow beside the moon on the sky of a place is as far away as the separation says, and as wide as its radii. */
+    @Test
+    void theShadowAsItIsSeen() {
+        Sky isle = Sky.over(Observer.of(35.95, -3.05, 0), ReferenceTable.EPHEMERIS, DeltaT.model());
+        Instant at = Instant.parse("2029-12-20T21:40:00Z");
+        EarthShadow shadow = EarthShadow.of(isle);
+        EarthShadow.State s = shadow.at(at);
+        EarthShadow.Seen seen = shadow.seenFrom(isle, at);
+        assertEquals(s.separation() / s.moon(), Math.hypot(seen.right(), seen.up()), 0.002);
+        assertEquals(s.umbra() / s.moon(), seen.umbra(), 1e-9);
+        assertEquals(s.penumbra() / s.moon(), seen.penumbra(), 1e-9);
+        // An eclipsed moon moves eastward through the shadow; from the north, in the south, that is to the left.
+        EarthShadow.Seen later = shadow.seenFrom(isle, at.plusSeconds(7200));
+        assertTrue(later.right() > seen.right(), "the shadow falls behind to the right");
+    }
+
+    /** At greatest eclipse the ratio of the local discs is the eclipse's own magnitude; at first contact they touch. */
+    @Test
+    void theDiscsOfAPlace() {
+        Sky isle = Sky.over(Observer.of(35.978, -3.041, 28), ReferenceTable.EPHEMERIS, DeltaT.model());
+        Interval day = Interval.of(Instant.parse("2027-08-02T00:00:00Z"), Instant.parse("2027-08-03T00:00:00Z"));
+        SolarEclipse e = SolarEclipse.find(isle, day).get(0);
+        LocalDiscs first = LocalDiscs.at(isle, e.partial().start());
+        assertEquals(1 + first.moonRadius(), Math.hypot(first.right(), first.up()), 2e-3);
+        assertEquals(0, first.magnitude(), 2e-3);
+        assertTrue(first.right() > 0 && first.up() > 0, "a morning sun is met from its upper right");
+        LocalDiscs greatest = LocalDiscs.at(isle, e.maximum());
+        assertEquals(e.magnitude(), greatest.moonRadius(), 1e-3, "of a total eclipse it is the ratio of the discs");
+        assertTrue(greatest.magnitude() > 1 && greatest.magnitude() < e.magnitude());
+        // Half a radius aside a moon of 1.04 covers (1 + 1.04 − 0.5)/2 of the diameter.
+        assertEquals(0.77, new LocalDiscs(0.3, 0.4, 1.04).magnitude(), 1e-12);
+    }
+
+    /** An eclipse belongs to the interval that holds its greatest moment, and to no other. */
+    @Test
+    void foundByTheirGreatestMoment() {
+        Sky isle = Sky.over(Observer.of(35.978, -3.041, 28), ReferenceTable.EPHEMERIS, DeltaT.model());
+        Interval day = Interval.of(Instant.parse("2027-08-02T00:00:00Z"), Instant.parse("2027-08-03T00:00:00Z"));
+        Instant maximum = SolarEclipse.find(isle, day).get(0).maximum();
+        assertEquals(
+                0,
+                SolarEclipse.find(isle, Interval.of(maximum.plusSeconds(1), day.end()))
+                        .size());
+        assertEquals(
+                0,
+                SolarEclipse.find(isle, Interval.of(day.start(), maximum.minusSeconds(1)))
+                        .size());
+        assertEquals(
+                1,
+                SolarEclipse.find(isle, Interval.of(maximum.minusSeconds(1), maximum.plusSeconds(1)))
+                        .size());
+        Interval night = Interval.of(Instant.parse("2029-12-20T00:00:00Z"), Instant.parse("2029-12-22T00:00:00Z"));
+        Instant greatest = LunarEclipse.find(ReferenceTable.EPHEMERIS, DeltaT.model(), night)
+                .get(0)
+                .greatest();
+        Interval after = Interval.of(greatest.plusSeconds(1), night.end());
+        assertEquals(
+                0,
+                LunarEclipse.find(ReferenceTable.EPHEMERIS, DeltaT.model(), after)
+                        .size());
+        Interval before = Interval.of(night.start(), greatest.minusSeconds(1));
+        assertEquals(
+                0,
+                LunarEclipse.find(ReferenceTable.EPHEMERIS, DeltaT.model(), before)
+                        .size());
     }
 }

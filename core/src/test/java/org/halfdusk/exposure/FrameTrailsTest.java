@@ -120,4 +120,66 @@ class FrameTrailsTest {
         assertEquals(2.6, trails.middlePx(seconds), 0.01);
         assertTrue(trails.worstPx(seconds) >= 2.59, "no corner is better than the fastest of the middle");
     }
+
+    /** On a turning mount the ground goes as the stars go from a tripod; at half the rate both go half. */
+    @Test
+    void theGroundGoesWithTheMount() {
+        Framing south = aim(180, 50, 0);
+        FrameTrails stars = FrameTrails.of(south, rig(18), POLE);
+        assertEquals(
+                stars.middlePx(60),
+                FrameTrails.ofGround(south, rig(18), POLE, Mount.SIDEREAL).middlePx(60),
+                1e-9);
+        FrameTrails half = FrameTrails.ofGround(south, rig(18), POLE, Mount.HALF);
+        assertEquals(stars.middlePx(60) / 2, half.middlePx(60), 0.01);
+        assertEquals(0, FrameTrails.ofGround(south, rig(18), POLE, Mount.TRIPOD).worstPx(60));
+    }
+
+    /** A mount without an error lets the stars stand for as long as a rule is meant for. */
+    @Test
+    void aPerfectMount() {
+        FrameTrails still = FrameTrails.of(aim(180, 50, 0), rig(200), POLE, Mount.SIDEREAL, 0, PeriodicError.NONE);
+        assertEquals(School.LONGEST_SECONDS, still.seconds(2.6));
+        assertEquals(0, still.fastestDeclinationDegrees());
+        assertEquals(0, still.worstPx(3600));
+        FrameTrails half = FrameTrails.of(aim(180, 50, 0), rig(18), POLE, Mount.HALF, 0, PeriodicError.NONE);
+        assertEquals(
+                FrameTrails.of(aim(180, 50, 0), rig(18), POLE).fastestDeclinationDegrees(),
+                half.fastestDeclinationDegrees(),
+                1e-6);
+        assertEquals(2 * FrameTrails.of(aim(180, 50, 0), rig(18), POLE).seconds(2.6), half.seconds(2.6), 0.01);
+    }
+
+    /** A budget of a thousand pixels is met to a millionth though the trail is curved by then. */
+    @Test
+    void longTrailsMeetTheirBudgetToo() {
+        FrameTrails trails = FrameTrails.of(aim(90, 40, 0), rig(35), POLE);
+        assertEquals(50, trails.middlePx(trails.seconds(50)), 0.01);
+        assertEquals(
+                School.LONGEST_SECONDS,
+                FrameTrails.of(aim(0, 40, 0), rig(14), POLE).seconds(500));
+    }
+
+    /** Rolled by a quarter turn, columns and rows of the map change places. */
+    @Test
+    void theMapTurnsWithTheFrame() {
+        TrailMap level = FrameTrails.of(aim(180, 0, 0), rig(18), POLE).map(10, 3, 3);
+        TrailMap upright = FrameTrails.of(aim(180, 0, 90), rig(18), POLE).map(10, 3, 3);
+        assertEquals(level.px()[1][1], upright.px()[1][1], 1e-6);
+        // Upright, what is the sensor's right side looks up; level, its left looks east.
+        assertEquals(level.px()[1][0], level.px()[1][2], 1e-6, "east and west of the meridian alike");
+        assertEquals(upright.px()[0][1], upright.px()[2][1], 1e-6);
+        assertTrue(Math.abs(upright.px()[1][0] - upright.px()[1][2]) > 0.1, "high and low differ");
+    }
+
+    @Test
+    void aMapFindsItsWorst() {
+        TrailMap map = TrailMap.of(new double[][] {{1, 2, 3}, {4, 9, 5}, {9, 2, 1}});
+        assertEquals(1, map.worstRow());
+        assertEquals(1, map.worstColumn());
+        assertEquals(9, map.worst());
+        assertEquals(4, map.mean(), 1e-12);
+        assertEquals(5 / 9.0, map.within(3), 1e-12);
+        assertEquals(2, TrailMap.of(new double[][] {{0, 1, 2}}).worstColumn());
+    }
 }
