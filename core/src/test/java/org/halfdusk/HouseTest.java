@@ -138,4 +138,27 @@ class HouseTest {
 
     private static final java.util.List<String> SUBJECTS =
             java.util.List.of("milkyway", "trails", "moon", "lunareclipse", "solareclipse", "fireworks");
+
+    /** Choices are values: text is read by codecs alone, at the form and at the row. */
+    @Test
+    void noTextIsReadInTheDomain() {
+        noClasses()
+                .that()
+                .resideInAnyPackage("org.halfdusk.shoot..", "org.halfdusk.exposure..", "org.halfdusk.sequence..")
+                .and()
+                .doNotHaveSimpleName("RigTexts")
+                .and()
+                .doNotHaveSimpleName("BlockSpec")
+                .should()
+                .callMethod(String.class, "split", String.class)
+                .orShould()
+                .callMethod(Double.class, "parseDouble", String.class)
+                .orShould()
+                .callMethod(Double.class, "valueOf", String.class)
+                .orShould()
+                .callMethod(Integer.class, "parseInt", String.class)
+                .orShould()
+                .callMethod(Long.class, "parseLong", String.class)
+                .check(CORE);
+    }
 }

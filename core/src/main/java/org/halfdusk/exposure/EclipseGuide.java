@@ -16,8 +16,6 @@ public final class EclipseGuide {
     public enum Solar {
         PARTIAL_ND5(8),
         PARTIAL_ND4(11),
-        BEADS(11),
-        CHROMOSPHERE(10),
         PROMINENCES(9),
         CORONA_0_1_R(7),
         CORONA_0_2_R(5),
@@ -35,11 +33,6 @@ public final class EclipseGuide {
 
         public double q() {
             return q;
-        }
-
-        /** Whether it belongs to the seconds about second and third contact, in which the guard keeps the filter on. */
-        public boolean beads() {
-            return this == BEADS || this == CHROMOSPHERE;
         }
 
         /** Whether it is taken through the filter; the others exist in totality only. */

@@ -17,6 +17,9 @@ public record Ground(double lux, double reflectance) {
     /** Grass and soil. */
     public static final double USUAL_REFLECTANCE = 0.15;
 
+    /** How far shadows that one lifts later lie under the sky, stops†. */
+    public static final double SHADOW_STOPS = 3;
+
     /** Where on the histogram ground at night looks like night and still shows. */
     public static final double TARGET = 0.12;
 

@@ -11,6 +11,9 @@ import org.halfdusk.photometry.Iso;
  * @param celsius of the sensor, −60 to 60: the air's, as long as it is not warmed by its own work
  */
 public record Noise(double pixelPitchMicrometres, double celsius, Iso iso) {
+    /** Frames of a usual stack†. */
+    public static final int USUAL_STACK = 16;
+
     private static final double ELECTRONS_PER_SQUARE_MICROMETRE = 2000;
     private static final double DARK_AT_20 = 0.1;
     private static final double DOUBLES_EVERY = 6;

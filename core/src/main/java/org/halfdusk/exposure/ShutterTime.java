@@ -115,6 +115,18 @@ public record ShutterTime(double nominalSeconds, double realSeconds) implements 
                 .orElseThrow();
     }
 
+    /** Whether the shutter is held open beyond the dial's last mark. */
+    public boolean bulb() {
+        return nominalSeconds > WHOLE_MARKS[0];
+    }
+
+    /** Whether a mark of a second or more really lasts noticeably otherwise: “30 s” is 32 s. */
+    public boolean namedOtherwise() {
+        return nominalSeconds >= 1 && Math.abs(realSeconds - nominalSeconds) >= NAMED * nominalSeconds;
+    }
+
+    private static final double NAMED = 0.005;
+
     /** As on the dial: "10 s", "0.8 s", "1/125 s". */
     public String label() {
         if (nominalSeconds < 0.29) {

@@ -53,8 +53,20 @@ public record Triangle(Rig rig, double light) {
 
     private Answer answer(Solved solved, ShutterTime time, FNumber fNumber, Iso iso, double exact) {
         double off = Stops.between(time.realSeconds() * iso.value() / fNumber.squared(), light);
-        return new Answer(solved, time, fNumber, iso, exact, off, Math.abs(off) > 0.34);
+        return new Answer(solved, time, fNumber, iso, exact, off, !Stops.met(off));
     }
+
+    /** Full stops of the lens, and the one it is set to: those that are worth a comparison, to four stops smaller, to f/16. */
+    public List<FNumber> apertures(FNumber set) {
+        return rig.apertures().stream()
+                .filter(n -> n.same(set) || n.fullStop())
+                .filter(n -> (n.compareTo(SMALLEST_COMPARED) <= 0 || n.same(SMALLEST_COMPARED))
+                        && n.stopsOver(set) <= MOST_STOPS_SMALLER)
+                .toList();
+    }
+
+    private static final FNumber SMALLEST_COMPARED = FNumber.of(16);
+    private static final double MOST_STOPS_SMALLER = 4.1;
 
     private static List<ShutterTime> times(Camera c) {
         return ShutterTime.available(c.shortestSeconds(), c.longestTimedSeconds(), c.bulb());

@@ -115,4 +115,12 @@ public record Camera(
     public boolean film() {
         return filmExponent.isPresent();
     }
+
+    /** Frames of a roll of 35 mm film. */
+    public static final int FRAMES_OF_A_ROLL = 36;
+
+    /** Rolls of film that so many frames take. */
+    public static int rolls(int frames) {
+        return (frames + FRAMES_OF_A_ROLL - 1) / FRAMES_OF_A_ROLL;
+    }
 }

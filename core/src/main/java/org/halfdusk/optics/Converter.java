@@ -1,7 +1,12 @@
 package org.halfdusk.optics;
 
+import java.util.List;
+
 /** A teleconverter: multiplies focal length and f-number by its factor. */
 public record Converter(String name, double factor) {
+    /** Factors that are commonly made. */
+    public static final List<Double> USUAL = List.of(1.4, 2.0);
+
     public Converter {
         name = Figures.name(name);
         Figures.within("converter factor", factor, 1.01, 4, "×");

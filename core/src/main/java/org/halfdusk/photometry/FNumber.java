@@ -1,5 +1,6 @@
 package org.halfdusk.photometry;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -107,5 +108,12 @@ public record FNumber(double value) implements Comparable<FNumber> {
     @Override
     public String toString() {
         return label();
+    }
+
+    private static final double[] FULL_STOPS = {1, 1.4, 2, 2.8, 4, 5.6, 8, 11, 16, 22, 32};
+
+    /** Whether it is one of the whole stops from f/1 to f/32. */
+    public boolean fullStop() {
+        return Arrays.stream(FULL_STOPS).anyMatch(n -> same(FNumber.of(n)));
     }
 }

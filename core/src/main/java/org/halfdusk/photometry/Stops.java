@@ -4,7 +4,23 @@ package org.halfdusk.photometry;
 public final class Stops {
     private static final double LN2 = Math.log(2);
 
+    /** Settings go in thirds: off by so much the wish is still met. */
+    private static final double A_THIRD = 0.34;
+
+    /** Half a third: the same mark. */
+    private static final double SAME_MARK = 1.0 / 6;
+
     private Stops() {}
+
+    /** Whether light that is so many stops off is still as wished: within a third. */
+    public static boolean met(double stopsOff) {
+        return Math.abs(stopsOff) <= A_THIRD;
+    }
+
+    /** Whether so many stops are less than marks can tell: under half a third. */
+    public static boolean sameMark(double stopsOff) {
+        return Math.abs(stopsOff) < SAME_MARK;
+    }
 
     /** How many stops lie between two amounts of light, positive where the first is more. */
     public static double between(double more, double less) {

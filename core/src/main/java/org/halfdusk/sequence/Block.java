@@ -36,7 +36,6 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         PARTIAL_SUN,
         RING,
         FILTER_OFF,
-        BEADS,
         TOTALITY,
         FILTER_ON,
         PAUSE

@@ -43,6 +43,16 @@ public record BlockSpec(
     public static final Range GAP = new Range("gap", 0, 3600, "s");
     public static final Range APERTURE = Range.of("aperture f/", FNumber.WIDEST, FNumber.SMALLEST);
     public static final Range ISO = Range.of("ISO", Iso.LOWEST, Iso.HIGHEST);
+    /** What amounts a block's frames can be counted in instead. */
+    public static final Range MINUTES = new Range("minutes", 0.01, 24 * 60, "min");
+
+    public static final Range ARC = new Range("arc", 0.01, 360, "°");
+    public static final Range CLIP = new Range("clip", 0.01, 600, "s");
+    public static final Range GAIN = new Range("gain", 0.01, 5, "stops");
+
+    /** Frames a second at which a clip is counted. */
+    public static final double CLIP_RATE = 25;
+
     private static final Range STEP = new Range("step", 0, Ladder.THIRDS.most(), "thirds");
 
     private static final int PARTS = 8;
@@ -52,12 +62,7 @@ public record BlockSpec(
 
     /** What the guard of a solar eclipse's filter alone may set. */
     private static final Set<Block.Kind> GUARDED = EnumSet.of(
-            Block.Kind.FILTER_OFF,
-            Block.Kind.FILTER_ON,
-            Block.Kind.BEADS,
-            Block.Kind.TOTALITY,
-            Block.Kind.PARTIAL_SUN,
-            Block.Kind.RING);
+            Block.Kind.FILTER_OFF, Block.Kind.FILTER_ON, Block.Kind.TOTALITY, Block.Kind.PARTIAL_SUN, Block.Kind.RING);
 
     public BlockSpec {
         if (GUARDED.contains(kind)) {

@@ -22,6 +22,9 @@ public record Panorama(List<Tile> tiles, double stepDegrees, double rowStepDegre
 
     public static final int MOST_TILES = 200;
 
+    /** To turn the head and let it settle, s†. */
+    public static final double TURNING_SECONDS = 6;
+
     /**
      * One frame.
      *
@@ -45,6 +48,19 @@ public record Panorama(List<Tile> tiles, double stepDegrees, double rowStepDegre
         public static final Range OVERLAP_PERCENT = new Range("overlap", 10, 70, "%");
         public static final Range ROWS = Range.of("rows", 1, 5);
         public static final Range SPARES = Range.of("spare tiles", 0, 3);
+
+        private static final double USUAL_OVERLAP = 0.3;
+        private static final double USUAL_SPAN = 100;
+
+        /** A row of a usual span about an azimuth, a spare tile at each end. */
+        public static Wish about(double azimuthDegrees) {
+            return from(Math.round((azimuthDegrees + 360 - USUAL_SPAN / 2) % 360), USUAL_SPAN);
+        }
+
+        /** A row from an azimuth, with the usual overlap and a spare tile at each end. */
+        public static Wish from(double azimuthDegrees, double spanDegrees) {
+            return new Wish(azimuthDegrees, spanDegrees, USUAL_OVERLAP, 1, 1);
+        }
 
         public Wish {
             FROM.check(fromAzimuth);

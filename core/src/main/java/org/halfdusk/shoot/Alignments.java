@@ -118,4 +118,12 @@ public final class Alignments {
         double over = body == Body.GALACTIC_CENTRE ? 30 : 3;
         return objects.stream().findFirst().map(o -> new Wish(body, o, 2, over, light));
     }
+
+    /** Half a disc aside is still straight over something. */
+    private static final double STRAIGHT_DEGREES = 0.3;
+
+    /** Whether a body that stands so far to the side, degrees, is straight over an object for the eye. */
+    public static boolean straightOver(double turnDegrees) {
+        return Math.abs(turnDegrees) < STRAIGHT_DEGREES;
+    }
 }

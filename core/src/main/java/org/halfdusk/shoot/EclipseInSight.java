@@ -35,6 +35,11 @@ public record EclipseInSight(
         ANNULAR
     }
 
+    /** Whether it is the moon that is eclipsed, not the sun. */
+    public boolean ofTheMoon() {
+        return subject == Subject.LUNAR_ECLIPSE;
+    }
+
     /** A Moon less deep in the penumbra looks like any full one†. */
     private static final double SHOWS_IN_PENUMBRA = 0.6;
 

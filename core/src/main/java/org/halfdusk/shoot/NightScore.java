@@ -47,6 +47,14 @@ public record NightScore(double hours, double altitude, double moon, OptionalDou
                         hours, altitude, moon, OptionalDouble.of(MOST_WEATHER * Math.max(0, Math.min(1, clear))));
     }
 
+    /** From this share of the best one's score on a night counts as good†. */
+    private static final double GOOD = 0.75;
+
+    /** Whether it is good beside the best of its list. @param best the best one's total */
+    public boolean goodBeside(int best) {
+        return total() > 0 && total() >= GOOD * best;
+    }
+
     /** 0 to 100, whole. */
     public int total() {
         double sky = hours + altitude + moon;

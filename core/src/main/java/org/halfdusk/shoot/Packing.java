@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.halfdusk.exposure.Setting;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.RunSimulation;
@@ -123,5 +124,13 @@ public record Packing(List<Item> items, Air air, double charges, double megabyte
         if (needed) {
             items.add(item);
         }
+    }
+
+    /** Longer than this nobody holds a camera still, s†. */
+    private static final double HELD_SECONDS = 1 / 30.0;
+
+    /** Whether a setting is short enough to be held by hand. */
+    public static boolean heldStill(Setting setting) {
+        return setting.shutter().realSeconds() <= HELD_SECONDS;
     }
 }

@@ -2,6 +2,7 @@ package org.halfdusk.shoot;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
@@ -66,4 +67,9 @@ public sealed interface Plan
 
     /** The programme of frames in order of time; empty where the night has no window. */
     List<Block> blocks();
+
+    /** How stars that shall stay points are exposed for; nothing where they need not. */
+    default Optional<ExposurePlan> pointStars() {
+        return Optional.empty();
+    }
 }

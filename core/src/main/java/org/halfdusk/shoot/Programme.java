@@ -5,11 +5,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.sequence.RunSimulation;
 
 /**
  * The frames of one rig's night: those that the plan computes, or those that a person has laid. Subjects whose frames follow
@@ -61,6 +63,39 @@ public final class Programme {
                         s.fNumber(),
                         s.iso(),
                         histogramPosition));
+    }
+
+    /** So many times a battery is changed in a night at the most. */
+    private static final int MOST_CHANGES = 12;
+
+    /**
+     * What is laid, with a pause wherever a battery ends: one change after another.
+     *
+     * @throws IllegalArgumentException where a battery ends in no laid block
+     */
+    public static List<BlockSpec> withChanges(Plan plan, RigChoices choices, Air air) {
+        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        List<BlockSpec> laid = laid(plan, choices);
+        for (int changes = 0; changes < MOST_CHANGES; changes++) {
+            RigChoices now = choices.laying(laid);
+            Optional<Instant> empty =
+                    simulated(plan, blocks(plan, now), now, air).emptyAt();
+            if (empty.isEmpty()) {
+                break;
+            }
+            laid = withChange(laid, empty.get(), times);
+        }
+        return laid;
+    }
+
+    /** What becomes of some blocks on the camera. */
+    public static RunSimulation simulated(Plan plan, List<Block> blocks, RigChoices choices, Air air) {
+        return RunSimulation.of(
+                blocks,
+                plan.rig().camera(),
+                choices.recording().jpeg(),
+                choices.recording().noiseReduction(),
+                air.celsius());
     }
 
     /**

@@ -34,8 +34,6 @@ final class RigTexts {
     static final Codec<Framing> AIM =
             new Codec<>(RigTexts::aim, RigTexts::text, f -> text(f).replace(" ", "° ") + "°", new Codec.Asked.Line());
 
-    private static final Range AIM_ALTITUDE = new Range("altitude", -30, 90, "°");
-
     private RigTexts() {}
 
     /** The parts of a text, or a refusal that says what they are. */
@@ -107,7 +105,7 @@ final class RigTexts {
         String[] p = parts("aim", text, 3, "azimuth, altitude and roll; three");
         Faults faults = new Faults();
         double azimuth = faults.or(Double.NaN, () -> new Range("azimuth", 0, 360, "°").read(p[0]));
-        double altitude = faults.or(Double.NaN, () -> AIM_ALTITUDE.read(p[1]));
+        double altitude = faults.or(Double.NaN, () -> ShootField.AIM_ALTITUDE.read(p[1]));
         double roll = faults.or(Double.NaN, () -> Framing.ROLL.read(p[2]));
         faults.refuse();
         return new Framing(Azimuth.ofDegrees(azimuth), Altitude.ofDegrees(altitude), roll);

@@ -19,10 +19,14 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.PlainText;
+import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 
 /** What of a shoot a person can change by itself, whatever its subject is; of its rigs the one that it is seen through. */
 public final class ShootField {
+    /** How low and high a camera can be aimed. */
+    public static final Range AIM_ALTITUDE = new Range("altitude", -30, 90, "°");
+
     /** First and last evening that can be planned. */
     public static final LocalDate FIRST_NIGHT = LocalDate.of(1950, 1, 1);
 

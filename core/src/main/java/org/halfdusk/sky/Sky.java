@@ -233,7 +233,14 @@ public final class Sky {
     }
 
     /** A planet as it is seen at a moment, and where it stands. */
-    public record PlanetPosition(Planet planet, HorizontalPosition position, double magnitude, double distanceAu) {}
+    public record PlanetPosition(Planet planet, HorizontalPosition position, double magnitude, double distanceAu) {
+        private static final double BRIGHT = 2;
+
+        /** Whether it stands out among the stars: brighter than magnitude 2. */
+        public boolean bright() {
+            return magnitude < BRIGHT;
+        }
+    }
 
     /** The bright planets; parallax, 30″ at most, is left out. */
     public List<PlanetPosition> planets(Instant instant) {

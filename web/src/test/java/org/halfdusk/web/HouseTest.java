@@ -2,10 +2,20 @@ package org.halfdusk.web;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What web may lean on, and where. */
@@ -132,5 +142,65 @@ class HouseTest {
                 .dependOnClassesThat()
                 .resideInAPackage("org.halfdusk.ephemeris.theory..")
                 .check(WEB);
+    }
+
+    /** Numbers of the page and of units; what else stands in a sentence is a figure of the job, which the core owns. */
+    private static final Set<String> OF_THE_PAGE = Set.of(
+            "0",
+            "1",
+            "2",
+            "3",
+            "4",
+            "5",
+            "10",
+            "12",
+            "24",
+            "60",
+            "90",
+            "100",
+            "180",
+            "360",
+            "1000",
+            "3600",
+            "0.5",
+            "1.0",
+            "10.0",
+            "60.0",
+            "100.0",
+            "60_000.0",
+            "1e6",
+            "1e9",
+            "1e-9");
+
+    private static final Pattern NUMBER = Pattern.compile("(?<![\\w.])\\d[\\d_]*(?:\\.\\d+)?(?:e-?\\d+)?(?![\\w.])");
+
+    /** How much of something a page shows, and how large. */
+    private static final Pattern LAID_OUT = Pattern.compile(
+            "static final (?:int|double) (?:WIDTH|HEIGHT|TILE|ROWS\\w*|COLUMNS|MOST_\\w+|LONGEST_LISTED\\w*|DAYS_APART|RANKED|"
+                    + "MARKED|OFFERED) =");
+
+    private static final Pattern COMMENTS_AND_TEXTS = Pattern.compile(
+            "/\\*.*?\\*/|//[^\\n]*|\"\"\".*?\"\"\"|\"(?:\\\\.|[^\"\\\\])*\"|'(?:\\\\.|[^'\\\\])*'", Pattern.DOTALL);
+
+    @Test
+    void wordsAndPagesHoldNoFiguresOfTheJob() throws IOException {
+        List<String> found = new ArrayList<>();
+        int looked = 0;
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java/org/halfdusk/web"))) {
+            for (Path file : files.filter(f -> f.toString().matches(".*(Words|Page|View|Part|Detail|Edits)\\.java"))
+                    // How numbers and units are written is its own.
+                    .filter(f -> !f.endsWith(Path.of("layout", "Words.java")))
+                    .toList()) {
+                looked++;
+                String bare = COMMENTS_AND_TEXTS.matcher(Files.readString(file)).replaceAll(" ");
+                bare.lines().filter(l -> !LAID_OUT.matcher(l).find()).forEach(line -> {
+                    if (NUMBER.matcher(line).results().anyMatch(n -> !OF_THE_PAGE.contains(n.group()))) {
+                        found.add(file.getFileName() + ": " + line.strip());
+                    }
+                });
+            }
+        }
+        assertTrue(looked > 30, "files looked at: " + looked);
+        assertEquals(List.of(), found, "figures of the job in words and pages");
     }
 }

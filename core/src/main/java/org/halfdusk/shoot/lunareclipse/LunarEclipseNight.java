@@ -118,6 +118,11 @@ public record LunarEclipseNight(
         return eclipse.map(e -> Interval.intersect(List.of(e.penumbra()), up)).orElseGet(List::of);
     }
 
+    /** Whether it is seen from first to last contact. */
+    public boolean seenWhole() {
+        return eclipse.isPresent() && contacts().stream().allMatch(Contact::visible);
+    }
+
     /** Greatest eclipse if it is seen; otherwise the moment nearest to it with the Moon clear of the horizon. */
     @Override
     public Instant bestMoment() {

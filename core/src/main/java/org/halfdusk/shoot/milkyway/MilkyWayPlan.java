@@ -122,4 +122,9 @@ public record MilkyWayPlan(
                     object, nearest.at(), nearest.position().altitude().degrees() - object.topDegrees());
         });
     }
+
+    @Override
+    public Optional<ExposurePlan> pointStars() {
+        return Optional.of(exposure);
+    }
 }

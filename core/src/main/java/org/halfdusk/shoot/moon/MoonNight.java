@@ -16,6 +16,7 @@ import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.sky.EventType;
+import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.SkyEvent;
@@ -228,4 +229,18 @@ public record MoonNight(
     public MoonNight withScore(NightScore other) {
         return new MoonNight(night, light, events, equalLight, windows, best, alignment, other);
     }
+
+    /** Round the window, by which its way is told; without one half an hour to both sides of its best moment. */
+    public Interval wayShown() {
+        return main().map(w -> Interval.of(w.start().minusSeconds(300), w.end().plusSeconds(600)))
+                .orElseGet(() -> Interval.of(
+                        bestMoment().minusSeconds(1800), bestMoment().plusSeconds(1800)));
+    }
+
+    /** Whether the whole disc is under the horizon: its middle by more than a mean radius, 16′. */
+    public boolean down(HorizontalPosition moon) {
+        return moon.altitude().degrees() < -RADIUS_DEGREES;
+    }
+
+    private static final double RADIUS_DEGREES = 16.0 / 60;
 }

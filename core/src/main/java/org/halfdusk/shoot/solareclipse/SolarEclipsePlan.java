@@ -140,7 +140,7 @@ public record SolarEclipsePlan(
     public List<SolarExposure> exposures() {
         boolean total = night.filter().off().isPresent();
         return Arrays.stream(EclipseGuide.Solar.values())
-                .filter(p -> p.filtered() ? p == filter.partial() : total && !p.beads())
+                .filter(p -> p.filtered() ? p == filter.partial() : total)
                 // Where there is totality, the partial row is that of the whole disc; the script follows the crescent.
                 .map(p -> total && p.filtered()
                         ? exposure(p, night.eclipse().orElseThrow().partial().start())

@@ -39,6 +39,9 @@ public record TrailsPlan(
         TrailsExposure exposure,
         Optional<FrameRun> run)
         implements Plan {
+    /** Lengths whose arcs are told beside the wished one, minutes: from short strokes to half a circle. */
+    public static final List<Integer> LENGTHS_MINUTES = List.of(15, 45, 90, 180, 300);
+
     /** A horizon this far above the lower edge leaves room for the ground, degrees. */
     private static final double GROUND_DEGREES = 5;
 

@@ -114,9 +114,8 @@ class NightsApi {
     }
 
     private Row row(Site here, Subject subject, LocalDate date) {
-        MilkyWayNight core = new MilkyWayPlanner().usualNight(here, date);
-        SubjectNight night =
-                subject == Subject.MILKY_WAY ? core : planner.of(subject).usualNight(here, date);
+        SubjectNight night = planner.of(subject).usualNight(here, date);
+        MilkyWayNight core = night instanceof MilkyWayNight m ? m : new MilkyWayPlanner().usualNight(here, date);
         return row(core, night, views.of(subject, night).words().whyNotMore());
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.exposure.FrameTrails;
+import org.halfdusk.exposure.Ground;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Noise;
@@ -25,7 +26,6 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -50,13 +50,11 @@ record ExposeDetail(
         String film) {
     private static final int COLUMNS = 9;
     private static final int ROWS = 7;
-    private static final int STACK = 16;
-    private static final double SHADOW_STOPS = 3;
 
     static ExposeDetail of(ShootDesk.Open open, Theme theme) {
         Plan plan = open.now();
         boolean stars = plan.traits().stars();
-        Optional<ExposurePlan> e = plan instanceof MilkyWayPlan m ? Optional.of(m.exposure()) : Optional.empty();
+        Optional<ExposurePlan> e = plan.pointStars();
         SkyLight.At light = plan.night().light().at(open.at());
         return new ExposeDetail(
                 stars,
@@ -111,13 +109,13 @@ record ExposeDetail(
         SkyExposure sky =
                 new SkyExposure(b.total().exposable(), s.fNumber(), s.shutter().realSeconds(), s.iso());
         SkyExposure shadow = new SkyExposure(
-                b.total().darkerByStops(SHADOW_STOPS).exposable(),
+                b.total().darkerByStops(Ground.SHADOW_STOPS).exposable(),
                 s.fNumber(),
                 s.shutter().realSeconds(),
                 s.iso());
         Noise noise = new Noise(pitch, air.celsius(), s.iso());
         double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
-        double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), STACK);
+        double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), Noise.USUAL_STACK);
         double trail = plan.trails().middlePx(s.shutter().realSeconds());
         double clips = PointLight.clippingMagnitude(
                 rig.focalMm(), s.fNumber(), pitch, s.shutter().realSeconds(), s.iso(), trail);
@@ -136,8 +134,8 @@ record ExposeDetail(
         if (!rig.camera().film()) {
             lines.add(new Line(
                     "Signal to noise of a patch three stops under the sky",
-                    Words.tenths(one) + " in one frame, " + Words.tenths(many) + " in the mean of " + STACK + ", at "
-                            + ReasonWords.air(air)));
+                    Words.tenths(one) + " in one frame, " + Words.tenths(many) + " in the mean of " + Noise.USUAL_STACK
+                            + ", at " + ReasonWords.air(air)));
             lines.add(new Line(
                     "Noise reduction in the camera",
                     "doubles each frame to "
@@ -152,17 +150,10 @@ record ExposeDetail(
         Setting s = plan.setting();
         Triangle same = Triangle.of(rig, s.shutter().realSeconds(), s.fNumber(), s.iso());
         double circle = rig.camera().sensor().circleOfConfusionMm();
-        boolean trails = plan instanceof MilkyWayPlan;
+        boolean trails = plan.pointStars().isPresent();
         List<Table.Row> rows = new ArrayList<>();
-        for (FNumber n : rig.apertures()) {
-            if (n.value() > 16.5 || n.stopsOver(s.fNumber()) > 4.1) {
-                continue;
-            }
+        for (FNumber n : same.apertures(s.fNumber())) {
             Triangle.Answer a = same.iso(s.shutter(), n);
-            boolean whole = n.same(s.fNumber()) || fullStop(n);
-            if (!whole) {
-                continue;
-            }
             Triangle.Answer t = same.time(n, s.iso());
             double near = new DepthOfField(rig.focalMm(), n, circle).hyperfocalMetres();
             List<String> cells = new ArrayList<>(List.of(
@@ -192,15 +183,6 @@ record ExposeDetail(
 
     private static String off(double stops) {
         return Words.stops(stops) + (stops > 0 ? " bright" : " dark");
-    }
-
-    private static boolean fullStop(FNumber n) {
-        for (double stop : new double[] {1, 1.4, 2, 2.8, 4, 5.6, 8, 11, 16}) {
-            if (n.same(FNumber.of(stop))) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private static String bracket(ShootDesk.Open open) {

@@ -22,7 +22,8 @@ record GroundPart(String answer, String reason, List<Line> lines) {
                         + frames.setting().fNumber().label() + ", ISO "
                         + frames.setting().iso();
         List<Line> lines = new ArrayList<>();
-        lines.add(new Line("Light on the ground", lux(frames.ground().lux()) + ", grass and soil giving back 15 %"));
+        lines.add(new Line(
+                "Light on the ground", Words.lux(frames.ground().lux()) + ", grass and soil giving back 15 %"));
         lines.add(new Line(
                 "In the sky's frame it stands",
                 Words.percent(frames.inSky().histogramPosition()) + " across the histogram"));
@@ -40,11 +41,5 @@ record GroundPart(String answer, String reason, List<Line> lines) {
                         + "still gives form: dusk, or a low moon. Join them at the horizon, where both are sharp; never paint with "
                         + "the lamp on the lens's own axis, and keep it off other people's frames.",
                 lines);
-    }
-
-    private static String lux(double lux) {
-        return (lux < 0.01
-                ? Words.thousandths(lux * 1000) + " mlx"
-                : lux < 10 ? Words.thousandths(lux) + " lx" : Math.round(lux) + " lx");
     }
 }

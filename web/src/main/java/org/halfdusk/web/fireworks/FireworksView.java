@@ -12,6 +12,7 @@ import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Smoke;
+import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Spell;
@@ -84,7 +85,11 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 "Show " + Words.span(n.show(), n.zone()),
                 "show at " + Words.clock(n.show().start(), n.zone()),
                 sentence(n, sun),
-                sun > -6 ? "the sky is not dark yet" : sun > -12 ? "the sky is still blue" : moonShortly(n),
+                switch (DayPart.of(sun)) {
+                    case DAY, CIVIL_TWILIGHT -> "the sky is not dark yet";
+                    case NAUTICAL_TWILIGHT -> "the sky is still blue";
+                    case ASTRONOMICAL_TWILIGHT, NIGHT -> moonShortly(n);
+                },
                 Words.wholeDegrees(sun),
                 ReasonWords.parts(n.score(), "dark while it lasts", "depth of night", "no moon"));
     }
@@ -115,11 +120,12 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
 
     private static String sentence(FireworksNight n, double sun) {
         HorizontalPosition moon = n.sky().at(Body.MOON, n.show().middle());
-        String sky = sun > -0.83
-                ? "The sun is still up when it begins: sparks hardly draw."
-                : sun > -6
-                        ? "The sky is bright when it begins: the first bursts have a blue ground."
-                        : sun > -12 ? "The sky is a deep blue when it begins." : "The sky is dark.";
+        String sky = switch (DayPart.of(sun)) {
+            case DAY -> "The sun is still up when it begins: sparks hardly draw.";
+            case CIVIL_TWILIGHT -> "The sky is bright when it begins: the first bursts have a blue ground.";
+            case NAUTICAL_TWILIGHT -> "The sky is a deep blue when it begins.";
+            case ASTRONOMICAL_TWILIGHT, NIGHT -> "The sky is dark.";
+        };
         String lit = Words.percent(n.night().moonPhase().illuminatedFraction()) + " lit";
         return sky + " The moon, " + lit + ", "
                 + (moon.altitude().degrees() < 0
@@ -129,8 +135,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
 
     @Override
     public List<NightStrip.Mark> marks(FireworksNight n) {
-        List<NightStrip.Mark> marks = new ArrayList<>(NightStrip.marks(n.night()));
-        marks.removeIf(m -> m.what().equals("dark") || m.what().equals("dawn begins"));
+        List<NightStrip.Mark> marks = new ArrayList<>(NightStrip.sunMarks(n.night()));
         marks.add(new NightStrip.Mark(n.show().start(), "show"));
         return marks;
     }

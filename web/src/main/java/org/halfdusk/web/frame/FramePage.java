@@ -11,7 +11,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.trails.TrailsPlan;
+import org.halfdusk.shoot.ShootField;
 import org.halfdusk.sky.BandArch;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.web.layout.FormErrors;
@@ -108,7 +108,7 @@ record FramePage(
                 plan.traits().byDay()
                         ? Optional.empty()
                         : Optional.of(PolePicture.of(plan.night().sky(), open.at())),
-                plan instanceof TrailsPlan);
+                open.subject().drawnAsTrails());
     }
 
     private static DepthPart depth(ShootDesk.Open open, FormErrors errors) {
@@ -164,7 +164,7 @@ record FramePage(
             aims.add(new Aim("the pole", value(plan.night().sky().pole(), roll)));
         }
         for (ForegroundObject o : plan.place().objects()) {
-            double altitude = Math.max(-30, Math.min(90, o.topDegrees()));
+            double altitude = ShootField.AIM_ALTITUDE.clamped(o.topDegrees());
             aims.add(new Aim(
                     "the top of " + o.name(), number(o.azimuth().degrees()) + " " + number(altitude) + " " + roll));
         }

@@ -9,9 +9,8 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.shoot.Alignments;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.milkyway.MilkyWayPlan;
-import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
@@ -19,24 +18,25 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.Framed;
 import org.halfdusk.web.subject.Table;
 
 /** The frame in words: where the subject's body is, what stands in the frame, where the band goes. */
 final class FrameWords {
     private static final int ROWS_OF_BAND = 5;
-    private static final double BRIGHT_PLANET = 2;
 
     private FrameWords() {}
 
     static Because answer(ShootDesk.Open open) {
         Plan plan = open.plan();
-        if (plan instanceof TrailsPlan trails) {
-            return pole(open, trails);
-        }
-        if (plan.night().followed().isEmpty() && !(plan instanceof MilkyWayPlan)) {
-            return centre(open);
-        }
-        Body body = plan.night().followed().orElse(Body.GALACTIC_CENTRE);
+        Framed framed = open.subject().framed(plan);
+        return framed instanceof Framed.OfBody b
+                ? body(open, b.body())
+                : framed instanceof Framed.OfPole p ? pole(open, p) : centre(open);
+    }
+
+    private static Because body(ShootDesk.Open open, Body body) {
+        Plan plan = open.plan();
         String name = FramePicture.name(body);
         HorizontalPosition p = plan.night().sky().at(body, open.at()).apparent();
         double altitude = p.altitude().degrees();
@@ -62,16 +62,14 @@ final class FrameWords {
         return new Because(at(open), answer, reason.toString());
     }
 
-    private static Because pole(ShootDesk.Open open, TrailsPlan plan) {
+    private static Because pole(ShootDesk.Open open, Framed.OfPole framed) {
+        Plan plan = open.plan();
         HorizontalPosition pole = plan.night().sky().pole();
-        String where = plan.poleInFrame().isPresent()
-                ? "It is in the frame: the stars draw circles about it. "
-                : "It is outside the frame: the stars draw arcs, straighter the farther from it. ";
         return new Because(
                 at(open),
                 "Pole " + Words.degrees(pole.altitude().degrees()) + " up, "
                         + Words.azimuth(pole.azimuth().degrees()),
-                where + size(plan));
+                framed.draws() + size(plan));
     }
 
     private static Because centre(ShootDesk.Open open) {
@@ -96,7 +94,7 @@ final class FrameWords {
     private static String beside(HorizontalPosition p, ForegroundObject o) {
         double over = p.altitude().degrees() - o.topDegrees();
         double turn = o.azimuth().turnTo(p.azimuth());
-        String side = Math.abs(turn) < 0.3
+        String side = Alignments.straightOver(turn)
                 ? "straight over it"
                 : Words.degrees(Math.abs(turn)) + " to its " + (turn > 0 ? "right" : "left");
         return "It stands " + Words.degrees(Math.abs(over)) + (over >= 0 ? " over the top of " : " under the top of ")
@@ -160,9 +158,7 @@ final class FrameWords {
             }
         }
         for (Sky.PlanetPosition p : sky.planets(open.at())) {
-            if (inside(frame, reach, p.position())
-                    && p.position().altitude().degrees() > 0
-                    && p.magnitude() < BRIGHT_PLANET) {
+            if (inside(frame, reach, p.position()) && p.position().altitude().degrees() > 0 && p.bright()) {
                 rows.add(row(
                         p.planet().words(),
                         p.position().azimuth().degrees(),

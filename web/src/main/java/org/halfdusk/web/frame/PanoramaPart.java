@@ -34,21 +34,17 @@ record PanoramaPart(
         String reason,
         String tiles,
         Optional<Table> table) {
-    /** Seconds to turn the head and let it settle. */
-    private static final double TURNING = 6;
-
-    private static final double USUAL_OVERLAP = 0.3;
-
     static PanoramaPart of(ShootDesk.Open open, FormErrors errors) {
         Plan plan = open.plan();
         Optional<Panorama.Wish> kept = open.shoot().it().rig().choices().panorama();
         String wholeBand = BandArch.of(plan.night().sky(), open.at())
                 .map(a -> RigChoices.PANORAMA
                         .codec()
-                        .write(Optional.of(new Panorama.Wish(Math.rint(a.left() * 10) / 10, 180, USUAL_OVERLAP, 1, 1))))
+                        .write(Optional.of(Panorama.Wish.from(Math.rint(a.left() * 10) / 10, 180))))
                 .orElse("");
         Map<String, String> typed = errors.of("PANORAMA").isEmpty()
-                ? typed(kept.orElseGet(() -> fallback(plan)))
+                ? typed(kept.orElseGet(
+                        () -> Panorama.Wish.about(plan.framing().azimuth().degrees())))
                 : Map.of(
                         "from", errors.text("panoramaFrom"),
                         "span", errors.text("panoramaSpan"),
@@ -73,7 +69,7 @@ record PanoramaPart(
                 plan.rig(),
                 plan.framing().upright(),
                 plan.framing().altitude().degrees());
-        double seconds = p.seconds(plan.setting().shutter().realSeconds(), TURNING);
+        double seconds = p.seconds(plan.setting().shutter().realSeconds(), Panorama.TURNING_SECONDS);
         double shift = seconds / 3600 * SiderealTime.DEGREES_PER_HOUR;
         long spare = p.tiles().stream().filter(Panorama.Tile::spare).count();
         return new PanoramaPart(
@@ -88,7 +84,7 @@ record PanoramaPart(
                         + (wish.rows() > 1 ? "; rows are " + Words.degrees(p.rowStepDegrees()) + " apart" : "")
                         + (spare > 0 ? "; " + spare + " of them are spare" : "")
                         + ". The sky turns " + Words.degrees(shift) + " from the first to the last, with "
-                        + Words.plain(TURNING)
+                        + Words.plain(Panorama.TURNING_SECONDS)
                         + " s for each turn. Check the top of the arch first, then shoot end to end "
                         + "without a pause; the camera turns about its entrance pupil on a level base.",
                 p.tiles().stream()
@@ -123,12 +119,6 @@ record PanoramaPart(
                 "Set the head's scale to 0 on the first tile; the marks count from there.",
                 rows,
                 heads.toArray(String[]::new));
-    }
-
-    /** A hundred degrees about the aim. */
-    private static Panorama.Wish fallback(Plan plan) {
-        double from = (plan.framing().azimuth().degrees() + 310) % 360;
-        return new Panorama.Wish(Math.round(from), 100, USUAL_OVERLAP, 1, 1);
     }
 
     private static Map<String, String> typed(Panorama.Wish w) {

@@ -86,8 +86,16 @@ public record NightStrip(
     /** @param minutes from the strip's start */
     public record Playhead(String x, String text, long minutes) {}
 
-    /** Something that happens, written over the strip. */
-    public record Mark(Instant at, String what) {}
+    /**
+     * Something that happens, written over the strip.
+     *
+     * @param weighty whether it stands where another would cover it
+     */
+    public record Mark(Instant at, String what, boolean weighty) {
+        public Mark(Instant at, String what) {
+            this(at, what, true);
+        }
+    }
 
     /** A small strip for a list: no words on it. */
     public static NightStrip small(SubjectNight m, Interval axis, Theme theme, String words) {
@@ -296,20 +304,24 @@ public record NightStrip(
         return ticks;
     }
 
-    /** Sunset, dark, dawn and sunrise of a night. */
-    public static List<Mark> marks(Night night) {
+    /** Sunset and sunrise of a night. */
+    public static List<Mark> sunMarks(Night night) {
         List<Mark> marks = new ArrayList<>();
         if (night.sun() instanceof Rising.Crosses sun) {
-            sun.sets().ifPresent(t -> marks.add(new Mark(t, "sunset")));
+            sun.sets().ifPresent(t -> marks.add(new Mark(t, "sunset", false)));
+            sun.rises().ifPresent(t -> marks.add(new Mark(t, "sunrise", false)));
         }
+        return marks;
+    }
+
+    /** Sunset, dark, dawn and sunrise of a night. */
+    public static List<Mark> marks(Night night) {
+        List<Mark> marks = new ArrayList<>(sunMarks(night));
         if (night.darkness() instanceof Darkness.Dark dark) {
             marks.add(new Mark(dark.interval().start(), "dark"));
             marks.add(new Mark(dark.interval().end(), "dawn begins"));
         } else if (night.darkness() instanceof Darkness.NeverDark never) {
             marks.add(new Mark(never.at(), "least light"));
-        }
-        if (night.sun() instanceof Rising.Crosses sun) {
-            sun.rises().ifPresent(t -> marks.add(new Mark(t, "sunrise")));
         }
         return marks;
     }
@@ -320,7 +332,7 @@ public record NightStrip(
         List<Mark> kept = new ArrayList<>();
         extras.marks().stream()
                 .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)
-                .sorted(Comparator.comparing(m -> m.what().startsWith("sun")))
+                .sorted(Comparator.comparing(Mark::weighty).reversed())
                 .filter(m -> kept.stream().noneMatch(k -> overlap(k, m, scale)))
                 .forEach(kept::add);
         return kept.stream()

@@ -253,6 +253,20 @@ public final class Words {
         return tenths(share * 100) + " %";
     }
 
+    /** Whether a number is worth telling where tenths are shown: it does not round to nought. */
+    public static boolean told(double value) {
+        return Math.abs(value) >= LEAST_TOLD;
+    }
+
+    private static final double LEAST_TOLD = 0.05;
+
+    /** Illuminance with a unit that suits it: 4.2 mlx, 0.25 lx, 700 lx. */
+    public static String lux(double lux) {
+        return lux < 0.01
+                ? thousandths(lux * 1000) + " mlx"
+                : lux < 10 ? thousandths(lux) + " lx" : Math.round(lux) + " lx";
+    }
+
     /** 1.3 stops, 1 stop. */
     public static String stops(double stops) {
         String number = tenths(Math.abs(stops)).replaceAll("\\.0$", "");
@@ -261,11 +275,19 @@ public final class Words {
 
     /** 43° left, upright, flat. */
     public static String lean(double degrees) {
-        long whole = Math.round(Math.abs(degrees));
-        if (whole < 3) {
-            return "upright";
-        }
-        return whole > 87 ? "flat" : whole + "° " + (degrees < 0 ? "left" : "right");
+        return upright(degrees)
+                ? "upright"
+                : flat(degrees) ? "flat" : Math.round(Math.abs(degrees)) + "° " + (degrees < 0 ? "left" : "right");
+    }
+
+    /** Whether a lean is too little to be seen. */
+    public static boolean upright(double degrees) {
+        return Math.round(Math.abs(degrees)) < 3;
+    }
+
+    /** Whether it lies down. */
+    public static boolean flat(double degrees) {
+        return Math.round(Math.abs(degrees)) > 87;
     }
 
     /** 35.9500° N, 3.0500° W. */

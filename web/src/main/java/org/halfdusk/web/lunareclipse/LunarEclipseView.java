@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
@@ -135,11 +136,10 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
 
     private static String visibility(LunarEclipseNight n) {
         List<LunarEclipseNight.Contact> contacts = n.contacts();
-        long seen = contacts.stream().filter(LunarEclipseNight.Contact::visible).count();
         if (n.seen().isEmpty()) {
             return "The moon is under the horizon throughout.";
         }
-        if (seen == contacts.size()) {
+        if (n.seenWhole()) {
             return "It is up from first to last contact.";
         }
         Interval up = n.seen().get(0);
@@ -162,7 +162,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         if (e.type() == LunarEclipse.Type.PENUMBRAL) {
             return "penumbra only: hardly seen";
         }
-        if (!visibility(n).startsWith("It is up")) {
+        if (!n.seenWhole()) {
             return visibility(n);
         }
         return e.type() == LunarEclipse.Type.PARTIAL
@@ -347,7 +347,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         LunarExposure e = s.exposure();
         String label = ReasonWords.line(e.setting());
         String guide = "Guide value " + Words.plain(e.q()) + " for " + phase(s, plan)
-                + (e.airStops() > 0.05
+                + (Words.told(e.airStops())
                         ? ", " + Words.stops(e.airStops()) + " for the air at "
                                 + Words.wholeDegrees(s.moon().altitude().degrees())
                         : "")
@@ -369,9 +369,11 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                         + " darker. A lunar-rate mount would help most.";
             case PINNED ->
                 "You fixed this time"
-                        + (e.stopsShort() > 0.3 ? "; it comes out " + Words.stops(e.stopsShort()) + " darker." : ".");
+                        + (!Stops.met(e.stopsShort())
+                                ? "; it comes out " + Words.stops(e.stopsShort()) + " darker."
+                                : ".");
         };
-        String sky = e.skyStops() < 0.1
+        String sky = !Words.told(e.skyStops())
                 ? ""
                 : " The sky behind it is " + Words.tenths(s.sky().magnitude()) + " mag/arcsec² bright and holds this "
                         + Words.stops(e.skyStops()) + " under what the moon would want.";
@@ -510,7 +512,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
             return "No eclipse this night: move the shoot to one";
         }
         LunarExposure e = plan.step(plan.moment()).exposure();
-        return e.stopsShort() > 0.3
+        return !Stops.met(e.stopsShort())
                 ? "Comes out " + Words.stops(e.stopsShort()) + " dark: time, aperture and ISO are spent"
                 : (plan.night().eclipse().get().greatest().equals(plan.moment())
                                 ? "At greatest eclipse"

@@ -25,6 +25,7 @@ import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Framed;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
@@ -37,9 +38,6 @@ import org.springframework.stereotype.Component;
 /** The Milky Way on the pages. */
 @Component
 class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
-    /** A fifth of a magnitude is hardly seen and a fifth of a stop. */
-    private static final double DARKEST_WITHIN = 0.2;
-
     @Override
     public Subject subject() {
         return Subject.MILKY_WAY;
@@ -53,6 +51,11 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     @Override
     public Class<MilkyWayPlan> planType() {
         return MilkyWayPlan.class;
+    }
+
+    @Override
+    public Framed framed(MilkyWayPlan plan) {
+        return new Framed.OfBody(Body.GALACTIC_CENTRE);
     }
 
     @Override
@@ -160,13 +163,13 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         + Words.degrees(m.best().position().altitude().degrees()) + " in "
                         + Words.azimuth(m.best().position().azimuth().degrees())));
         lines.add(new Line(
-                "Sky within " + Words.plain(DARKEST_WITHIN) + " mag of its darkest",
-                spans(m.nearlyDarkest(DARKEST_WITHIN), zone)));
+                "Sky within " + Words.plain(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES) + " mag of its darkest",
+                spans(m.nearlyDarkest(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES), zone)));
         SkyLight.Brightness sky = m.skyAtBest();
         lines.add(new Line(
                 "Sky behind the core then",
                 Words.tenths(sky.magnitude()) + " mag/arcsec²"
-                        + (sky.dark().over(sky.total()) > 0.1
+                        + (Words.told(sky.dark().over(sky.total()))
                                 ? ", " + Words.tenths(sky.dark().magnitude()) + " without moon and twilight"
                                 : "")));
         SkyLight.Brightness aim =
@@ -195,7 +198,8 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 .orElseGet(() -> Interval.of(
                         m.bestMoment().minus(Duration.ofHours(2)),
                         m.bestMoment().plus(Duration.ofHours(2))));
-        Duration step = span.hours() > 5 ? Duration.ofHours(1) : Duration.ofMinutes(30);
+        Duration step =
+                span.hours() > 5 ? Duration.ofHours(1) : Duration.ofHours(1).dividedBy(2);
         List<Instant> times = new ArrayList<>();
         times.add(span.start());
         long stepSeconds = step.toSeconds();

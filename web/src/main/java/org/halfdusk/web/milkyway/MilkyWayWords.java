@@ -3,10 +3,12 @@ package org.halfdusk.web.milkyway;
 import static org.halfdusk.web.layout.Words.clock;
 import static org.halfdusk.web.layout.Words.degrees;
 import static org.halfdusk.web.layout.Words.duration;
+import static org.halfdusk.web.layout.Words.flat;
 import static org.halfdusk.web.layout.Words.lean;
 import static org.halfdusk.web.layout.Words.percent;
 import static org.halfdusk.web.layout.Words.plain;
 import static org.halfdusk.web.layout.Words.span;
+import static org.halfdusk.web.layout.Words.upright;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -55,8 +57,7 @@ public final class MilkyWayWords {
     }
 
     private static String leaning(double degrees) {
-        String words = lean(degrees);
-        return words.equals("upright") || words.equals("flat") ? words : "leaning " + words;
+        return upright(degrees) || flat(degrees) ? lean(degrees) : "leaning " + lean(degrees);
     }
 
     private static String coreRange(MilkyWayNight m, Interval w) {

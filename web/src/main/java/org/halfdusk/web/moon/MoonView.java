@@ -11,6 +11,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
@@ -243,13 +244,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
 
     private static List<Table.Row> way(MoonPlan plan, Instant at, String address) {
         MoonNight n = plan.night();
-        Interval span = n.main()
-                .map(w -> Interval.of(
-                        w.start().minus(Duration.ofMinutes(5)), w.end().plus(Duration.ofMinutes(10))))
-                .orElseGet(() -> Interval.of(
-                        n.bestMoment().minus(Duration.ofMinutes(30)),
-                        n.bestMoment().plus(Duration.ofMinutes(30))));
-        long step = span.hours() > 0.7 ? 600 : 300;
+        Interval span = n.wayShown();
+        long step = 60 * (span.hours() > 0.5 ? 10 : 5);
         List<Table.Row> rows = new ArrayList<>();
         Instant first = Instant.ofEpochSecond((span.start().getEpochSecond() / step + 1) * step);
         for (Instant t = first; t.isBefore(span.end()); t = t.plusSeconds(step)) {
@@ -261,7 +257,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                             Words.clock(t, n.zone()),
                             Words.degrees(p.altitude().degrees()),
                             Words.degrees(p.azimuth().degrees()),
-                            p.altitude().degrees() < -0.3 ? "" : Words.signedStops(brighter))
+                            plan.night().down(p) ? "" : Words.signedStops(brighter))
                     .to(address + "?at=" + t));
         }
         return rows;
@@ -273,7 +269,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         LandAndMoon.Pair pair = n.landAndMoon(at);
         double up = moon.altitude().degrees();
         boolean alike = n.windows().stream().anyMatch(w -> w.contains(at));
-        String sentence = up < -0.3
+        String sentence = n.down(moon)
                 ? "The moon is under the horizon."
                 : alike
                         ? "One exposure holds both: the moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
@@ -317,7 +313,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         if (altitude <= 0) {
             return "the moon is below the horizon";
         }
-        if (eclipse.stops() >= 0.1) {
+        if (Words.told(eclipse.stops())) {
             return "the moon is eclipsed, " + Words.stops(eclipse.stops()) + " darker";
         }
         return "the moon stands " + Words.degrees(altitude) + " up";
@@ -327,14 +323,14 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         MoonShot s = plan.shot();
         String label = s.shutter().label();
         String rule = "The f/11 rule gives 1/ISO for a high full moon. ";
-        String phase = s.phaseStops() < 0.1 ? "" : "This phase takes " + Words.stops(s.phaseStops()) + ". ";
-        String air = s.airStops() < 0.1
+        String phase = !Words.told(s.phaseStops()) ? "" : "This phase takes " + Words.stops(s.phaseStops()) + ". ";
+        String air = !Words.told(s.airStops())
                 ? ""
                 : "At "
                         + Words.degrees(s.circumstances().altitude().degrees()) + " the air takes "
                         + Words.stops(s.airStops()) + " more, and haze is a guess. ";
         EclipsedMoon eclipse = s.circumstances().eclipse();
-        String shadow = eclipse.stops() < 0.1
+        String shadow = !Words.told(eclipse.stops())
                 ? ""
                 : "The Earth's shadow takes " + Words.stops(eclipse.stops())
                         + (eclipse.phase() == EclipsedMoon.Phase.SHADOW
@@ -356,7 +352,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         };
         String over =
                 s.overLimit() ? " This time, which you fixed, moves it by " + Words.tenths(s.motionPx()) + " px." : "";
-        String sky = s.skyStops() < 0.1
+        String sky = !Words.told(s.skyStops())
                 ? ""
                 : " The sky behind it is "
                         + Words.tenths(s.circumstances().sky().magnitude()) + " mag/arcsec² bright and holds this "
@@ -370,7 +366,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         MoonShot s = plan.shot();
         boolean fixed = s.fixedIso();
         boolean highest = s.iso().number() >= s.rig().camera().highestIso();
-        String off = Math.abs(s.stopsOff()) < 0.34
+        String off = Stops.met(s.stopsOff())
                 ? ""
                 : " It comes out " + ReasonWords.offTarget(s.stopsOff()) + " than the rule wishes"
                         + (!fixed && highest && s.stopsOff() < 0
@@ -401,8 +397,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
 
     private static List<Table.Row> sizes(MoonPlan plan) {
         Rig rig = plan.rig();
-        Rig one = with(rig, 1.4);
-        Rig two = with(rig, 2);
+        Rig one = with(rig, Converter.USUAL.get(0));
+        Rig two = with(rig, Converter.USUAL.get(1));
         List<Rig> rigs = List.of(rig, one, two);
         return List.of(
                 row("Disc on the sensor", rigs, r -> Words.tenths(plan.disc(r).millimetres()) + " mm"),

@@ -13,7 +13,6 @@ import javax.imageio.ImageIO;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Carpet;
 import org.halfdusk.shoot.EclipseInSight;
-import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
@@ -143,7 +142,7 @@ record CarpetPicture(
                         percent(
                                 e.night().toEpochDay() - first.date().toEpochDay() + 0.5,
                                 c.columns().size()),
-                        e.subject() == Subject.LUNAR_ECLIPSE,
+                        e.ofTheMoon(),
                         Words.capital(EclipseWords.name(e)) + " on " + Words.day(e.night())))
                 .toList();
     }

@@ -16,9 +16,6 @@ import org.springframework.web.util.HtmlUtils;
 
 /** All nights of a carpet as rows of a table, the text that stands for the picture. */
 final class NightsTable {
-    /** A night counts as good from this share of the best one's score on. */
-    private static final double GOOD = 0.75;
-
     private NightsTable() {}
 
     static String of(Carpet carpet, Subject subject, Subjects subjects, long placeId) {
@@ -27,7 +24,7 @@ final class NightsTable {
         int most = nights.stream().mapToInt(n -> n.score().total()).max().orElse(0);
         StringBuilder html = new StringBuilder(nights.size() * 320);
         for (SubjectNight n : nights) {
-            boolean good = n.main().isPresent() && n.score().total() >= GOOD * most;
+            boolean good = n.main().isPresent() && n.score().goodBeside(most);
             html.append(good ? "<tr data-good=\"true\"><td>" : "<tr><td>")
                     .append("<a href=\"/nights/")
                     .append(n.date())

@@ -21,9 +21,6 @@ import org.halfdusk.web.subject.ReasonWords;
 record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
     private static final double MEGABYTES = 1000;
 
-    /** Longer than this nobody holds a camera still, s. */
-    private static final double HELD_SECONDS = 1 / 30.0;
-
     String name(Packing.Item item) {
         return switch (item) {
             case CAMERA -> plan.rig().camera().name();
@@ -83,7 +80,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                                 : "; its aperture is set by hand, the camera cannot.");
             case CONVERTER -> "Part of the rig.";
             case TRIPOD ->
-                plan.setting().shutter().realSeconds() > HELD_SECONDS
+                !Packing.heldStill(plan.setting())
                         ? "Exposures of " + plan.setting().shutter().label() + " cannot be held."
                         : "All frames must look the same way.";
             case TRACKING_MOUNT ->

@@ -26,7 +26,6 @@ final class BlockWords {
             case PARTIAL_SUN -> "Partial, filter on";
             case RING -> "Ring, filter on";
             case FILTER_OFF -> "Filter off";
-            case BEADS -> "Beads and chromosphere";
             case TOTALITY -> "Totality, short to long and back";
             case FILTER_ON -> "Filter on";
             case PAUSE -> "Pause: focus, battery, card";

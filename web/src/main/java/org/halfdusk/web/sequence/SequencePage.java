@@ -53,9 +53,6 @@ record SequencePage(
     /** Frames of one block that are listed one by one. */
     private static final int MOST_LISTED = 400;
 
-    /** Frames a second of a clip. */
-    static final double CLIP_RATE = 25;
-
     /**
      * A block.
      *
@@ -237,7 +234,7 @@ record SequencePage(
                 number,
                 pause,
                 CivilTime.textSeconds(s.start(), zone),
-                pause ? SequenceEdits.typed(Math.rint(s.seconds() / 6) / 10) : Integer.toString(s.frames()),
+                pause ? SequenceEdits.typed(Math.rint(s.seconds() / 60 * 10) / 10) : Integer.toString(s.frames()),
                 pause ? "minutes" : "frames",
                 SequenceEdits.typed(s.seconds()),
                 SequenceEdits.typed(s.gapSeconds()),
@@ -295,16 +292,17 @@ record SequencePage(
     private static String timer(Block b, Timer t) {
         Frame first = b.frames().get(0);
         double real = t.exposure().realSeconds();
-        boolean bulb = t.exposure().nominalSeconds() > 30;
+        boolean bulb = t.exposure().bulb();
         double minutes = Duration.between(b.start(), b.end()).toMillis() / 60_000.0;
-        String trap = Math.abs(real - first.shutter().nominalSeconds()) > 0.05
+        String trap = first.shutter().namedOtherwise()
                 ? " The “" + first.shutter().label() + "” is really " + Words.seconds(real)
                         + ": a timer set shorter than that drops every other frame."
                 : "";
         String sweep = b.kind() == Block.Kind.TRAILS
                 ? " Sweeps " + Words.degrees(minutes / 60 * SiderealTime.DEGREES_PER_HOUR) + "."
                 : b.kind() == Block.Kind.TIME_LAPSE
-                        ? " Plays for " + Words.seconds(b.frames().size() / CLIP_RATE) + " at 25 frames a second."
+                        ? " Plays for " + Words.seconds(b.frames().size() / BlockSpec.CLIP_RATE)
+                                + " at 25 frames a second."
                         : "";
         String interval = t.from() == Timer.From.GAP
                 ? ", " + Words.plain(t.intervalSeconds()) + " s from close to open"

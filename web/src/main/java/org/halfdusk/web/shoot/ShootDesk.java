@@ -93,12 +93,7 @@ public class ShootDesk {
 
         /** The same for other blocks. */
         public RunSimulation simulated(List<Block> others, RigChoices choices) {
-            return RunSimulation.of(
-                    others,
-                    plan.rig().camera(),
-                    choices.recording().jpeg(),
-                    choices.recording().noiseReduction(),
-                    air().celsius());
+            return Programme.simulated(plan, others, choices, air());
         }
 
         /** Whether a person has laid blocks. */
@@ -312,14 +307,14 @@ public class ShootDesk {
         return new ShootPage.Step(key, name, answer, href, key.equals(current));
     }
 
-    /** The next of the coming nights whose score is at least three quarters of the best in them. */
+    /** The next of the coming nights that is good beside the best in them. */
     private String nextGoodNight(Open open) {
         LocalDate after = open.shoot().it().night().plusDays(1);
         Subject subject = open.shoot().it().subject();
         List<SubjectNight> nights = planner.nights(subject, open.plan().place(), after, NightsAhead.count(subject));
         int most = Planner.best(nights).map(n -> n.score().total()).orElse(0);
         return nights.stream()
-                .filter(n -> n.score().total() > 0 && n.score().total() >= 0.75 * most)
+                .filter(n -> n.score().goodBeside(most))
                 .findFirst()
                 .map(n -> n.date().toString())
                 .orElse("");

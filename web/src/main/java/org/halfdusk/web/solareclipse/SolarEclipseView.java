@@ -16,6 +16,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.shoot.solareclipse.SolarExposure;
+import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.NightStrip;
@@ -158,7 +159,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         if (!e.visible()) {
             return how + "The sun is under the horizon throughout.";
         }
-        String where = sun.altitude().degrees() > -0.83
+        String where = DayPart.of(sun.altitude().degrees()) == DayPart.DAY
                 ? "At maximum the sun stands " + ReasonWords.place(sun) + "."
                 : "At maximum the sun is under the horizon.";
         return how + where + cut(d);
@@ -323,7 +324,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         HorizontalPosition sun = d.sky().at(Body.SUN, at);
         return new NightStep.At(
                 on ? "Filter on" : "Filter off, totality",
-                sun.altitude().degrees() < -0.83
+                DayPart.of(sun.altitude().degrees()) != DayPart.DAY
                         ? "The sun is under the horizon."
                         : on
                                 ? "Through the filter: "
@@ -397,9 +398,9 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
 
     private static Table.Row row(SolarExposure e, SolarEclipsePlan plan) {
         String because = "guide " + Words.plain(e.phase().q())
-                + (e.airStops() > 0.05 ? ", air " + Words.stops(e.airStops()) : "")
-                + (e.crescentStops() > 0.05 ? ", thin crescent " + Words.stops(e.crescentStops()) : "")
-                + (e.motionPx() > 0.95 ? ", moves " + Words.tenths(e.motionPx()) + " px" : "")
+                + (Words.told(e.airStops()) ? ", air " + Words.stops(e.airStops()) : "")
+                + (Words.told(e.crescentStops()) ? ", thin crescent " + Words.stops(e.crescentStops()) : "")
+                + (e.motionPx() >= 1 ? ", moves " + Words.tenths(e.motionPx()) + " px" : "")
                 + (e.tooLong() ? ": too long untracked" : "");
         return Table.Row.of(
                         e.phase() == EclipseGuide.Solar.CORONA_0_1_R,
@@ -413,8 +414,6 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         return switch (phase) {
             case PARTIAL_ND5 -> "Partial, density 5.0";
             case PARTIAL_ND4 -> "Partial, density 4.0";
-            case BEADS -> "Beads";
-            case CHROMOSPHERE -> "Chromosphere";
             case PROMINENCES -> "Prominences";
             case CORONA_0_1_R -> "Corona 0.1 R";
             case CORONA_0_2_R -> "0.2 R";

@@ -2,7 +2,6 @@ package org.halfdusk.web.subject;
 
 import java.time.ZoneId;
 import org.halfdusk.shoot.EclipseInSight;
-import org.halfdusk.shoot.Subject;
 import org.halfdusk.web.layout.Words;
 
 /** An eclipse that falls into what is planned for something else. */
@@ -23,13 +22,13 @@ public final class EclipseWords {
             case TOTAL -> "total";
             case ANNULAR -> "annular";
         };
-        return kind + " eclipse of the " + (e.subject() == Subject.LUNAR_ECLIPSE ? "moon" : "sun");
+        return kind + " eclipse of the " + (e.ofTheMoon() ? "moon" : "sun");
     }
 
     /** What it does to the picture of whoever plans something else. */
     public static String sentence(EclipseInSight e, ZoneId zone) {
         String times = Words.capital(line(e, zone)) + ", greatest at " + Words.clock(e.greatest(), zone) + ".";
-        return e.subject() == Subject.LUNAR_ECLIPSE
+        return e.ofTheMoon()
                 ? times + " The moon darkens, and the sky with it; settings on these pages follow."
                 : times + " Never look at or photograph the sun without its filter.";
     }

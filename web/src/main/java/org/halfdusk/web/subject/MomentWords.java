@@ -7,9 +7,6 @@ import org.halfdusk.web.layout.Words;
 
 /** What has changed between the programme's moment and another, in words that go into a sentence. */
 public final class MomentWords {
-    /** Less than this nobody sees, mag. */
-    private static final double ALIKE_MAGNITUDES = 0.05;
-
     private MomentWords() {}
 
     /** How the sky towards the frame differs, and by what: "the moon adds 0.6 mag". */
@@ -17,7 +14,7 @@ public final class MomentWords {
         SkyLight.Brightness then = towards(programme, programme.moment());
         SkyLight.Brightness here = towards(now, now.moment());
         double brighter = then.total().over(here.total());
-        if (Math.abs(brighter) < ALIKE_MAGNITUDES) {
+        if (!Words.told(brighter)) {
             return "the sky is as bright";
         }
         String much = Words.tenths(Math.abs(brighter)) + " mag";

@@ -9,9 +9,11 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.AfterDark;
@@ -31,9 +33,6 @@ import org.halfdusk.web.layout.Words;
 
 /** Reasons and figures that several subjects share, in words. */
 public final class ReasonWords {
-    /** Frames of a roll of film. */
-    private static final int ROLL = 36;
-
     /** What every night place asks for. */
     public static final String NIGHT_PLACE =
             "Scout by day. Tell someone where you stand and do not go alone: cliffs, tide and holes are not seen at night. "
@@ -48,8 +47,7 @@ public final class ReasonWords {
 
     /** The real time in brackets where the dial says something else. */
     public static String real(ShutterTime t) {
-        boolean same = Math.abs(t.realSeconds() - t.nominalSeconds()) < 0.005 * t.nominalSeconds();
-        return same || t.nominalSeconds() < 1 ? "" : " (" + Words.tenths(t.realSeconds()) + " s real)";
+        return t.namedOtherwise() ? " (" + Words.tenths(t.realSeconds()) + " s real)" : "";
     }
 
     /** @param usual why the subject's usual aperture is what it is */
@@ -60,24 +58,24 @@ public final class ReasonWords {
 
     public static String apertureReason(ApertureReason reason, String label, String usual) {
         if (reason instanceof ApertureReason.Widest w) {
-            return w.stops() < 0.1
+            return !Words.told(w.stops())
                     ? "Widest this lens opens, and its best: light is what a night lacks."
                     : "Widest this lens opens: light is what a night lacks. Corners are better at "
                             + w.sharpest().label() + ", which would cost " + Words.stops(w.stops())
                             + ": ISO " + w.isoThere()
-                            + (w.missing() > 0.1
+                            + (Words.told(w.missing())
                                     ? ", the camera's highest, which leaves " + Words.stops(w.missing()) + " missing."
                                     : " for the same sky.");
         }
         if (reason instanceof ApertureReason.Usual u) {
             return usual
-                    + (u.stops() < 0.1
+                    + (!Words.told(u.stops())
                             ? ""
                             : " It gives up " + Words.stops(u.stops()) + " against "
                                     + u.widest().label() + ", the widest.");
         }
         if (reason instanceof ApertureReason.Pinned p) {
-            return p.stops() < 0.05
+            return !Words.told(p.stops())
                     ? "You fixed it wide open."
                     : "You fixed this aperture. It gives up " + Words.stops(p.stops()) + " against "
                             + p.widest().label() + ", the widest.";
@@ -85,7 +83,7 @@ public final class ReasonWords {
         if (reason instanceof ApertureReason.FromLight f) {
             return "You fixed time and ISO: the light asks for f/"
                     + Words.tenths(f.exact().value()) + "."
-                    + (Math.abs(f.stopsOff()) < 0.34
+                    + (Stops.met(f.stopsOff())
                             ? ""
                             : " This lens comes no nearer than " + label + ", " + Words.stops(f.stopsOff())
                                     + (f.stopsOff() > 0 ? " brighter" : " darker")
@@ -126,7 +124,7 @@ public final class ReasonWords {
     }
 
     public static String offTarget(double stops) {
-        if (Math.abs(stops) < 1.0 / 6) {
+        if (Stops.sameMark(stops)) {
             return "as wished";
         }
         return Words.stops(stops) + (stops > 0 ? " brighter" : " darker");
@@ -230,15 +228,17 @@ public final class ReasonWords {
 
     /** What a programme takes of a battery. */
     public static String charges(double charges) {
-        return charges < 0.05
+        return !Words.told(charges)
                 ? "hardly any of a charge"
                 : Words.tenths(charges) + (charges <= 1 ? " of a charge" : " charges");
     }
 
     /** Film instead of a card. */
     public static Line rolls(int frames) {
-        int rolls = (frames + ROLL - 1) / ROLL;
-        return new Line("Film", frames + " frames, " + rolls + (rolls == 1 ? " roll of " : " rolls of ") + ROLL);
+        int rolls = Camera.rolls(frames);
+        return new Line(
+                "Film",
+                frames + " frames, " + rolls + (rolls == 1 ? " roll of " : " rolls of ") + Camera.FRAMES_OF_A_ROLL);
     }
 
     /** ×120 every 32 s. */

@@ -57,6 +57,16 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
         return "on a magnified star, then hands off";
     }
 
+    /** What of its frame is told first: the body that it follows, else where the camera looks. */
+    default Framed framed(P plan) {
+        return plan.night().followed().<Framed>map(Framed.OfBody::new).orElseGet(Framed.OfCentre::new);
+    }
+
+    /** Whether its frame is drawn with the stars' trails. */
+    default boolean drawnAsTrails() {
+        return false;
+    }
+
     /** What is photographed, for a sentence: "the core". */
     String shown();
 

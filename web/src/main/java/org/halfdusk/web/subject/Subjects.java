@@ -124,6 +124,14 @@ public class Subjects {
             return view.focus(plan(plan));
         }
 
+        public Framed framed(Plan plan) {
+            return view.framed(plan(plan));
+        }
+
+        public boolean drawnAsTrails() {
+            return view.drawnAsTrails();
+        }
+
         public String shown() {
             return view.shown();
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.halfdusk.time.Interval;
+import org.halfdusk.weather.Clearness;
 import org.halfdusk.weather.Dew;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
@@ -23,10 +24,11 @@ public final class WeatherWords {
 
     /** One word for a list. */
     public static String sky(double clear) {
-        if (clear >= 0.8) {
-            return "forecast clear";
-        }
-        return clear >= 0.4 ? "forecast part cloudy" : "forecast cloudy";
+        return switch (Clearness.of(clear)) {
+            case CLEAR -> "forecast clear";
+            case PART -> "forecast part cloudy";
+            case CLOUDY -> "forecast cloudy";
+        };
     }
 
     /** What hurts and what to do against it; where nothing does, that. */
@@ -75,12 +77,12 @@ public final class WeatherWords {
                 : "From " + f.source() + ", brought in " + when + ".";
     }
 
-    private static final double OFTEN_HOURS = 26;
+    private static final double MOST_HOURLY = 24;
 
     /** A row an hour of a night, each third hour of a longer time. */
     public static Table hours(String title, Forecast f, Interval time, ZoneId zone) {
         List<Forecast.Part> parts = f.parts(time);
-        boolean days = time.hours() > OFTEN_HOURS;
+        boolean days = time.hours() > MOST_HOURLY;
         Stream<Forecast.Part> shown =
                 parts.stream().filter(p -> !days || p.hour().at().atZone(zone).getHour() % 3 == 0);
         return Table.of(

@@ -21,6 +21,7 @@ import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Framed;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
@@ -46,6 +47,19 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     @Override
     public Class<TrailsPlan> planType() {
         return TrailsPlan.class;
+    }
+
+    @Override
+    public Framed framed(TrailsPlan plan) {
+        return new Framed.OfPole(
+                plan.poleInFrame().isPresent()
+                        ? "It is in the frame: the stars draw circles about it. "
+                        : "It is outside the frame: the stars draw arcs, straighter the farther from it. ");
+    }
+
+    @Override
+    public boolean drawnAsTrails() {
+        return true;
     }
 
     @Override
@@ -116,7 +130,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
             return sentence(n);
         }
         double dark = Interval.hours(n.night().dark());
-        return dark - n.windowHours() < 0.1
+        return !Words.told(dark - n.windowHours())
                 ? "all of the dark is usable"
                 : "moonlight takes " + Words.duration(dark - n.windowHours()) + " of the dark";
     }
@@ -180,9 +194,8 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         double gap = plan.run().map(FrameRun::gapSeconds).orElse(1.0);
         List<Table.Row> rows = new ArrayList<>();
         double own = plan.run().map(FrameRun::durationSeconds).orElse(0.0);
-        double[] minutes = {15, 45, 90, 180, 300};
         boolean chosen = false;
-        for (double m : minutes) {
+        for (double m : TrailsPlan.LENGTHS_MINUTES) {
             if (!chosen && own > 0 && own / 60 < m) {
                 rows.add(arcRow(own, gap, plan, true));
                 chosen = true;
@@ -215,7 +228,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 "Sky " + Words.tenths(towards) + " mag/arcsec²",
                 usable
                         ? "Inside the window: dark, "
-                                + (lift < 0.05 ? "no moonlight" : "the moon adds " + Words.tenths(lift) + " mag")
+                                + (!Words.told(lift) ? "no moonlight" : "the moon adds " + Words.tenths(lift) + " mag")
                                 + ". The brightness is that towards the frame."
                         : "Outside the window: "
                                 + (dark ? "the moon adds " + Words.tenths(lift) + " mag." : "the sun is not 18° down."),
@@ -313,7 +326,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 List.of(
                         new Line("Delay", Words.plain(Timer.USUAL_DELAY_SECONDS) + " s"),
                         new Line(
-                                run.exposure().nominalSeconds() > 30 ? "Bulb" : "Exposure",
+                                run.exposure().bulb() ? "Bulb" : "Exposure",
                                 run.exposure().label()),
                         ReasonWords.interval(run),
                         ReasonWords.number(plan.rig(), run.frames()),
