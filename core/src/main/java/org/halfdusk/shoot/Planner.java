@@ -24,12 +24,6 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
-import org.halfdusk.shoot.fireworks.FireworksPlanner;
-import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
-import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
-import org.halfdusk.shoot.moon.MoonPlanner;
-import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
-import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.weather.Forecast;
@@ -65,14 +59,7 @@ public final class Planner {
         this.kits = kits;
         this.forecasts = forecasts;
         this.ephemeris = ephemeris;
-        List.of(
-                        new MilkyWayPlanner(),
-                        new TrailsPlanner(),
-                        new MoonPlanner(),
-                        new LunarEclipsePlanner(ephemeris),
-                        new SolarEclipsePlanner(),
-                        new FireworksPlanner())
-                .forEach(p -> subjects.put(p.subject(), p));
+        SubjectPlanner.all(ephemeris).forEach(p -> subjects.put(p.subject(), p));
     }
 
     /** The planner of a subject. */

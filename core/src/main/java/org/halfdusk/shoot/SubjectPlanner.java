@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
@@ -34,6 +35,17 @@ public sealed interface SubjectPlanner<N extends SubjectNight, W extends Wish>
                 LunarEclipsePlanner,
                 SolarEclipsePlanner,
                 FireworksPlanner {
+    /** One for each subject. */
+    static List<SubjectPlanner<?, ?>> all(Ephemeris ephemeris) {
+        return List.of(
+                new MilkyWayPlanner(),
+                new TrailsPlanner(),
+                new MoonPlanner(),
+                new LunarEclipsePlanner(ephemeris),
+                new SolarEclipsePlanner(),
+                new FireworksPlanner());
+    }
+
     Subject subject();
 
     Class<N> nightType();
