@@ -71,15 +71,18 @@ final class TownGlow {
 
     /** By distance, altitude and steps to the side, of one lumen, for a tabulated height. */
     private static double[][][] table(int height) {
-        return TABLES.computeIfAbsent(height, h -> {
-            double[][][] table = new double[DISTANCES.length][ALTITUDES.length][SIDES / 2 + 1];
-            for (int d = 0; d < DISTANCES.length; d++) {
-                for (int a = 0; a < ALTITUDES.length; a++) {
-                    row(table[d][a], DISTANCES[d], ALTITUDES[a], HEIGHTS[h]);
-                }
+        return TABLES.computeIfAbsent(height, h -> computed(HEIGHTS[h]));
+    }
+
+    /** The same anew for any height, km. */
+    static double[][][] computed(double height) {
+        double[][][] table = new double[DISTANCES.length][ALTITUDES.length][SIDES / 2 + 1];
+        for (int d = 0; d < DISTANCES.length; d++) {
+            for (int a = 0; a < ALTITUDES.length; a++) {
+                row(table[d][a], DISTANCES[d], ALTITUDES[a], height);
             }
-            return table;
-        });
+        }
+        return table;
     }
 
     /** Computed at some steps to the side, close together where it falls fast; between them by its logarithm. */

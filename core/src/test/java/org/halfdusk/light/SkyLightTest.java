@@ -9,6 +9,8 @@ import java.util.List;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.ephemeris.Galaxy;
+import org.halfdusk.ephemeris.Star;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Magnitudes;
@@ -18,6 +20,7 @@ import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -306,5 +309,64 @@ class SkyLightTest {
                 assertTrue(m > 3 && m < 22.5, "at " + altitude + ", " + azimuth + ": " + m);
             }
         }
+    }
+
+    /** Parts of a brightness: towns' share is theirs of all, the dark is nature and towns, the moon's lift what it adds. */
+    @Test
+    void partsOfABrightness() {
+        SkyLight.Brightness b = new SkyLight.Brightness(2, 3, 1, 6, 4);
+        assertEquals(3 / 16.0, b.townShare(), 1e-12);
+        assertEquals(SkyBrightness.ofFlux(16).magnitude(), b.magnitude(), 1e-12);
+        assertEquals(SkyBrightness.ofFlux(5), b.dark());
+        assertEquals(2.5 * Math.log10(16 / 10.0), b.moonLift(), 1e-12);
+        assertEquals(new SkyLight.Brightness(2, 3, 1, 0, 4), b.withoutMoon());
+    }
+
+    /**
+     * Towards the band a frame gets its light over the pole's, dimmed by the air: the Scutum cloud at 27°, −3° stands in the south of the isle
+     * on 15 July at 22:30 UT. Towards the pole of the galaxy nothing is added.
+     */
+    @Test
+    void aFrameGetsTheBandsLight() {
+        SkyLight light = light(21.9);
+        Instant at = Instant.parse("2027-07-15T22:30:00Z");
+        Sky sky = Sky.over(ISLE, ReferenceTable.EPHEMERIS, DeltaT.model());
+        Vector scutum = sky.stars(
+                        List.of(Star.fixed(Galaxy.fromEquatorJ2000()
+                                .inverse()
+                                .apply(Vector.ofSpherical(Math.toRadians(27), Math.toRadians(-3), 1)))),
+                        at)
+                .get(0);
+        SkyLight.Brightness framed = light.at(at).framed(scutum);
+        double over = MilkyWay.instance().brightness(27, -3).flux()
+                - MilkyWay.instance().brightness(0, 90).flux();
+        double altitude = Math.toDegrees(scutum.latitudeRad());
+        double air = light.site().extinction().magnitudes(Apparent.ofDegrees(altitude));
+        assertTrue(altitude > 30, "altitude " + altitude);
+        assertEquals(over * Math.pow(10, -0.4 * air), framed.band(), 0.02 * framed.band());
+        assertEquals(light.at(at).towards(scutum).towns(), framed.towns());
+        Vector pole = sky.stars(
+                        List.of(Star.fixed(Galaxy.fromEquatorJ2000().inverse().apply(new Vector(0, 0, 1)))), at)
+                .get(0);
+        assertEquals(0, light.at(at).framed(pole).band(), 1e-12);
+    }
+
+    /** In the middle of the eclipse of 20 December 2029 the moon has a ten-thousandth of its light left, for sky and ground alike. */
+    @Test
+    void anEclipsedMoonLightsNothing() {
+        SkyLight light = light(21.4);
+        SkyLight.At eclipsed = light.at(Instant.parse("2029-12-20T22:42:00Z"));
+        SkyLight.At before = light.at(Instant.parse("2029-12-20T18:30:00Z"));
+        assertEquals(1e-4, eclipsed.moonShare(), 1e-6);
+        assertEquals(1, before.moonShare());
+        assertTrue(before.moonOnGroundLux() > 0.02 && before.moonOnGroundLux() < 0.4, "" + before.moonOnGroundLux());
+        assertTrue(eclipsed.moonOnGroundLux() < 1e-4);
+        // Behind it there is the sky without its own light.
+        Vector moon = light.direction(Body.MOON, light.moment(Moment.utDays(Instant.parse("2029-12-20T18:30:00Z"))));
+        assertEquals(
+                before.towards(moon).withoutMoon().total().magnitude(),
+                before.behindMoon().magnitude(),
+                1e-9);
+        assertTrue(before.behindMoon().magnitude() > before.towards(moon).magnitude() + 2);
     }
 }

@@ -178,4 +178,82 @@ class TownGlowTest {
         TownGlow glow = TownGlow.of(Observer.of(29.0, -13.3, 0));
         assertEquals(magnitude, Magnitudes.of(glow.flux(towards(altitude, azimuth))), 0.1);
     }
+
+    /**
+     * The table holds a lumen's light at its nodes, by distance, altitude and steps of 5° to the side: at 7 km and 23° for lamps 10°, at 112 km
+     * and 45° for lamps 60° aside and behind. Between computed sides it falls evenly in magnitudes.
+     */
+    @Test
+    void theTableIsTheLightAtItsNodes() {
+        double[][][] table = TownGlow.computed(0.4);
+        double factor = 1 / Magnitudes.ZERO_POINT_CD_PER_M2;
+        assertEquals(1, table[7][6][2] / (factor * TownLight.luminance(7, 23, 10, 0.4)), 1e-9);
+        assertEquals(1, table[15][8][12] / (factor * TownLight.luminance(112, 45, 60, 0.4)), 1e-9);
+        assertEquals(1, table[15][8][36] / (factor * TownLight.luminance(112, 45, 180, 0.4)), 1e-9);
+        assertEquals(1, table[0][0][0] / (factor * TownLight.luminance(0, 0, 0, 0.4)), 1e-9);
+        assertEquals(1, table[18][11][0] / (factor * TownLight.luminance(300, 90, 0, 0.4)), 1e-9);
+        // Steps 3 and 5 are computed, 4 stands between; 12 and 18 are, 14 a third of the way.
+        assertEquals(Math.sqrt(table[7][6][3] * table[7][6][5]), table[7][6][4], 1e-9 * table[7][6][4]);
+        double third = table[7][6][12] * Math.pow(table[7][6][18] / table[7][6][12], 1 / 3.0);
+        assertEquals(third, table[7][6][14], 1e-9 * third);
+        for (double[][] byAltitude : table) {
+            for (double[] sides : byAltitude) {
+                for (int s = 1; s < sides.length; s++) {
+                    assertTrue(sides[s] > 0 && sides[s] <= sides[s - 1] * 1.2, "it does not leap to the side");
+                }
+            }
+        }
+    }
+
+    /** At the altitude that is told of a dome its light is half of the natural sky's; lower it is more, higher less. */
+    @Test
+    void domesReachAsHighAsIsTold() {
+        int between = 0;
+        for (double[] at :
+                new double[][] {{40.417, -3.703}, {40.7, -3.703}, {36.2, -5.4}, {48.857, 2.352}, {35.95, -3.05}}) {
+            Observer o = Observer.of(at[0], at[1], 100);
+            TownGlow glow = TownGlow.of(o);
+            for (DarkSite.Dome d : DarkSite.of(o, SkyBrightness.of(20)).domes()) {
+                assertEquals(glow.flux(d.people(), d.distanceKm(), 45) / NATURAL, d.ratioAt45(), 1e-9);
+                if (d.heightDegrees() == 0) {
+                    assertTrue(glow.flux(d.people(), d.distanceKm(), 6) < NATURAL / 2, d.name());
+                } else if (d.heightDegrees() == 90) {
+                    assertTrue(glow.flux(d.people(), d.distanceKm(), 90) >= NATURAL / 2, d.name());
+                } else {
+                    between++;
+                    assertEquals(
+                            0.5, glow.flux(d.people(), d.distanceKm(), d.heightDegrees()) / NATURAL, 0.03, d.name());
+                    assertTrue(glow.flux(d.people(), d.distanceKm(), d.heightDegrees() + 1) < NATURAL / 2);
+                }
+            }
+        }
+        assertTrue(between > 5, "domes that end in between: " + between);
+    }
+
+    /** As far as it is told to reach, a town adds a tenth to the natural sky at 45°. */
+    @ParameterizedTest
+    @CsvSource({"1000", "3160", "20000", "100000", "1000000", "9000000"})
+    void reachIsWhereATenthIsAdded(int people) {
+        double km = DarkSite.reachKm(people);
+        double there = TownLight.lumens(people) * TownLight.luminance(km, 45, 0, 0) / Magnitudes.ZERO_POINT_CD_PER_M2;
+        assertEquals(0.1, there / NATURAL, 0.012, people + " people at " + km + " km");
+    }
+
+    @Test
+    void aHamletReachesNowhere() {
+        assertEquals(0, TownGlow.reachKm(10, NATURAL));
+        assertTrue(TownGlow.reachKm(1_000_000, 1e-30) <= 300.001);
+    }
+
+    /** Where nobody has measured, the estimate stands overhead; it has the same domes as a measured place. */
+    @Test
+    void anEstimatedPlace() {
+        Observer o = Observer.of(36.2, -5.4, 100);
+        DarkSite site = DarkSite.estimated(o);
+        assertEquals(site.estimate(), DarkSite.estimate(o));
+        double overhead = site.naturalFlux(90) + site.townFlux(new Vector(0, 0, 1));
+        assertEquals(site.estimate().magnitude(), Magnitudes.of(overhead), 1e-6);
+        assertEquals(
+                DarkSite.NATURAL, DarkSite.withoutTowns(SkyBrightness.of(21)).estimate());
+    }
 }
