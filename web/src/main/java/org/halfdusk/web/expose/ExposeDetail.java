@@ -197,7 +197,8 @@ record ExposeDetail(
 
     private static String bracket(Plan plan, Ladder ladder) {
         List<ShutterTime> times = ladder.times(plan.setting().shutter(), ExposurePlan.times(plan.rig()));
-        return times.size() + " frames at " + plan.setting().fNumber().label() + " ISO "
+        return Words.count(times.size(), "frame") + " at "
+                + plan.setting().fNumber().label() + " ISO "
                 + plan.setting().iso() + ": "
                 + String.join(", ", times.stream().map(ShutterTime::label).toList())
                 + (times.size() < ladder.count() ? ". The camera has no further times." : ".");

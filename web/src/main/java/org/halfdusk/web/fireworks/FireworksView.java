@@ -353,7 +353,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
         return new SequenceStep(
                 new Because(
                         "Bulb by hand",
-                        "About " + frames + " frames",
+                        "About " + Words.count(frames, "frame"),
                         "As many as fit if every spark is followed; the show decides. Two frames of the town a quarter of an "
                                 + "hour before, the finale shorter and a stop less."),
                 Table.of(
@@ -376,7 +376,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
 
     @Override
     public String sequenceAnswer(FireworksPlan plan) {
-        return "bulb, about " + Block.frames(plan.blocks()) + " frames";
+        return "bulb, about " + Words.count(Block.frames(plan.blocks()), "frame");
     }
 
     @Override

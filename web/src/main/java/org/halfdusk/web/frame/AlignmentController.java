@@ -142,7 +142,7 @@ class AlignmentController {
         return nights == 0
                 ? "On no night of " + from.getYear()
                         + ". Allow more to the side or over the top, another light, or another object."
-                : nights + (nights == 1 ? " night of " : " nights of ") + from.getYear() + ", the first "
+                : Words.count(nights, "night") + " of " + from.getYear() + ", the first "
                         + Words.day(found.get(0).night()) + ".";
     }
 

@@ -267,6 +267,11 @@ public final class Words {
                 : lux < 10 ? thousandths(lux) + " lx" : Math.round(lux) + " lx";
     }
 
+    /** 1 frame, 3 frames. @param one its name, to which an s is added for more */
+    public static String count(long number, String one) {
+        return number + " " + one + (number == 1 ? "" : "s");
+    }
+
     /** 1.3 stops, 1 stop. */
     public static String stops(double stops) {
         String number = tenths(Math.abs(stops)).replaceAll("\\.0$", "");

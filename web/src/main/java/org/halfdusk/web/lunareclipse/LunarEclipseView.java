@@ -446,7 +446,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         return new SequenceStep(
                 new Because(
                         "All of the course",
-                        frames == 0 ? "Nothing to take" : frames + " frames",
+                        frames == 0 ? "Nothing to take" : Words.count(frames, "frame"),
                         frames == 0
                                 ? sentence(plan.night())
                                 : "One every " + Words.minutes(plan.cadence())
@@ -467,7 +467,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     @Override
     public String sequenceAnswer(LunarEclipsePlan plan) {
         int frames = Block.frames(plan.blocks());
-        return frames == 0 ? "nothing to take" : frames + " frames";
+        return frames == 0 ? "nothing to take" : Words.count(frames, "frame");
     }
 
     @Override

@@ -71,7 +71,7 @@ public record MapPicture(
                 Numbers.tenths(v.units(bar, v.latitude())),
                 bar >= 1000 ? Math.round(bar / 1000) + " km" : Math.round(bar) + " m",
                 "Map about " + Math.round(v.latitude() * 100) / 100.0 + "°, " + Math.round(v.longitude() * 100) / 100.0
-                        + "° with " + places.size() + " places");
+                        + "° with " + Words.count(places.size(), "place"));
     }
 
     /** Rings that reach into the sheet, on the turn of the world that does. */

@@ -311,7 +311,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         return new SequenceStep(
                 new Because(
                         "A stack",
-                        run.frames() + " frames, " + Words.seconds(run.durationSeconds()),
+                        Words.count(run.frames(), "frame") + ", " + Words.seconds(run.durationSeconds()),
                         "The mean of " + run.frames() + " frames gains " + gain + " of signal-to-noise. The sky drifts "
                                 + Math.round(drift) + " px meanwhile, so the frames are aligned to the stars and the "
                                 + "ground is taken by itself."),

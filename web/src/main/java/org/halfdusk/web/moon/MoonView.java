@@ -437,7 +437,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         "Brackets",
                         brackets == 1
                                 ? "1 bracket of " + s.bracket().size()
-                                : brackets + " brackets of " + s.bracket().size(),
+                                : Words.count(brackets, "bracket") + " of "
+                                        + s.bracket().size(),
                         plan.night().main().isEmpty()
                                 ? "One at the best moment: land and moon are never alike this night."
                                 : "Every " + Words.minutes(plan.betweenBrackets())
@@ -464,13 +465,16 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     @Override
     public String sequenceAnswer(MoonPlan plan) {
         int n = plan.brackets();
-        return n == 0 ? "nothing to take" : n + (n == 1 ? " bracket" : " brackets");
+        return n == 0 ? "nothing to take" : Words.count(n, "bracket");
     }
 
     @Override
     public String frames(MoonPlan plan) {
         int n = plan.brackets();
-        return n == 0 ? "" : "×" + n + " brackets of " + plan.shot().bracket().size();
+        return n == 0
+                ? ""
+                : "×" + Words.count(n, "bracket") + " of "
+                        + plan.shot().bracket().size();
     }
 
     @Override

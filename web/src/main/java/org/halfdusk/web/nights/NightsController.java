@@ -14,6 +14,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.sky.Night;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.shoot.UsualPlace;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,9 +32,18 @@ class NightsController {
     private final Planner planner;
     private final Subjects subjects;
     private final Carpets carpets;
+    private final UsualPlace usualPlace;
     private final Clock clock;
 
-    NightsController(Places places, Shoots shoots, Planner planner, Subjects subjects, Carpets carpets, Clock clock) {
+    NightsController(
+            Places places,
+            Shoots shoots,
+            Planner planner,
+            Subjects subjects,
+            Carpets carpets,
+            UsualPlace usualPlace,
+            Clock clock) {
+        this.usualPlace = usualPlace;
         this.carpets = carpets;
         this.places = places;
         this.shoots = shoots;
@@ -61,7 +71,8 @@ class NightsController {
         if (all.isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place = placeId.map(this::place).orElseGet(() -> usual(all, subject));
+        Kept<Place> place =
+                placeId.map(this::place).or(() -> usualPlace.of(subject)).orElse(all.get(0));
         LocalDate tonight = Night.dateAt(
                 planner.sky(place.it()), clock.instant(), place.it().zone());
         LocalDate first = date(start).orElseGet(() -> date(from).orElse(tonight).withDayOfMonth(1));
@@ -96,17 +107,6 @@ class NightsController {
         long id = shoots.add(
                 planner.newShoot(subject, place(placeId), planner.suggestedRig(subject), date, clock.instant()));
         return "redirect:/shoots/" + id + "/night";
-    }
-
-    /** Where the person usually goes, or last planned the subject; the first of the list before any shoot of it. */
-    private Kept<Place> usual(List<Kept<Place>> all, Subject subject) {
-        return planner.usualPlace().orElseGet(() -> last(all, subject));
-    }
-
-    private Kept<Place> last(List<Kept<Place>> all, Subject subject) {
-        return shoots.lastPlace(subject)
-                .flatMap(id -> all.stream().filter(p -> p.id() == id).findFirst())
-                .orElse(all.get(0));
     }
 
     private Kept<Place> place(long id) {

@@ -130,7 +130,8 @@ class FormatsController {
         fresh.forEach(places::add);
         freshWays.forEach(tracks::add);
         int known = read.waypoints().size() - fresh.size() + read.tracks().size() - freshWays.size();
-        return fresh.size() + " places and " + freshWays.size() + " tracks were added"
+        return Words.count(fresh.size(), "place") + " and " + Words.count(freshWays.size(), "track")
+                + (fresh.size() + freshWays.size() == 1 ? " was added" : " were added")
                 + (known > 0 ? "; " + known + " were there already and were not doubled." : ".");
     }
 

@@ -143,9 +143,9 @@ record SequencePage(
         return new SequenceStep(
                 new Because(
                         "Laid by hand",
-                        Block.frames(blocks) + " frames",
-                        "In " + blocks.size() + " blocks from " + span + "." + gain + " Computed, it would be: "
-                                + computed.answer().answer() + "."),
+                        Words.count(Block.frames(blocks), "frame"),
+                        "In " + Words.count(blocks.size(), "block") + " from " + span + "." + gain
+                                + " Computed, it would be: " + computed.answer().answer() + "."),
                 Table.of("Checks", "", List.of(), "check"),
                 List.of());
     }
@@ -274,7 +274,7 @@ record SequencePage(
                 BlockWords.name(b.kind()),
                 Words.clockSeconds(b.start(), zone),
                 b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
-                frames.isEmpty() ? "" : frames.size() == 1 ? "1 frame" : frames.size() + " frames",
+                frames.isEmpty() ? "" : Words.count(frames.size(), "frame"),
                 settings(frames),
                 filter ? "stop" : "",
                 shots,

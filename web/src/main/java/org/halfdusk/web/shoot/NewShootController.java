@@ -31,9 +31,18 @@ class NewShootController {
     private final Kits kits;
     private final Planner planner;
     private final Subjects subjects;
+    private final UsualPlace usualPlace;
     private final Clock clock;
 
-    NewShootController(Shoots shoots, Places places, Kits kits, Planner planner, Subjects subjects, Clock clock) {
+    NewShootController(
+            Shoots shoots,
+            Places places,
+            Kits kits,
+            Planner planner,
+            Subjects subjects,
+            UsualPlace usualPlace,
+            Clock clock) {
+        this.usualPlace = usualPlace;
         this.shoots = shoots;
         this.places = places;
         this.kits = kits;
@@ -55,7 +64,8 @@ class NewShootController {
         if (all.isEmpty() || kits.cameras().isEmpty() || kits.lenses().isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place = placeId.map(this::place).or(planner::usualPlace).orElse(all.get(0));
+        Kept<Place> place =
+                placeId.map(this::place).or(() -> usualPlace.of(subject)).orElse(all.get(0));
         LocalDate start = from.filter(f -> !f.isBlank())
                 .map(ShootField.NIGHT.codec()::read)
                 .orElseGet(() -> Night.dateAt(

@@ -299,7 +299,8 @@ public class ShootDesk {
 
     private static String sequenceAnswer(Open open) {
         return open.laid()
-                ? Block.frames(open.blocks()) + " frames in " + open.blocks().size() + " blocks"
+                ? Words.count(Block.frames(open.blocks()), "frame") + " in "
+                        + Words.count(open.blocks().size(), "block")
                 : open.subject().sequenceAnswer(open.plan());
     }
 

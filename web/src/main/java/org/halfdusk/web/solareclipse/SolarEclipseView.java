@@ -441,10 +441,13 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 plan.rig().camera().bufferFrames() + " frames",
                 "then " + Words.tenths(writes) + " a second"));
         if (totality > 0) {
-            checks.add(Table.Row.of(false, "Totality", totality + " frames", "short to long and back"));
+            checks.add(Table.Row.of(false, "Totality", Words.count(totality, "frame"), "short to long and back"));
         }
         return new SequenceStep(
-                new Because("The script", frames == 0 ? "Nothing to take" : frames + " frames", script(plan, frames)),
+                new Because(
+                        "The script",
+                        frames == 0 ? "Nothing to take" : Words.count(frames, "frame"),
+                        script(plan, frames)),
                 Table.of("Checks", "", checks, "check", "value#", "verdict"),
                 List.of(
                         new Line("Clock", "to the second, all cameras"),
@@ -473,7 +476,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     @Override
     public String sequenceAnswer(SolarEclipsePlan plan) {
         int frames = Block.frames(plan.blocks());
-        return frames == 0 ? "nothing to take" : frames + " frames";
+        return frames == 0 ? "nothing to take" : Words.count(frames, "frame");
     }
 
     @Override

@@ -238,7 +238,7 @@ public final class ReasonWords {
         int rolls = Camera.rolls(frames);
         return new Line(
                 "Film",
-                frames + " frames, " + rolls + (rolls == 1 ? " roll of " : " rolls of ") + Camera.FRAMES_OF_A_ROLL);
+                Words.count(frames, "frame") + ", " + Words.count(rolls, "roll") + " of " + Camera.FRAMES_OF_A_ROLL);
     }
 
     /** ×120 every 32 s. */

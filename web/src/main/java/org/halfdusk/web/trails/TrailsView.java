@@ -316,7 +316,8 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                         Words.capital(count(run)),
                         Words.duration(run.durationSeconds() / 3600) + ", " + Words.degrees(run.arcDegrees())
                                 + " of arc",
-                        run.frames() + " frames of " + run.exposure().label() + ReasonWords.real(run.exposure())
+                        Words.count(run.frames(), "frame") + " of "
+                                + run.exposure().label() + ReasonWords.real(run.exposure())
                                 + " with a gap of " + Words.plain(run.gapSeconds())
                                 + " s, from the window's beginning"
                                 + (plan.rig().camera().film()
