@@ -68,6 +68,16 @@ public sealed interface Plan
     /** The programme of frames in order of time; empty where the night has no window. */
     List<Block> blocks();
 
+    /** What a test frame of it can show to be wrong, in the order in which one looks. */
+    default List<Symptom> symptoms() {
+        return Symptom.OF_STARS;
+    }
+
+    /** Whether a longer time makes what is photographed brighter: of what moves on it only draws more. */
+    default boolean timeBrightens() {
+        return true;
+    }
+
     /** How stars that shall stay points are exposed for; nothing where they need not. */
     default Optional<ExposurePlan> pointStars() {
         return Optional.empty();

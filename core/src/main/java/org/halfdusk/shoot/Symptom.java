@@ -19,7 +19,23 @@ public enum Symptom {
     CLIPPED,
     DASHES,
     WINGS,
-    SOFT;
+    SOFT,
+    BURSTS_WHITE,
+    BURSTS_FAINT,
+    BURSTS_PILED,
+    SPARKS_SHORT,
+    DISC_WHITE,
+    DISC_DARK,
+    DISC_DOUBLED;
+
+    /** What frames of stars show. */
+    public static final List<Symptom> OF_STARS = List.of(LEFT_EDGE, CLIPPED, DASHES, WINGS, SOFT);
+
+    /** What frames of moving sparks show, whose brightness no time sets. */
+    public static final List<Symptom> OF_SPARKS = List.of(BURSTS_WHITE, BURSTS_FAINT, BURSTS_PILED, SPARKS_SHORT, SOFT);
+
+    /** What frames of the sun's or the moon's disc show. */
+    public static final List<Symptom> OF_DISCS = List.of(DISC_WHITE, DISC_DARK, DISC_DOUBLED, SOFT);
 
     /**
      * One change.
@@ -52,6 +68,13 @@ public enum Symptom {
             case DASHES -> shorter(rig, s, trails);
             case WINGS -> stoppedDown(rig, s, trail);
             case SOFT -> Remedy.none(trail);
+            case BURSTS_WHITE ->
+                aperture(rig, s, 1).orElseGet(() -> iso(s, s.iso().times(0.5).nearest(isos), trail));
+            case BURSTS_FAINT ->
+                aperture(rig, s, -1).orElseGet(() -> iso(s, s.iso().times(2).nearest(isos), trail));
+            case BURSTS_PILED, DISC_WHITE, DISC_DOUBLED -> time(rig, s, trails, 0.5);
+            case SPARKS_SHORT -> time(rig, s, trails, 2);
+            case DISC_DARK -> iso(s, s.iso().times(2).nearest(isos), trail);
         };
     }
 
@@ -62,6 +85,29 @@ public enum Symptom {
                         Optional.of(new Change<>(ShootField.ISO, Optional.of(iso), "ISO " + iso)),
                         iso.stopsOver(s.iso()),
                         trail);
+    }
+
+    /** So many stops smaller, where the lens has that. */
+    private static Optional<Remedy> aperture(Rig rig, Setting s, double stops) {
+        FNumber mark = s.fNumber().stoppedDown(stops).nearest(rig.apertures());
+        return Stops.sameMark(s.fNumber().stopsOver(mark) + stops)
+                ? Optional.of(new Remedy(
+                        Optional.of(new Change<>(ShootField.APERTURE, Optional.of(mark), mark.label())), -stops, 0))
+                : Optional.empty();
+    }
+
+    /** A multiple of the time, where the camera has that. */
+    private static Remedy time(Rig rig, Setting s, StarTrails trails, double factor) {
+        double now = s.shutter().realSeconds();
+        ShutterTime time = ShutterTime.nearest(now * factor, ExposurePlan.times(rig));
+        double trail = trails.middlePx(time.realSeconds());
+        return Stops.met(Stops.between(time.realSeconds(), now * factor))
+                ? new Remedy(
+                        Optional.of(new Change<>(
+                                ShootField.SHUTTER, OptionalDouble.of(time.nominalSeconds()), time.label())),
+                        Stops.between(time.realSeconds(), now),
+                        trail)
+                : Remedy.none(trail);
     }
 
     /** The pinpoint time of the aperture-and-pixel rule, or half the time where it is shorter already. */

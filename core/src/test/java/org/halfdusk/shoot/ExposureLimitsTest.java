@@ -13,6 +13,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Framing;
@@ -166,5 +167,71 @@ class ExposureLimitsTest {
                 "2.8",
                 Symptom.WINGS.remedy(RIG, s, e.trails()).change().orElseThrow().text());
         assertTrue(Symptom.SOFT.remedy(RIG, s, e.trails()).change().isEmpty());
+    }
+
+    /** Sparks are dimmed by aperture, never by time; discs by time, never by aperture. Each changes one thing, by a stop. */
+    @Test
+    void remediesOfSparksAndDiscs() {
+        ExposurePlan e = plan(Wishes.DEFAULT);
+        Setting s = new Setting(ShutterTime.nearest(2, ShutterTime.dial()), FNumber.of(8), Iso.of(200), 5200);
+        Symptom.Remedy white = Symptom.BURSTS_WHITE.remedy(RIG, s, e.trails());
+        assertEquals("f/11", white.change().orElseThrow().label());
+        assertEquals(-1, white.stops(), 1e-9);
+        assertEquals(
+                "f/5.6",
+                Symptom.BURSTS_FAINT
+                        .remedy(RIG, s, e.trails())
+                        .change()
+                        .orElseThrow()
+                        .label());
+        assertEquals(
+                "1 s",
+                Symptom.BURSTS_PILED
+                        .remedy(RIG, s, e.trails())
+                        .change()
+                        .orElseThrow()
+                        .label());
+        assertEquals(
+                "4 s",
+                Symptom.SPARKS_SHORT
+                        .remedy(RIG, s, e.trails())
+                        .change()
+                        .orElseThrow()
+                        .label());
+        Symptom.Remedy disc = Symptom.DISC_WHITE.remedy(RIG, s, e.trails());
+        assertEquals("1 s", disc.change().orElseThrow().label());
+        assertEquals(-1, disc.stops(), 0.02);
+        assertEquals(
+                "ISO 400",
+                Symptom.DISC_DARK
+                        .remedy(RIG, s, e.trails())
+                        .change()
+                        .orElseThrow()
+                        .label());
+        assertEquals(
+                "1 s",
+                Symptom.DISC_DOUBLED
+                        .remedy(RIG, s, e.trails())
+                        .change()
+                        .orElseThrow()
+                        .label());
+    }
+
+    /** Where the lens is closed, ISO goes; where the dial ends, nothing is left. */
+    @Test
+    void remediesEndWithTheKit() {
+        ExposurePlan e = plan(Wishes.DEFAULT);
+        FNumber smallest = RIG.apertures().get(RIG.apertures().size() - 1);
+        Setting closed = new Setting(ShutterTime.nearest(2, ShutterTime.dial()), smallest, Iso.of(400), 5200);
+        assertEquals(
+                "ISO 200",
+                Symptom.BURSTS_WHITE
+                        .remedy(RIG, closed, e.trails())
+                        .change()
+                        .orElseThrow()
+                        .label());
+        ShutterTime shortest = ShutterTime.nearest(1.0 / 8000, ShutterTime.dial());
+        Setting fast = new Setting(shortest, FNumber.of(8), Iso.of(100), 5200);
+        assertTrue(Symptom.DISC_WHITE.remedy(RIG, fast, e.trails()).change().isEmpty());
     }
 }

@@ -21,6 +21,7 @@ import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.time.Interval;
@@ -247,5 +248,15 @@ public record FireworksPlan(
         return seconds < shutter(scene).realSeconds()
                 ? Optional.empty()
                 : Optional.of(FrameRun.filling(seconds, shutter(scene), gap));
+    }
+
+    @Override
+    public List<Symptom> symptoms() {
+        return Symptom.OF_SPARKS;
+    }
+
+    @Override
+    public boolean timeBrightens() {
+        return false;
     }
 }

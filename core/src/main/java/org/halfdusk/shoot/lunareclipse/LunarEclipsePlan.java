@@ -24,6 +24,7 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
@@ -275,5 +276,10 @@ public record LunarEclipsePlan(
             case LIT_PART -> Block.Kind.PARTIAL_MOON;
             case SHADOW -> Block.Kind.SHADOW;
         };
+    }
+
+    @Override
+    public List<Symptom> symptoms() {
+        return Symptom.OF_DISCS;
     }
 }

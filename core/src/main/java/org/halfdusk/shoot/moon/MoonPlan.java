@@ -16,6 +16,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
@@ -148,5 +149,10 @@ public record MoonPlan(
     /** Where the Moon's centre is seen at a moment, refraction counted. */
     public HorizontalPosition moonAt(Instant at) {
         return night.sky().at(Body.MOON, at).apparent();
+    }
+
+    @Override
+    public List<Symptom> symptoms() {
+        return Symptom.OF_DISCS;
     }
 }

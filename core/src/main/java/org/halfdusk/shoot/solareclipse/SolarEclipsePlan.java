@@ -24,6 +24,7 @@ import org.halfdusk.shoot.ApertureChoice;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
@@ -172,5 +173,10 @@ public record SolarEclipsePlan(
     public double discMillimetres() {
         double diameter = night.sky().diameterDegrees(Body.SUN, night.bestMoment());
         return 2 * rig.focalMm() * Math.tan(Math.toRadians(diameter / 2));
+    }
+
+    @Override
+    public List<Symptom> symptoms() {
+        return Symptom.OF_DISCS;
     }
 }

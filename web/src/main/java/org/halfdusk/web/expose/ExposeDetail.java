@@ -46,6 +46,8 @@ record ExposeDetail(
         List<Line> light,
         Table triangle,
         Optional<GroundPart> ground,
+        String look,
+        List<TestFrameWords.Seen> symptoms,
         String bracket,
         String film) {
     private static final int COLUMNS = 9;
@@ -65,6 +67,8 @@ record ExposeDetail(
                 stars ? light(plan, light, open.air()) : List.of(),
                 triangle(plan),
                 stars ? Optional.of(GroundPart.of(plan, open.at())) : Optional.empty(),
+                TestFrameWords.look(plan.symptoms()),
+                TestFrameWords.seen(plan.symptoms()),
                 bracket(open),
                 film(plan));
     }
@@ -158,25 +162,35 @@ record ExposeDetail(
             double near = new DepthOfField(rig.focalMm(), n, circle).hyperfocalMetres();
             List<String> cells = new ArrayList<>(List.of(
                     n.label(),
-                    a.limit() ? a.iso() + ", " + off(a.stopsOff()) : a.iso().toString(),
-                    t.limit()
-                            ? t.time().label() + ", " + off(t.stopsOff())
-                            : t.time().label(),
-                    Words.distance(near)));
-            if (trails) {
-                cells.add(3, Words.tenths(plan.trails().middlePx(t.time().realSeconds())) + " px");
+                    a.limit() ? a.iso() + ", " + off(a.stopsOff()) : a.iso().toString()));
+            if (plan.timeBrightens()) {
+                cells.add(
+                        t.limit()
+                                ? t.time().label() + ", " + off(t.stopsOff())
+                                : t.time().label());
             }
+            if (trails) {
+                cells.add(Words.tenths(plan.trails().middlePx(t.time().realSeconds())) + " px");
+            }
+            cells.add(Words.distance(near));
             rows.add(Table.Row.of(n.same(s.fNumber()), cells.toArray(String[]::new)));
         }
-        List<String> heads = new ArrayList<>(List.of(
-                "aperture", "ISO for " + s.shutter().label() + "#", "time for ISO " + s.iso() + "#", "sharp from#"));
-        if (trails) {
-            heads.add(3, "trail then#");
+        boolean time = plan.timeBrightens();
+        List<String> heads = new ArrayList<>(
+                List.of("aperture", time ? "ISO for " + s.shutter().label() + "#" : "ISO then#"));
+        if (time) {
+            heads.add("time for ISO " + s.iso() + "#");
         }
+        if (trails) {
+            heads.add("trail then#");
+        }
+        heads.add("sharp from#");
         return Table.of(
                 "The same light by other means",
-                "Each row: what ISO keeps " + s.shutter().label() + ", or what time keeps ISO " + s.iso()
-                        + ". Smaller apertures bring depth, shorter times stop motion.",
+                time
+                        ? "Each row: what ISO keeps " + s.shutter().label() + ", or what time keeps ISO " + s.iso()
+                                + ". Smaller apertures bring depth, shorter times stop motion."
+                        : "Each row draws sparks as bright: only aperture and ISO do that, time draws more of their way.",
                 rows,
                 heads.toArray(String[]::new));
     }
