@@ -26,7 +26,7 @@ public record ProgrammeCheck(int block, What what, Duration by) {
         OUTSIDE_WINDOW,
         /** The sky is not dark for all of it. */
         NOT_DARK,
-        /** The moon is up for some of it. */
+        /** The moon is up for some of it, more of it than the subject allows. */
         MOON,
         /** The core is down or behind the skyline for some of it. */
         CORE_HIDDEN
@@ -75,12 +75,14 @@ public record ProgrammeCheck(int block, What what, Duration by) {
             Duration left = Duration.between(t, b.end());
             Duration part = left.compareTo(STEP) < 0 ? left : STEP;
             bright = sky.at(Body.SUN, t).altitude().degrees() > -18 ? bright.plus(part) : bright;
-            moon = sky.at(Body.MOON, t).altitude().degrees() > 0 ? moon.plus(part) : moon;
             HorizontalPosition c = sky.at(Body.GALACTIC_CENTRE, t);
             boolean behind = c.seen().degrees() < 0 || c.degreesOver(skyline) < 0;
             hidden = core && behind ? hidden.plus(part) : hidden;
             boolean inside = plan.night().windows().stream().anyMatch((Interval w) -> w.contains(at));
             outside = inside ? outside : outside.plus(part);
+            // Inside a window its moon is one that the subject allows.
+            boolean moonlit = !inside && sky.at(Body.MOON, t).altitude().degrees() > 0;
+            moon = moonlit ? moon.plus(part) : moon;
         }
         add(found, number, What.OUTSIDE_WINDOW, outside);
         add(found, number, What.NOT_DARK, bright);

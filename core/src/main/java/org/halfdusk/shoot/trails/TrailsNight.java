@@ -46,10 +46,20 @@ public record TrailsNight(
         return sky().pole();
     }
 
-    /** When the shutter is to work: from the window's beginning for the wished length, or for what there is of it. */
+    /**
+     * When the shutter is to work: for the wished length, or for what there is of it, from where the window has no moon; as much
+     * earlier as it must begin to fit in.
+     */
     public Optional<Interval> span() {
-        return main().map(w ->
-                Interval.of(w.start(), w.start().plus(length)).intersect(w).orElse(w));
+        return main().map(w -> {
+            Instant latest = w.end().minus(length);
+            Instant moonless = w.without(night.moonUp()).stream()
+                    .max(Comparator.comparing(Interval::duration))
+                    .map(Interval::start)
+                    .orElse(w.start());
+            Instant start = w.nearest(moonless.isAfter(latest) ? latest : moonless);
+            return Interval.of(start, start.plus(length)).intersect(w).orElse(w);
+        });
     }
 
     /** Degrees that the sky turns in the longest window; 0 without one. */

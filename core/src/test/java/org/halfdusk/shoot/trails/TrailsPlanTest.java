@@ -27,9 +27,11 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.ProgrammeCheck;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -216,5 +218,25 @@ class TrailsPlanTest {
         assertTrue(real > 90, "longer than a sensor's frame: " + real);
         assertTrue(plan.blocks().stream().noneMatch(b -> b.kind() == Block.Kind.DARK_FRAME));
         assertEquals(347, Reciprocity.exposed(90, 1.3), 0.5);
+    }
+
+    /**
+     * With a mag of moonlight allowed the window of 15 January 2027 begins under a half moon that sets at 01:52: the two hours begin
+     * without it. Where less than two hours are moonless they end with the window.
+     */
+    @Test
+    void theFramesBeginWithoutTheMoon() {
+        TrailsNight half = PLANNER.usualNight(isle(), LocalDate.of(2027, 1, 15));
+        Interval span = half.span().orElseThrow();
+        assertTrue(half.main().orElseThrow().start().isBefore(span.start()));
+        assertEquals("01:52", Isle.minute(span.start()));
+        assertEquals(2, span.hours(), 1e-6);
+        TrailsPlan plan = plan(isle(), LocalDate.of(2027, 1, 15), FIFTEEN, Wishes.DEFAULT, TrailsWish.KIND.usual());
+        assertEquals(List.of(), ProgrammeCheck.of(plan, plan.blocks()));
+        TrailsNight late = PLANNER.usualNight(isle(), LocalDate.of(2027, 1, 18));
+        assertEquals(late.main().orElseThrow().end(), late.span().orElseThrow().end());
+        TrailsNight dark = PLANNER.usualNight(isle(), JANUARY);
+        assertEquals(
+                dark.main().orElseThrow().start(), dark.span().orElseThrow().start());
     }
 }

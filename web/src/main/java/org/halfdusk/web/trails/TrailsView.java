@@ -121,7 +121,9 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                             + " mag all night; allow more, or take the land it lights.";
         }
         Interval w = n.main().orElseThrow();
-        return Words.duration(w.duration()) + " dark, the moon " + (moonFree(n) ? "down" : "low or thin") + " (" + lit
+        return Words.duration(w.duration()) + " dark, the moon "
+                + (moonFree(n) ? "down" : "adding less than " + Words.plain(n.allowedMoonlight()) + " mag")
+                + " (" + lit
                 + " lit). The sky turns " + Words.degrees(n.turningDegrees()) + " meanwhile.";
     }
 
