@@ -104,7 +104,7 @@ record NightAtPage(
             lines.addAll(ReasonWords.sunAndDark(a.night()));
             lines.addAll(ReasonWords.moon(a.night()));
         }
-        lines.add(new Line("Usable", n.main().isPresent() ? Words.duration(n.windowHours()) : "none"));
+        lines.add(new Line("Usable", ReasonWords.usable(n)));
         lines.add(new Line("Zenith then", Words.tenths(zenith(n).magnitude()) + " mag/arcsec²"));
         n.light().site().domes().stream()
                 .findFirst()

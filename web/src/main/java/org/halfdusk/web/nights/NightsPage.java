@@ -15,6 +15,7 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.SubjectView;
 import org.halfdusk.web.subject.Subjects;
 
@@ -149,7 +150,7 @@ record NightsPage(
         return new Row(
                 n.date().toString(),
                 Words.shortDate(n.date()),
-                Words.duration(n.windowHours()),
+                ReasonWords.usable(n),
                 words.best(),
                 n instanceof AfterDark a ? Words.percent(a.night().moonPhase().illuminatedFraction()) : "",
                 n.score().total(),

@@ -11,6 +11,7 @@ import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.web.util.HtmlUtils;
 
@@ -58,7 +59,7 @@ final class NightsTable {
                 sunset,
                 dark,
                 n.main().map(w -> Words.span(w, zone)).orElse(""),
-                n.main().isPresent() ? Words.duration(n.windowHours()) : "none",
+                ReasonWords.usable(n),
                 words.best(),
                 moon,
                 Integer.toString(n.score().total()),

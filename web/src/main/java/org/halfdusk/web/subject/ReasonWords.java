@@ -24,6 +24,7 @@ import org.halfdusk.shoot.IsoReason;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.SettingUp;
+import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
@@ -33,6 +34,14 @@ import org.halfdusk.web.layout.Words;
 
 /** Reasons and figures that several subjects share, in words. */
 public final class ReasonWords {
+    /** How long a night serves: "35 m", of several spans "35 m in 3 spans"; none without one. */
+    public static String usable(SubjectNight n) {
+        int spans = n.windows().size();
+        return spans == 0
+                ? "none"
+                : Words.duration(n.windowHours()) + (spans == 1 ? "" : " in " + Words.count(spans, "span"));
+    }
+
     /** What every night place asks for. */
     public static final String NIGHT_PLACE =
             "Scout by day. Tell someone where you stand and do not go alone: cliffs, tide and holes are not seen at night. "
