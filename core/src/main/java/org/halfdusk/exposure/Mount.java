@@ -1,20 +1,21 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.optics.Support;
+import org.halfdusk.time.SiderealTime;
 
 /** What the camera turns with: how fast sky and ground then move over the sensor, in shares of the stars' own rate. */
 public enum Mount {
     TRIPOD(0),
-    SIDEREAL(15.041),
+    SIDEREAL(SiderealTime.DEGREES_PER_HOUR),
     /** The Moon's mean rate, 14.492″/s; its real one differs by 0.6 to 2.1 %, as {@link org.halfdusk.sky.BodyMotion} computes. */
     LUNAR(14.492),
     /** The Sun's mean rate, 15″/s. */
     SOLAR(15.0),
     /** Half the stars' rate: sky and ground blur alike. */
-    HALF(15.041 / 2);
+    HALF(SiderealTime.DEGREES_PER_HOUR / 2);
 
-    /** Rate of the stars, arcsec per second. */
-    public static final double SIDEREAL_ARCSEC = 15.041;
+    /** Rate of the stars, arcsec per second: as many degrees an hour. */
+    public static final double SIDEREAL_ARCSEC = SiderealTime.DEGREES_PER_HOUR;
 
     private final double arcsecPerSecond;
 

@@ -60,7 +60,7 @@ public record Trailing(
 
     /** Arcseconds on one pixel in the middle: 206.265 p/f. */
     public double arcsecPerPixel() {
-        return 206.264806 * pixelPitchMicrometres / focalMm;
+        return Rig.ARCSEC_PER_MICROMETRE_PER_MM * pixelPitchMicrometres / focalMm;
     }
 
     /** Seconds in which a star in the middle crosses one pixel; infinite at the pole. */

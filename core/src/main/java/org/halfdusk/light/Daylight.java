@@ -1,8 +1,5 @@
 package org.halfdusk.light;
 
-import org.halfdusk.photometry.FNumber;
-import org.halfdusk.photometry.Iso;
-
 /** Light of Sun and sky on level ground. */
 public final class Daylight {
     private static final double[] ALTITUDES = {-18, -12, -6, 0, 5, 10, 20, 60};
@@ -21,12 +18,5 @@ public final class Daylight {
         }
         double share = (h - ALTITUDES[i - 1]) / (ALTITUDES[i] - ALTITUDES[i - 1]);
         return LUX[i - 1] * Math.pow(LUX[i] / LUX[i - 1], share);
-    }
-
-    /**
-     * Seconds that a meter gives for level ground in this light: N²·C/(E·S) with the incident constant C = 250 (ISO 2720).
-     */
-    public static double meteredSeconds(double lux, FNumber fNumber, Iso iso) {
-        return 250 * fNumber.squared() / (lux * iso.value());
     }
 }

@@ -10,7 +10,8 @@ import org.halfdusk.photometry.FNumber;
  * @param lensFocalMm the focal length set on the lens, inside its range
  */
 public record Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm) {
-    private static final double ARCSEC_PER_MICROMETRE_PER_MM = 206.264806;
+    /** Arcseconds that a micrometre in the picture stands for behind a millimetre of focal length: 206,264.806 a radian. */
+    public static final double ARCSEC_PER_MICROMETRE_PER_MM = 206.264806;
 
     public Rig {
         Figures.within("focal length", lensFocalMm, lens.shortestMm(), lens.longestMm(), "mm");

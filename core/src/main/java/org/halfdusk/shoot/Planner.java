@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,8 +30,8 @@ import org.halfdusk.weather.Forecast;
 
 /** Plans from what is kept: looks places and kit up and lets the subject's planner put the rooms together. */
 public final class Planner {
-    /** Nights kept for being asked again, some 3 kB each; then all are forgotten. */
-    private static final int MOST_NIGHTS = 6000;
+    /** Nights kept for being asked again, some 3 kB each: a year of three places for six subjects and more. */
+    private static final int MOST_NIGHTS = 8000;
 
     private static final int MOST_SITES = 200;
 
@@ -42,8 +42,10 @@ public final class Planner {
     private final Supplier<Preferences> preferences;
     private final Ephemeris ephemeris;
     private final Map<Subject, SubjectPlanner<?, ?>> subjects = new EnumMap<>(Subject.class);
-    private final Map<SiteKey, DarkSite> sites = new ConcurrentHashMap<>();
-    private final Map<NightKey, SubjectNight> nights = new ConcurrentHashMap<>();
+    private final Recent<SiteKey, DarkSite> sites = new Recent<>(MOST_SITES);
+    private final Recent<PlaceKey, Long> numbers = new Recent<>(MOST_SITES);
+    private final Recent<NightKey, SubjectNight> nights = new Recent<>(MOST_NIGHTS);
+    private final AtomicLong lastNumber = new AtomicLong();
 
     /** @param preferences asked each time, so that a change holds at once */
     public Planner(
@@ -73,12 +75,9 @@ public final class Planner {
 
     /** A place with its sky, its forecast and the towns around it; looking the towns up takes milliseconds, so that is kept. */
     public Site site(Place place) {
-        if (sites.size() > MOST_SITES) {
-            sites.clear();
-        }
-        DarkSite dark = sites.computeIfAbsent(
-                new SiteKey(place.observer(), place.skyBrightness()),
-                k -> DarkSite.of(k.observer(), k.skyBrightness()));
+        SiteKey key = new SiteKey(place.observer(), place.skyBrightness());
+        DarkSite dark =
+                sites.get(key).orElseGet(() -> sites.keep(key, DarkSite.of(place.observer(), place.skyBrightness())));
         return new Site(place, sky(place), dark, forecasts.near(place.observer()));
     }
 
@@ -91,22 +90,15 @@ public final class Planner {
 
     /** A night of a place for a subject; asked again for the same, the one computed before. */
     public SubjectNight night(Subject subject, Place place, LocalDate date, Wish wish) {
-        return night(of(subject), site(place), date, wish);
+        return night(of(subject), here(place), date, wish);
     }
 
     private <N extends SubjectNight, W extends Wish> N night(
-            SubjectPlanner<N, W> planner, Site site, LocalDate date, Wish wished) {
-        if (nights.size() > MOST_NIGHTS) {
-            nights.clear();
-        }
+            SubjectPlanner<N, W> planner, Here here, LocalDate date, Wish wished) {
         W wish = planner.wishes().type().cast(wished);
-        NightKey key = new NightKey(planner.subject(), site.place(), wish, date);
-        SubjectNight found = nights.get(key);
-        if (found == null) {
-            found = planner.night(site, date, wish);
-            nights.put(key, found);
-        }
-        return planner.nightType().cast(weathered(found, site));
+        NightKey key = new NightKey(planner.subject(), here.number(), wish, date);
+        SubjectNight found = nights.get(key).orElseGet(() -> nights.keep(key, planner.night(here.site(), date, wish)));
+        return planner.nightType().cast(weathered(found, here.site()));
     }
 
     /** The night with the weather of its windows in the score, where all of the longest is forecast. */
@@ -117,27 +109,23 @@ public final class Planner {
                 .orElse(night);
     }
 
-    /** What a night follows from, apart from the sky itself. */
-    private record NightKey(
-            Subject subject,
-            Observer observer,
-            ZoneId zone,
-            SkyBrightness skyBrightness,
-            List<?> objects,
-            Skyline skyline,
-            Wish wish,
-            LocalDate date) {
-        NightKey(Subject subject, Place place, Wish wish, LocalDate date) {
-            this(
-                    subject,
-                    place.observer(),
-                    place.zone(),
-                    place.skyBrightness(),
-                    place.objects(),
-                    place.skyline(),
-                    wish,
-                    date);
+    /** What a night follows from, apart from the sky itself; the place by a number, since a skyline is long. */
+    private record NightKey(Subject subject, long place, Wish wish, LocalDate date) {}
+
+    /** What of a place its nights follow from. */
+    private record PlaceKey(
+            Observer observer, ZoneId zone, SkyBrightness skyBrightness, List<?> objects, Skyline skyline) {
+        PlaceKey(Place place) {
+            this(place.observer(), place.zone(), place.skyBrightness(), place.objects(), place.skyline());
         }
+    }
+
+    /** A place as it stands, under a number that no other has: changed, it has another. */
+    private record Here(Site site, long number) {}
+
+    private Here here(Place place) {
+        PlaceKey key = new PlaceKey(place);
+        return new Here(site(place), numbers.get(key).orElseGet(() -> numbers.keep(key, lastNumber.incrementAndGet())));
     }
 
     /**
@@ -145,24 +133,24 @@ public final class Planner {
      * be planned comes before.
      */
     public List<SubjectNight> nights(Subject subject, Place place, LocalDate from, int count) {
-        Site site = site(place);
+        Here here = here(place);
         SubjectPlanner<?, ?> planner = of(subject);
         Wish wish = initialWish(subject, place);
-        return planner.dates(site, from, count).stream()
+        return planner.dates(here.site(), from, count).stream()
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
-                .<SubjectNight>map(d -> night(planner, site, d, wish))
+                .<SubjectNight>map(d -> night(planner, here, d, wish))
                 .toList();
     }
 
     /** Every night from a date on, whether or not anything happens in it; fewer at the end of the years. */
     public List<SubjectNight> everyNight(Subject subject, Place place, LocalDate from, int count) {
-        Site site = site(place);
+        Here here = here(place);
         SubjectPlanner<?, ?> planner = of(subject);
         Wish wish = initialWish(subject, place);
         return Stream.iterate(from, d -> d.plusDays(1))
                 .limit(count)
                 .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
-                .<SubjectNight>map(d -> night(planner, site, d, wish))
+                .<SubjectNight>map(d -> night(planner, here, d, wish))
                 .toList();
     }
 
@@ -197,15 +185,15 @@ public final class Planner {
         Place place = places.find(shoot.placeId())
                 .orElseThrow(() -> new IllegalArgumentException("place of this shoot is not known any more"))
                 .it();
-        return plan(of(shoot.subject()), site(place), shoot);
+        return plan(of(shoot.subject()), here(place), shoot);
     }
 
-    private <N extends SubjectNight, W extends Wish> Plan plan(SubjectPlanner<N, W> planner, Site site, Shoot shoot) {
+    private <N extends SubjectNight, W extends Wish> Plan plan(SubjectPlanner<N, W> planner, Here here, Shoot shoot) {
         Shoot.ShootRig kept = shoot.rig();
-        N night = night(planner, site, shoot.night(), shoot.wish());
+        N night = night(planner, here, shoot.night(), shoot.wish());
         Rig rig = rig(kept);
         return planner.plan(
-                site,
+                here.site(),
                 night,
                 rig,
                 kept.framing(),

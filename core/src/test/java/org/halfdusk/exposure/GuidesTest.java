@@ -65,18 +65,6 @@ class GuidesTest {
         assertEquals(1 / 3200.0, MoonExposure.handheldSeconds(400, 2, -2), 1e-9);
     }
 
-    /** 75 mm: about 90 m high, 41 to 80 m wide; 600 m away the thump is 1.76 s late at 15 °C. */
-    @Test
-    void aShellOf75Millimetres() {
-        Burst burst = new Burst(75);
-        assertEquals(90, burst.heightMetres(), 1e-9);
-        assertEquals(41, burst.leastWidthMetres(), 0.6);
-        assertEquals(82, burst.mostWidthMetres(), 2.6);
-        assertEquals(1.76, Burst.soundLagSeconds(600, 15), 0.005);
-        assertEquals(63, burst.separationMetres(), 0.1);
-        assertThrows(IllegalArgumentException.class, () -> new Burst(Double.NaN));
-    }
-
     /** F. Espenak's published guide values, one by one, and the working figures of the Moon's penumbra and umbra. */
     @ParameterizedTest
     @CsvSource({

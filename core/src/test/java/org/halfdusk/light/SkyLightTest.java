@@ -11,6 +11,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.ephemeris.Star;
+import org.halfdusk.exposure.Metering;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Magnitudes;
@@ -86,7 +87,7 @@ class SkyLightTest {
         assertEquals(lux, Daylight.lux(altitude), lux * 1e-9);
         assertEquals(Math.sqrt(700 * 3.4), Daylight.lux(-3), 1e-6);
         // N² C / (E S): f/8 at ISO 100 in 2,500 lux is 250 · 64 / 250,000 s.
-        assertEquals(0.064, Daylight.meteredSeconds(2500, FNumber.of(8), Iso.of(100)), 1e-12);
+        assertEquals(0.064, Metering.seconds(2500, FNumber.of(8), Iso.of(100)), 1e-12);
     }
 
     /** Two tenths of a magnitude an air mass: at 10° 5.6 of them, against 1.15 at 60° where rules were made: 1.18 stops. */

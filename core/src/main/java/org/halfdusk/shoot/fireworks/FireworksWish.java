@@ -5,7 +5,6 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.exposure.Burst;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Field;
@@ -107,7 +106,7 @@ public record FireworksWish(
             (w, v) -> new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, v, w.calibreMm, w.celsius));
     public static final Field<FireworksWish, Double> CALIBRE = Field.number(
             "FIREWORKS_CALIBRE",
-            new Range("largest calibre", 20, 610, "mm"),
+            Burst.CALIBRE,
             FireworksWish::calibreMm,
             (w, v) -> new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, w.shells, v, w.celsius));
     public static final Field<FireworksWish, OptionalDouble> CELSIUS = Air.expected(

@@ -2,7 +2,6 @@ package org.halfdusk.shoot.fireworks;
 
 import java.time.Duration;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.exposure.Burst;
 
 /**
  * What is known of a show.

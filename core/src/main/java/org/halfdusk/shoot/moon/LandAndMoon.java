@@ -7,6 +7,7 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.Metering;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
@@ -77,7 +78,7 @@ public final class LandAndMoon {
     private static double landSeconds(Sky sky, double utDays, Apparent moon, double phaseAngleDegrees, Extinction air) {
         double lux =
                 Daylight.lux(sky.altitudeDegrees(Body.SUN, utDays)) + Moonlight.groundLux(phaseAngleDegrees, moon, air);
-        return Daylight.meteredSeconds(lux, N, ISO) / Math.pow(2, DUSK_STOPS);
+        return Metering.seconds(lux, N, ISO) / Math.pow(2, DUSK_STOPS);
     }
 
     /** Spans of an interval in which one exposure holds both; the Moon's altitude is not asked here. */

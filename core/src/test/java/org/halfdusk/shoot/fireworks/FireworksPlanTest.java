@@ -12,7 +12,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
-import org.halfdusk.exposure.Burst;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
@@ -208,5 +207,17 @@ class FireworksPlanTest {
                 Wishes.DEFAULT,
                 below);
         assertFalse(over.held(), "a frame over the horizon holds nothing of it");
+    }
+
+    /** 75 mm: about 90 m high, 41 to 80 m wide; 600 m away the thump is 1.76 s late at 15 °C. */
+    @Test
+    void aShellOf75Millimetres() {
+        Burst burst = new Burst(75);
+        assertEquals(90, burst.heightMetres(), 1e-9);
+        assertEquals(41, burst.leastWidthMetres(), 0.6);
+        assertEquals(82, burst.mostWidthMetres(), 2.6);
+        assertEquals(1.76, Burst.soundLagSeconds(600, 15), 0.005);
+        assertEquals(63, burst.separationMetres(), 0.1);
+        assertThrows(IllegalArgumentException.class, () -> new Burst(Double.NaN));
     }
 }

@@ -18,6 +18,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Metering;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Camera;
@@ -283,9 +284,9 @@ class MoonPlanTest {
     /** 250 N²/(E·S): 700 lux at f/11 and ISO 100 asks for 0.43 s. */
     @Test
     void meteredLand() {
-        assertEquals(0.432, Daylight.meteredSeconds(700, FNumber.of(11), Iso.of(100)), 0.001);
+        assertEquals(0.432, Metering.seconds(700, FNumber.of(11), Iso.of(100)), 0.001);
         assertEquals(
-                Daylight.meteredSeconds(700, FNumber.of(11), Iso.of(100)) / 4,
+                Metering.seconds(700, FNumber.of(11), Iso.of(100)) / 4,
                 LandAndMoon.at(SANDBAR.sky(), sunAtHorizon(), 0, Extinction.CLEAR)
                         .landSeconds(),
                 0.01);

@@ -2,7 +2,7 @@ package org.halfdusk.web.fireworks;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.Burst;
+import org.halfdusk.shoot.fireworks.Burst;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Sparks;

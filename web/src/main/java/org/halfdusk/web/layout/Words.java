@@ -28,27 +28,32 @@ public final class Words {
     private static final DateTimeFormatter TWELVE_SECONDS = DateTimeFormatter.ofPattern("h:mm:ss a", Locale.ENGLISH);
     private static final double FEET_PER_METRE = 1 / 0.3048;
 
-    private static volatile Units units = Units.METRIC;
+    private static final ThreadLocal<Units> UNITS = ThreadLocal.withInitial(() -> Units.METRIC);
 
     private Words() {}
 
-    /** From now on everything is said in these units. */
+    /** From now on this thread says everything in these units: until {@link #sayAsUsual}, at the end of its request. */
     public static void say(Units chosen) {
-        units = chosen;
+        UNITS.set(chosen);
+    }
+
+    /** In metric units again. */
+    public static void sayAsUsual() {
+        UNITS.remove();
     }
 
     public static Units units() {
-        return units;
+        return UNITS.get();
     }
 
     /** 64 m, or 210 ft. */
     public static String metres(double metres) {
-        return units.feet() ? thousands(metres * FEET_PER_METRE) + " ft" : thousands(metres) + " m";
+        return units().feet() ? thousands(metres * FEET_PER_METRE) + " ft" : thousands(metres) + " m";
     }
 
     /** A distance of any size: 3.1 m, 64 m, 2.4 km; or 10 ft. */
     public static String distance(double metres) {
-        if (units.feet() || metres >= 10 && metres < 3000) {
+        if (units().feet() || metres >= 10 && metres < 3000) {
             return metres(metres);
         }
         return metres < 10 ? tenths(metres) + " m" : tenths(metres / 1000) + " km";
@@ -56,24 +61,24 @@ public final class Words {
 
     /** 17.4 °C, or 63 °F. */
     public static String celsius(double celsius) {
-        return units.fahrenheit() ? Math.round(celsius * 9 / 5 + 32) + " °F" : tenths(celsius) + " °C";
+        return units().fahrenheit() ? Math.round(celsius * 9 / 5 + 32) + " °F" : tenths(celsius) + " °C";
     }
 
     /** A difference of temperatures: 3 °C, or 5 °F. */
     public static String degreesWarmer(double celsius) {
-        return units.fahrenheit() ? tenths(celsius * 9 / 5) + " °F" : plain(Math.rint(celsius * 10) / 10) + " °C";
+        return units().fahrenheit() ? tenths(celsius * 9 / 5) + " °F" : plain(Math.rint(celsius * 10) / 10) + " °C";
     }
 
     /** A full hour, 0 to 23: 21:00, or 9 pm. */
     public static String hour(int hour) {
-        if (!units.twelveHours()) {
+        if (!units().twelveHours()) {
             return (hour < 10 ? "0" : "") + hour + ":00";
         }
         return (hour % 12 == 0 ? 12 : hour % 12) + (hour < 12 ? " am" : " pm");
     }
 
     private static String said(DateTimeFormatter full, DateTimeFormatter twelve, ZonedDateTime at) {
-        return units.twelveHours() ? twelve.format(at).toLowerCase(Locale.ROOT) : full.format(at);
+        return units().twelveHours() ? twelve.format(at).toLowerCase(Locale.ROOT) : full.format(at);
     }
 
     /** 00:20, to the nearest minute; of a time that clocks show twice with its offset, 02:30 UTC+2. */

@@ -21,6 +21,7 @@ import org.springframework.stereotype.Component;
 public class Settings implements Supplier<Preferences> {
     private final KeptSettings stored;
     private volatile Preferences preferences;
+    private volatile Units units = Units.METRIC;
     private volatile List<String> unread = List.of();
 
     Settings(KeptSettings stored) {
@@ -33,12 +34,17 @@ public class Settings implements Supplier<Preferences> {
         return preferences;
     }
 
+    /** What lengths, temperatures and times of day are said in. */
+    Units units() {
+        return units;
+    }
+
     /** Keeps them all at once. */
-    void keep(Units units, Preferences chosen) {
+    void keep(Units said, Preferences chosen) {
         Map<String, String> values = new HashMap<>();
-        values.put("feet", Boolean.toString(units.feet()));
-        values.put("fahrenheit", Boolean.toString(units.fahrenheit()));
-        values.put("twelveHours", Boolean.toString(units.twelveHours()));
+        values.put("feet", Boolean.toString(said.feet()));
+        values.put("fahrenheit", Boolean.toString(said.fahrenheit()));
+        values.put("twelveHours", Boolean.toString(said.twelveHours()));
         values.put("budget", Double.toString(chosen.wishes().budgetPx()));
         values.put("isoSchool", chosen.wishes().isoSchool().name());
         values.put("lowestCore", Double.toString(chosen.lowestCoreDegrees()));
@@ -71,10 +77,10 @@ public class Settings implements Supplier<Preferences> {
             }
         });
         unread = List.copyOf(wrong);
-        Words.say(new Units(
+        units = new Units(
                 Boolean.parseBoolean(values.get("feet")),
                 Boolean.parseBoolean(values.get("fahrenheit")),
-                Boolean.parseBoolean(values.get("twelveHours"))));
+                Boolean.parseBoolean(values.get("twelveHours")));
         Preferences usual = Preferences.USUAL;
         return new Preferences(
                 Wishes.of(

@@ -50,7 +50,7 @@ class SettingsController {
     private Map<String, String> shown() {
         Preferences p = settings.get();
         Map<String, String> typed = new LinkedHashMap<>();
-        Units units = Words.units();
+        Units units = settings.units();
         typed.put("length", units.feet() ? "feet" : "metres");
         typed.put("temperature", units.fahrenheit() ? "fahrenheit" : "celsius");
         typed.put("clock", units.twelveHours() ? "12" : "24");

@@ -16,6 +16,7 @@ import org.halfdusk.shoot.trails.TrailsNight;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
+import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -166,7 +167,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 times,
                 Table.of(
                         "Arc by length",
-                        "15.041° an hour, the same for every star.",
+                        SiderealTime.DEGREES_PER_HOUR + "° an hour, the same for every star.",
                         arcRows(plan),
                         "shutter working for",
                         "arc#",

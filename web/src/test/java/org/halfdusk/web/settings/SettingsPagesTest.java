@@ -17,8 +17,6 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.web.App;
-import org.halfdusk.web.layout.Units;
-import org.halfdusk.web.layout.Words;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -32,9 +30,7 @@ class SettingsPagesTest {
     Path other;
 
     @AfterEach
-    void metricAgain() {
-        Words.say(Units.METRIC);
-    }
+    void metricAgain() {}
 
     private static Map<String, String> form(String... more) {
         Map<String, String> form = new HashMap<>(Map.of(
@@ -102,7 +98,6 @@ class SettingsPagesTest {
             assertEquals(IsoSchool.LIFT_AT_CAMERA, fresh.rig().wishes().isoSchool());
             assertEquals(new MilkyWayWish(20), fresh.wish());
         }
-        Words.say(Units.METRIC);
         try (App app = App.demo(data)) {
             assertHas(app.get("/shoots/1/night").body(), "sunset 9:25 pm");
         }

@@ -1,4 +1,6 @@
-package org.halfdusk.exposure;
+package org.halfdusk.shoot.fireworks;
+
+import org.halfdusk.typed.Range;
 
 /**
  * A fireworks shell by its calibre; working figures of the field: it breaks at about 1.2 m per mm and spreads over 0.54 to
@@ -8,15 +10,15 @@ package org.halfdusk.exposure;
  * @param calibreMm 20 to 610
  */
 public record Burst(double calibreMm) {
+    public static final Range CALIBRE = new Range("largest calibre", 20, 610, "mm");
+
     private static final double HEIGHT_METRES_PER_MM = 1.2;
     private static final double LEAST_SPREAD = 0.54;
     private static final double MOST_SPREAD = 1.1;
     private static final double SEPARATION = 0.84;
 
     public Burst {
-        if (!(calibreMm >= 20 && calibreMm <= 610)) {
-            throw new IllegalArgumentException("calibre " + calibreMm + " mm is outside 20 to 610 mm");
-        }
+        CALIBRE.check(calibreMm);
     }
 
     public double heightMetres() {
