@@ -97,7 +97,7 @@ public class FrameBench {
     public List<Object> twoRigsOf2000Frames() {
         List<Object> all = new ArrayList<>();
         for (int i = 0; i < 2; i++) {
-            List<Block> blocks = Programme.blocks(plan, choices);
+            List<Block> blocks = Programme.of(plan, choices).blocks();
             all.add(ProgrammeCheck.of(plan, blocks));
             all.add(RunSimulation.of(blocks, rig.camera(), true, false, 5));
         }

@@ -8,7 +8,9 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
@@ -27,6 +29,8 @@ import org.halfdusk.typed.TypedNumber;
  * @param seconds nominal exposure; a pause's length
  * @param gapSeconds from close to the next open, 0 to 3600
  * @param thirds of a stop between the frames of a bracket; of a time lapse 1 where it follows the light; 0 where all are equal
+ * @param id its identity for life, on this rig: letters, digits and hyphens; empty while nobody has kept it
+ * @param made the setting that the plan gave when it was laid; nothing where it was not laid for one
  */
 public record BlockSpec(
         Block.Kind kind,
@@ -36,7 +40,16 @@ public record BlockSpec(
         double gapSeconds,
         FNumber fNumber,
         Iso iso,
-        int thirds) {
+        int thirds,
+        String id,
+        Optional<Made> made) {
+    /** A setting that a plan gave. @param seconds nominal */
+    public record Made(double seconds, FNumber fNumber, Iso iso) {
+        public static Made of(Setting s) {
+            return new Made(s.shutter().nominalSeconds(), s.fNumber(), s.iso());
+        }
+    }
+
     public static final int MOST_BLOCKS = 40;
     public static final int MOST_FRAMES = 20_000;
     public static final Range SECONDS = new Range("time", 1.0 / 64_000, 86_400, "s");
@@ -55,7 +68,13 @@ public record BlockSpec(
 
     private static final Range STEP = new Range("step", 0, Ladder.THIRDS.most(), "thirds");
 
+    /** Parts of its text: bare, with its identity, with what it was made for too. */
     private static final int PARTS = 8;
+
+    private static final int PARTS_WITH_ID = 9;
+    private static final int ALL_PARTS = 12;
+
+    private static final Pattern ID = Pattern.compile("[a-z0-9_-]{0,40}");
 
     /** Nothing is exposed in a pause. */
     private static final FNumber PAUSE_APERTURE = new FNumber(8);
@@ -76,7 +95,54 @@ public record BlockSpec(
         check(faults, APERTURE, fNumber.value());
         check(faults, ISO, iso.value());
         check(faults, STEP, thirds);
+        if (!ID.matcher(id).matches()) {
+            faults.add("identity of a block “" + TypedNumber.shown(id)
+                    + "” is not letters, digits and hyphens; up to 40 are allowed");
+        }
         faults.refuse();
+    }
+
+    /** One that nobody has kept yet, made for no plan. */
+    public BlockSpec(
+            Block.Kind kind,
+            Instant start,
+            int frames,
+            double seconds,
+            double gapSeconds,
+            FNumber fNumber,
+            Iso iso,
+            int thirds) {
+        this(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, "", Optional.empty());
+    }
+
+    /** The same under an identity. */
+    public BlockSpec named(String other) {
+        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, other, made);
+    }
+
+    /** The same, laid for what a plan gives. */
+    public BlockSpec madeFor(Made other) {
+        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, id, Optional.of(other));
+    }
+
+    /** The same with a plan's setting taken over. */
+    public BlockSpec taking(Made other) {
+        return new BlockSpec(
+                kind,
+                start,
+                frames,
+                other.seconds(),
+                gapSeconds,
+                other.fNumber(),
+                other.iso(),
+                thirds,
+                id,
+                Optional.of(other));
+    }
+
+    /** Whether its frames are set as a plan gave it: then a new plan may set them anew without asking. */
+    public boolean as(Made given) {
+        return seconds == given.seconds() && fNumber.same(given.fNumber()) && iso.equals(given.iso());
     }
 
     private static void check(Faults faults, Range range, double value) {
@@ -137,34 +203,33 @@ public record BlockSpec(
 
     /** With another number of frames. */
     public BlockSpec with(int other) {
-        return new BlockSpec(kind, start, other, seconds, gapSeconds, fNumber, iso, thirds);
+        return new BlockSpec(kind, start, other, seconds, gapSeconds, fNumber, iso, thirds, id, made);
     }
 
     public BlockSpec at(Instant other) {
-        return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds);
+        return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds, id, made);
     }
 
     /** As many frames as fit into a duration. */
     public BlockSpec lasting(double durationSeconds, List<ShutterTime> available) {
         if (kind == Block.Kind.PAUSE) {
-            return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0);
+            return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0, id, made);
         }
         ShutterTime time = ShutterTime.nearest(real(seconds, available), available);
         int count = FrameRun.filling(durationSeconds, time, gapSeconds).frames();
-        return new BlockSpec(
-                kind, start, Math.max(1, Math.min(MOST_FRAMES, count)), seconds, gapSeconds, fNumber, iso, thirds);
+        return with(Math.max(1, Math.min(MOST_FRAMES, count)));
     }
 
     /** As many frames as a clip of so many seconds shows at a rate. */
     public BlockSpec playing(double clipSeconds, double framesPerSecond) {
         int count = (int) Math.round(clipSeconds * framesPerSecond);
-        return new BlockSpec(kind, start, Math.max(1, count), seconds, gapSeconds, fNumber, iso, thirds);
+        return with(Math.max(1, count));
     }
 
     /** As many frames as gain stops of signal-to-noise in their mean: √n of it, four times the frames a stop. */
     public BlockSpec gaining(double stops) {
         int count = (int) Math.round(Math.pow(4, stops));
-        return new BlockSpec(kind, start, Math.max(1, count), seconds, gapSeconds, fNumber, iso, thirds);
+        return with(Math.max(1, count));
     }
 
     /** As many frames as sweep an arc about the pole. */
@@ -174,18 +239,27 @@ public record BlockSpec(
 
     /** The one written form of some blocks, in order of time. */
     public static String text(List<BlockSpec> specs) {
-        return inOrder(specs).stream()
-                .map(s -> String.join(
-                        " ",
-                        s.kind.name(),
-                        s.start.toString(),
-                        Integer.toString(s.frames),
-                        TypedNumber.plain(s.seconds),
-                        TypedNumber.plain(s.gapSeconds),
-                        TypedNumber.plain(s.fNumber.value()),
-                        s.iso.toString(),
-                        Integer.toString(s.thirds)))
-                .collect(Collectors.joining("; "));
+        return inOrder(specs).stream().map(BlockSpec::text).collect(Collectors.joining("; "));
+    }
+
+    private String text() {
+        List<String> parts = new ArrayList<>(List.of(
+                kind.name(),
+                start.toString(),
+                Integer.toString(frames),
+                TypedNumber.plain(seconds),
+                TypedNumber.plain(gapSeconds),
+                TypedNumber.plain(fNumber.value()),
+                iso.toString(),
+                Integer.toString(thirds)));
+        if (!id.isEmpty()) {
+            parts.add(id);
+            made.ifPresent(m -> parts.addAll(List.of(
+                    TypedNumber.plain(m.seconds()),
+                    TypedNumber.plain(m.fNumber().value()),
+                    m.iso().toString())));
+        }
+        return String.join(" ", parts);
     }
 
     /** @throws IllegalArgumentException naming the value and what is allowed */
@@ -195,7 +269,9 @@ public record BlockSpec(
         }
         List<BlockSpec> specs = new ArrayList<>();
         for (String part : text.split(";")) {
-            specs.add(one(part.trim()));
+            BlockSpec spec = one(part.trim());
+            // What was kept before blocks had identities gets one by its place.
+            specs.add(spec.id.isEmpty() ? spec.named("laid-" + (specs.size() + 1)) : spec);
         }
         return inOrder(specs);
     }
@@ -214,8 +290,9 @@ public record BlockSpec(
 
     private static BlockSpec one(String text) {
         String[] p = text.split("\\s+");
-        if (p.length != PARTS) {
-            throw new IllegalArgumentException("block “" + text + "” is not " + PARTS + " values");
+        if (p.length != PARTS && p.length != PARTS_WITH_ID && p.length != ALL_PARTS) {
+            throw new IllegalArgumentException("block “" + TypedNumber.shown(text) + "” is not " + PARTS + ", "
+                    + PARTS_WITH_ID + " or " + ALL_PARTS + " values");
         }
         Block.Kind kind = Arrays.stream(Block.Kind.values())
                 .filter(k -> k.name().equals(p[0]))
@@ -229,7 +306,14 @@ public record BlockSpec(
                 TypedNumber.written("gap", p[4]),
                 FNumber.of(TypedNumber.written("aperture f/", p[5])),
                 Iso.of((int) TypedNumber.written("ISO", p[6])),
-                (int) TypedNumber.written("step", p[7]));
+                (int) TypedNumber.written("step", p[7]),
+                p.length > PARTS ? p[8] : "",
+                p.length < ALL_PARTS
+                        ? Optional.empty()
+                        : Optional.of(new Made(
+                                TypedNumber.written("time", p[9]),
+                                FNumber.of(TypedNumber.written("aperture f/", p[10])),
+                                Iso.of((int) TypedNumber.written("ISO", p[11])))));
     }
 
     private static Instant instant(String text) {

@@ -1,6 +1,7 @@
 package org.halfdusk.shoot;
 
 import java.time.Instant;
+import java.util.Optional;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
@@ -86,18 +87,22 @@ public enum NewBlock {
      */
     abstract BlockSpec at(Instant start, Plan plan, RigChoices choices);
 
-    /** The same from when the blocks there are have ended, or from a moment where none has or the night ends with them. */
-    public BlockSpec after(Iterable<Block> blocks, Instant otherwise, Plan plan, RigChoices choices) {
-        Instant last = Instant.MIN;
-        for (Block b : blocks) {
-            last = b.end().isAfter(last) ? b.end() : last;
-        }
-        boolean inside = last.isAfter(Instant.MIN) && plan.night().axis().contains(last.plusSeconds(BETWEEN_SECONDS));
-        return at(inside ? last.plusSeconds(BETWEEN_SECONDS) : otherwise, plan, choices);
+    /** The same, made for what the plan gives. */
+    public BlockSpec laid(Instant start, Plan plan, RigChoices choices) {
+        BlockSpec spec = at(Block.onTheSecond(start), plan, choices);
+        return given(plan, spec).map(spec::madeFor).orElse(spec);
     }
 
-    /** Between one block and the next. */
-    private static final int BETWEEN_SECONDS = 30;
+    /** What a plan gives a block of its kind and time: ground its own exposure, a pause none. */
+    static Optional<BlockSpec.Made> given(Plan plan, BlockSpec spec) {
+        return switch (spec.kind()) {
+            case PAUSE -> Optional.empty();
+            case GROUND ->
+                Optional.of(
+                        BlockSpec.Made.of(GroundFrames.of(plan, spec.start()).setting()));
+            default -> Optional.of(BlockSpec.Made.of(plan.setting()));
+        };
+    }
 
     private static BlockSpec of(Block.Kind kind, Instant start, int frames, double gapSeconds, Setting s, int thirds) {
         return new BlockSpec(

@@ -1,10 +1,12 @@
 package org.halfdusk.shoot;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
@@ -12,36 +14,74 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.sequence.Timer;
 
 /**
- * The frames of one rig's night: those that the plan computes, or those that a person has laid. Subjects whose frames follow
- * from the sky's own times (eclipses, the moon, fireworks) keep their computed blocks, and a person's come beside them.
+ * One rig's night, in order of time: blocks that the plan computes, or that a person has laid. Everything that is shown, typed into a
+ * timer, exported or reckoned of it derives from this. Subjects whose frames follow from the sky's own times (eclipses, the moon,
+ * fireworks) keep their computed blocks, and a person's come beside them.
  */
-public final class Programme {
-    /** A battery is changed a little before it ends. */
-    private static final Duration EARLY = Duration.ofMinutes(2);
+public record Programme(List<Planned> planned) {
+    /**
+     * A block with its identity for life.
+     *
+     * @param id a computed block is the how manieth of its kind ("stack-1"); laid by hand it keeps that, or has one of its own
+     * @param laid as the person laid it; nothing where it is computed
+     */
+    public record Planned(String id, Block block, Optional<BlockSpec> laid) {
+        /** What is typed into a timer for it; nothing where no timer does it. */
+        public Optional<Timer> timer() {
+            return Timer.of(block);
+        }
 
-    private static final double CHANGE_SECONDS = 120;
+        /**
+         * Where the plan has another setting by now than the one it was laid for, and it is set otherwise: what the plan says now.
+         */
+        public Optional<BlockSpec.Made> madeForOther(Plan plan) {
+            return laid.flatMap(s -> NewBlock.given(plan, s)
+                    .filter(now -> s.made().isPresent()
+                            && !s.as(now)
+                            && !s.made().get().equals(now)));
+        }
+    }
 
-    private Programme() {}
+    public Programme {
+        planned = List.copyOf(planned);
+    }
+
+    public static Programme of(Plan plan, RigChoices choices) {
+        List<BlockSpec> own = choices.blocks();
+        List<Planned> all = new ArrayList<>(own.isEmpty() || !replaces(plan) ? computed(plan) : List.of());
+        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        for (int i = 0; i < own.size(); i++) {
+            BlockSpec s = own.get(i);
+            Block block = followsLight(s) ? ramp(plan, s, times) : s.block(times);
+            all.add(new Planned(s.id().isEmpty() ? "laid-" + (i + 1) : s.id(), block, Optional.of(s)));
+        }
+        all.sort(Comparator.comparing((Planned p) -> p.block().start())
+                .thenComparing(p -> p.block().end()));
+        return new Programme(all);
+    }
+
+    /** The plan's own blocks, each the how manieth of its kind. */
+    private static List<Planned> computed(Plan plan) {
+        Map<Block.Kind, Integer> seen = new EnumMap<>(Block.Kind.class);
+        return plan.blocks().stream()
+                .map(b -> {
+                    int n = seen.merge(b.kind(), 1, Integer::sum);
+                    return new Planned(b.kind().name().toLowerCase(Locale.ROOT) + "-" + n, b, Optional.empty());
+                })
+                .toList();
+    }
+
+    /** The blocks alone. */
+    public List<Block> blocks() {
+        return planned.stream().map(Planned::block).toList();
+    }
 
     /** Whether laid blocks take the place of the computed ones. */
     public static boolean replaces(Plan plan) {
         return plan.traits().replaceable();
-    }
-
-    /** All blocks in order of time. */
-    public static List<Block> blocks(Plan plan, RigChoices choices) {
-        List<BlockSpec> own = choices.blocks();
-        if (own.isEmpty()) {
-            return plan.blocks();
-        }
-        List<ShutterTime> times = ExposurePlan.times(plan.rig());
-        List<Block> blocks = new ArrayList<>(replaces(plan) ? List.of() : plan.blocks());
-        double place = IsoSchool.LIFT_AT_CAMERA.histogramPosition();
-        own.forEach(s -> blocks.add(followsLight(s) ? ramp(plan, s, times, place) : s.block(times)));
-        blocks.sort(Comparator.comparing(Block::start).thenComparing(Block::end));
-        return blocks;
     }
 
     /** Whether a time lapse's exposure follows the light. */
@@ -49,7 +89,7 @@ public final class Programme {
         return s.kind() == Block.Kind.TIME_LAPSE && s.thirds() > 0;
     }
 
-    private static Block ramp(Plan plan, BlockSpec s, List<ShutterTime> times, double histogramPosition) {
+    private static Block ramp(Plan plan, BlockSpec s, List<ShutterTime> times) {
         Block even = s.block(times);
         ShutterTime longest = even.frames().get(0).shutter();
         return Block.of(
@@ -62,7 +102,19 @@ public final class Programme {
                         new FrameRun(longest, s.gapSeconds(), s.frames()).intervalSeconds(),
                         s.fNumber(),
                         s.iso(),
-                        histogramPosition));
+                        IsoSchool.LIFT_AT_CAMERA.histogramPosition()));
+    }
+
+    /** What a person can lay otherwise: their own blocks, or the computed ones where they may be replaced, as they stand. */
+    public static Laying laid(Plan plan, RigChoices choices) {
+        List<BlockSpec> own = choices.blocks();
+        List<BlockSpec> blocks = own.isEmpty() && replaces(plan)
+                ? computed(plan).stream()
+                        .map(p -> BlockSpec.of(p.block()).named(p.id()))
+                        .map(s -> NewBlock.given(plan, s).map(s::madeFor).orElse(s))
+                        .toList()
+                : own;
+        return new Laying(blocks, ExposurePlan.times(plan.rig()));
     }
 
     /** So many times a battery is changed in a night at the most. */
@@ -73,17 +125,16 @@ public final class Programme {
      *
      * @throws IllegalArgumentException where a battery ends in no laid block
      */
-    public static List<BlockSpec> withChanges(Plan plan, RigChoices choices, Air air) {
-        List<ShutterTime> times = ExposurePlan.times(plan.rig());
-        List<BlockSpec> laid = laid(plan, choices);
+    public static Laying withChanges(Plan plan, RigChoices choices, Air air) {
+        Laying laid = laid(plan, choices);
         for (int changes = 0; changes < MOST_CHANGES; changes++) {
-            RigChoices now = choices.laying(laid);
+            RigChoices now = choices.laying(laid.blocks());
             Optional<Instant> empty =
-                    simulated(plan, blocks(plan, now), now, air).emptyAt();
+                    simulated(plan, of(plan, now).blocks(), now, air).emptyAt();
             if (empty.isEmpty()) {
                 break;
             }
-            laid = withChange(laid, empty.get(), times);
+            laid = laid.withChange(empty.get());
         }
         return laid;
     }
@@ -96,51 +147,5 @@ public final class Programme {
                 choices.recording().jpeg(),
                 choices.recording().noiseReduction(),
                 air.celsius());
-    }
-
-    /**
-     * The same blocks with a pause to change the battery in before a moment: the block that holds it is divided between two of
-     * its frames, and what follows in it begins after the pause.
-     *
-     * @throws IllegalArgumentException where no laid block holds the moment
-     */
-    public static List<BlockSpec> withChange(List<BlockSpec> laid, Instant empty, List<ShutterTime> times) {
-        List<BlockSpec> next = new ArrayList<>();
-        boolean done = false;
-        for (BlockSpec s : laid) {
-            Block b = s.block(times);
-            boolean holds = !done
-                    && s.frames() > 1
-                    && !b.start().isAfter(empty)
-                    && b.end().isAfter(empty);
-            if (!holds) {
-                next.add(s);
-                continue;
-            }
-            Instant latest = empty.minus(EARLY);
-            int before = (int) Math.max(
-                    1,
-                    b.frames().stream().filter(f -> f.close().isBefore(latest)).count());
-            BlockSpec first = s.with(before);
-            Instant pause = first.block(times).end().plusSeconds(1);
-            next.add(first);
-            next.add(new BlockSpec(Block.Kind.PAUSE, pause, 0, CHANGE_SECONDS, 0, s.fNumber(), s.iso(), 0));
-            if (s.frames() > before) {
-                next.add(s.with(s.frames() - before).at(pause.plusSeconds((long) CHANGE_SECONDS + 1)));
-            }
-            done = true;
-        }
-        if (!done) {
-            throw new IllegalArgumentException("no laid block holds the moment at which the battery ends");
-        }
-        return next;
-    }
-
-    /** What a person can lay otherwise: their own blocks, or the computed ones where they may be replaced. */
-    public static List<BlockSpec> laid(Plan plan, RigChoices choices) {
-        List<BlockSpec> own = choices.blocks();
-        return own.isEmpty() && replaces(plan)
-                ? plan.blocks().stream().map(BlockSpec::of).toList()
-                : own;
     }
 }

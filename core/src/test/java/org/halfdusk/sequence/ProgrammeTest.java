@@ -74,10 +74,11 @@ class ProgrammeTest {
             @ForAll @DoubleRange(min = 0.01, max = 600) double seconds,
             @ForAll @IntRange(min = 0, max = 86_400) int later) {
         List<BlockSpec> specs = List.of(
-                spec(Block.Kind.TRAILS, frames, seconds, 1),
-                new BlockSpec(Block.Kind.PAUSE, START.plusSeconds(later), 0, 300, 0, FNumber.of(2.8), Iso.of(1600), 0),
-                new BlockSpec(
-                        Block.Kind.BRACKET, START.plusSeconds(later + 1L), 5, 1, 1, FNumber.of(8), Iso.of(100), 3));
+                spec(Block.Kind.TRAILS, frames, seconds, 1).named("trails-1"),
+                new BlockSpec(Block.Kind.PAUSE, START.plusSeconds(later), 0, 300, 0, FNumber.of(2.8), Iso.of(1600), 0)
+                        .named("p"),
+                new BlockSpec(Block.Kind.BRACKET, START.plusSeconds(later + 1L), 5, 1, 1, FNumber.of(8), Iso.of(100), 3)
+                        .named("q"));
         assertEquals(specs, BlockSpec.parse(BlockSpec.text(specs)));
     }
 

@@ -73,7 +73,8 @@ class RampTest {
         BlockSpec trails =
                 new BlockSpec(Block.Kind.TRAILS, SUNSET.plusSeconds(7200), 800, 10, 1, FNumber.of(2), Iso.of(1600), 0);
         Instant empty = SUNSET.plusSeconds(9000);
-        List<BlockSpec> divided = Programme.withChange(List.of(trails), empty, times);
+        List<BlockSpec> divided =
+                new Laying(List.of(trails), times).withChange(empty).blocks();
         assertEquals(3, divided.size());
         assertEquals(800, divided.get(0).frames() + divided.get(2).frames());
         assertEquals(Block.Kind.PAUSE, divided.get(1).kind());
@@ -96,7 +97,7 @@ class RampTest {
         BlockSpec lapse = new BlockSpec(
                 Block.Kind.TIME_LAPSE, SUNSET.plusSeconds(3600), 100, 10, 5, FNumber.of(2), Iso.of(3200), 1);
         RigChoices choices = RigChoices.NONE.laying(List.of(early, clash, lapse));
-        List<Block> blocks = Programme.blocks(plan, choices);
+        List<Block> blocks = Programme.of(plan, choices).blocks();
         assertEquals(3, blocks.size());
         assertTrue(blocks.get(2).frames().stream().map(Frame::iso).distinct().count() > 1, "it follows the light");
         List<ProgrammeCheck.What> found = ProgrammeCheck.of(plan, blocks).stream()
@@ -105,6 +106,6 @@ class RampTest {
         assertTrue(found.containsAll(
                 List.of(ProgrammeCheck.What.CLASH, ProgrammeCheck.What.NOT_DARK, ProgrammeCheck.What.OUTSIDE_WINDOW)));
         assertEquals(List.of(), ProgrammeCheck.of(plan, plan.blocks()), "the computed programme fits its night");
-        assertEquals(plan.blocks(), Programme.blocks(plan, RigChoices.NONE));
+        assertEquals(plan.blocks(), Programme.of(plan, RigChoices.NONE).blocks());
     }
 }

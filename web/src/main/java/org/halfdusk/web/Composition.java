@@ -1,8 +1,10 @@
 package org.halfdusk.web;
 
 import java.nio.file.Path;
+import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.function.Supplier;
+import java.util.random.RandomGenerator;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
@@ -124,6 +126,11 @@ class Composition {
     @Bean
     AllOrNothing allOrNothing(Database database) {
         return new Transactions(database);
+    }
+
+    @Bean
+    RandomGenerator randomness() {
+        return new SecureRandom();
     }
 
     @Bean

@@ -20,6 +20,7 @@ import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
@@ -203,13 +204,14 @@ class ShootsApi {
         boolean jpeg = open.shoot().it().rig().choices().recording().jpeg();
         List<BlockAnswer> blocks = new ArrayList<>();
         List<FilterStep> filter = new ArrayList<>();
-        for (Block b : open.blocks()) {
+        for (Programme.Planned p : open.programme().planned()) {
+            Block b = p.block();
             blocks.add(new BlockAnswer(
-                    Integer.toString(blocks.size() + 1),
+                    p.id(),
                     b.kind(),
                     b.start(),
                     b.end(),
-                    Timer.of(b).map(TimerAnswer::of).orElse(null),
+                    p.timer().map(TimerAnswer::of).orElse(null),
                     b.frames().stream().map(f -> frame(f, jpeg)).toList()));
             if (b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON) {
                 filter.add(new FilterStep(b.start(), b.kind() == Block.Kind.FILTER_OFF ? "OFF" : "ON"));

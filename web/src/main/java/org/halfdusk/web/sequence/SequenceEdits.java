@@ -2,16 +2,18 @@ package org.halfdusk.web.sequence;
 
 import java.time.DateTimeException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.Laying;
 import org.halfdusk.shoot.NewBlock;
 import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
@@ -26,39 +28,52 @@ import org.halfdusk.web.shoot.ShootDesk;
 final class SequenceEdits {
     private SequenceEdits() {}
 
-    /** What becomes of the blocks; nothing where the form is refused, which is noted under their name with all that is wrong. */
-    static List<Shoots.Edit<?>> edits(ShootDesk.Open open, FormErrors form) {
+    /**
+     * What becomes of the blocks; nothing where the form is refused, which is noted under their name with all that is wrong.
+     *
+     * @param fresh gives an identity that no block has or had
+     */
+    static List<Shoots.Edit<?>> edits(ShootDesk.Open open, FormErrors form, Supplier<String> fresh) {
         Shoot shoot = open.shoot().it();
-        List<BlockSpec> laid =
-                new ArrayList<>(Programme.laid(open.plan(), shoot.rig().choices()));
-        List<BlockSpec> next = form.check(ShootField.BLOCKS.name(), () -> next(form.text("action"), laid, open, form));
-        return next == null ? List.of() : List.of(Shoots.Edit.of(shoot, ShootField.BLOCKS, next));
+        Laying laid = Programme.laid(open.plan(), shoot.rig().choices());
+        Laying next = form.check(
+                ShootField.BLOCKS.name(),
+                () -> next(form.text("action"), laid, open, form).named(fresh));
+        return next == null ? List.of() : List.of(Shoots.Edit.of(shoot, ShootField.BLOCKS, next.blocks()));
     }
 
-    private static List<BlockSpec> next(String action, List<BlockSpec> laid, ShootDesk.Open open, FormErrors form) {
-        switch (action) {
-            case "computed" -> laid.clear();
-            case "battery" -> {
-                return Programme.withChanges(
-                        open.plan(), open.shoot().it().rig().choices(), open.air());
-            }
-            case "remove" -> laid.remove(index(form, laid.size()));
-            case "change" -> {
-                int i = index(form, laid.size());
-                laid.set(i, changed(laid.get(i), form, open));
-            }
-            default -> laid.add(added(action, open));
-        }
-        return BlockSpec.inOrder(laid);
+    private static Laying next(String action, Laying laid, ShootDesk.Open open, FormErrors form) {
+        RigChoices choices = open.shoot().it().rig().choices();
+        return switch (action) {
+            case "computed" -> new Laying(List.of(), laid.times());
+            case "battery" -> Programme.withChanges(open.plan(), choices, open.air());
+            case "remove" -> laid.without(block(form, laid).id());
+            case "change" -> laid.changed(changed(block(form, laid), form, open));
+            case "take" -> laid.changed(block(form, laid).taking(given(open, form)));
+            case "keep" -> laid.changed(block(form, laid).madeFor(given(open, form)));
+            default ->
+                laid.with(Codec.constant("block", NewBlock.class).read(action).laid(open.at(), open.plan(), choices));
+        };
     }
 
-    private static int index(FormErrors form, int size) {
-        int i = (int) TypedNumber.whole("block", form.text("block"), 0, BlockSpec.MOST_FRAMES, "");
-        if (i >= size) {
-            throw new IllegalArgumentException("block number “" + TypedNumber.shown(form.text("block"))
-                    + "” is not there any more; choose one of the " + size + " that the page shows");
-        }
-        return i;
+    /** What the plan says by now for the block of the form. */
+    private static BlockSpec.Made given(ShootDesk.Open open, FormErrors form) {
+        return open.programme().planned().stream()
+                .filter(p -> p.id().equals(form.text("block")))
+                .flatMap(p -> p.madeForOther(open.plan()).stream())
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("the plan gives this block nothing new any more"));
+    }
+
+    private static BlockSpec block(FormErrors form, Laying laid) {
+        String id = form.text("block");
+        return laid.blocks().stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("block “" + TypedNumber.shown(id)
+                        + "” is not there any more; choose one of the "
+                        + laid.blocks().size()
+                        + " that the page shows"));
     }
 
     /** @throws IllegalArgumentException naming all of the form's values that are not allowed */
@@ -79,7 +94,17 @@ final class SequenceEdits {
         BlockSpec next = faults.or(
                 old,
                 () -> counted(
-                        new BlockSpec(old.kind(), start, Math.max(1, old.frames()), seconds, gap, f, iso, thirds),
+                        new BlockSpec(
+                                old.kind(),
+                                start,
+                                Math.max(1, old.frames()),
+                                seconds,
+                                gap,
+                                f,
+                                iso,
+                                thirds,
+                                old.id(),
+                                old.made()),
                         form,
                         ExposurePlan.times(open.plan().rig())));
         faults.refuse();
@@ -123,12 +148,6 @@ final class SequenceEdits {
     private static IllegalArgumentException noTime(String t) {
         return new IllegalArgumentException("start “" + TypedNumber.shown(t)
                 + "” is not a time; write it as 00:20 or 00:20:30, where it comes twice with its offset, 02:30+02:00");
-    }
-
-    private static BlockSpec added(String action, ShootDesk.Open open) {
-        NewBlock kind = Codec.constant("block", NewBlock.class).read(action);
-        return kind.after(
-                open.blocks(), open.at(), open.plan(), open.shoot().it().rig().choices());
     }
 
     /** As a field of the form takes it. */

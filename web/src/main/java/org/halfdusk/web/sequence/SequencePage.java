@@ -12,8 +12,8 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Timer;
-import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Laying;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Programme;
 import org.halfdusk.shoot.ProgrammeCheck;
@@ -75,9 +75,11 @@ record SequencePage(
             boolean editable,
             Edit edit) {}
 
-    /** A laid block as its form shows it. */
+    /** A laid block as its form shows it. @param other what the plan says by now where it was made for something else */
     record Edit(
             int number,
+            String id,
+            String other,
             boolean pause,
             String start,
             String amount,
@@ -88,7 +90,7 @@ record SequencePage(
             String iso,
             boolean lapse,
             boolean followsLight) {
-        static final Edit NONE = new Edit(-1, false, "", "", "", "", "", "", "", false, false);
+        static final Edit NONE = new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false);
     }
 
     record Shot(String at, String shutter, String aperture, String iso) {}
@@ -97,14 +99,16 @@ record SequencePage(
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
         List<Block> blocks = open.blocks();
-        List<BlockSpec> laid = Programme.laid(plan, choices);
+        Laying laid = Programme.laid(plan, choices);
         ZoneId zone = plan.place().zone();
-        List<Integer> numbers = numbers(blocks, laid, plan);
+        List<Integer> numbers = numbers(open.programme(), laid);
         List<ProgrammeCheck> found = ProgrammeCheck.of(plan, blocks);
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < blocks.size(); i++) {
             int n = numbers.get(i);
-            parts.add(part(blocks.get(i), n < 0 ? Edit.NONE : edit(n, laid.get(n), zone, errors), zone));
+            Programme.Planned planned = open.programme().planned().get(i);
+            Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
+            parts.add(part(planned.block(), edit, zone));
         }
         return new SequencePage(
                 step(open, blocks, zone),
@@ -151,26 +155,9 @@ record SequencePage(
     }
 
     /** For each block its place among the laid ones, −1 for a computed one that stays. */
-    private static List<Integer> numbers(List<Block> blocks, List<BlockSpec> laid, Plan plan) {
-        List<Block> own =
-                laid.stream().map(s -> s.block(ExposurePlan.times(plan.rig()))).toList();
-        List<Integer> left = new ArrayList<>();
-        for (int i = 0; i < own.size(); i++) {
-            left.add(i);
-        }
-        List<Integer> numbers = new ArrayList<>();
-        for (Block b : blocks) {
-            int found = -1;
-            for (int k : left) {
-                if (own.get(k).kind() == b.kind() && own.get(k).start().equals(b.start())) {
-                    found = k;
-                    break;
-                }
-            }
-            left.remove(Integer.valueOf(found));
-            numbers.add(found);
-        }
-        return numbers;
+    private static List<Integer> numbers(Programme programme, Laying laid) {
+        List<String> ids = laid.blocks().stream().map(BlockSpec::id).toList();
+        return programme.planned().stream().map(p -> ids.indexOf(p.id())).toList();
     }
 
     private static Timeline timeline(
@@ -228,10 +215,25 @@ record SequencePage(
         };
     }
 
-    private static Edit edit(int number, BlockSpec s, ZoneId zone, FormErrors errors) {
+    /** What the plan says by now where a block was made for something else: "Made for 8 s f/2 ISO 1250; the plan now says …". */
+    private static String other(Programme.Planned planned, Plan plan) {
+        return planned.madeForOther(plan)
+                .map(now -> "Made for "
+                        + set(planned.laid().flatMap(BlockSpec::made).orElseThrow()) + ". The plan now says " + set(now)
+                        + ".")
+                .orElse("");
+    }
+
+    private static String set(BlockSpec.Made m) {
+        return Words.seconds(m.seconds()) + " " + m.fNumber().label() + " ISO " + m.iso();
+    }
+
+    private static Edit edit(int number, BlockSpec s, String other, ZoneId zone, FormErrors errors) {
         boolean pause = s.kind() == Block.Kind.PAUSE;
         Edit kept = new Edit(
                 number,
+                s.id(),
+                other,
                 pause,
                 CivilTime.textSeconds(s.start(), zone),
                 pause ? SequenceEdits.typed(Math.rint(s.seconds() / 60 * 10) / 10) : Integer.toString(s.frames()),
@@ -242,10 +244,12 @@ record SequencePage(
                 s.iso().toString(),
                 s.kind() == Block.Kind.TIME_LAPSE,
                 Programme.followsLight(s));
-        boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(Integer.toString(number));
+        boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(s.id());
         return refused
                 ? new Edit(
                         number,
+                        s.id(),
+                        other,
                         pause,
                         errors.text("start"),
                         errors.text("amount"),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
@@ -12,7 +13,7 @@ import org.springframework.stereotype.Component;
 
 /** The Sequence step of a shoot. */
 @Component
-record SequencePages(Shoots shoots, ObjectProvider<ShootDesk> desk) implements StepPages {
+record SequencePages(Shoots shoots, Identities identities, ObjectProvider<ShootDesk> desk) implements StepPages {
     @Override
     public String step() {
         return "sequence";
@@ -20,7 +21,8 @@ record SequencePages(Shoots shoots, ObjectProvider<ShootDesk> desk) implements S
 
     @Override
     public ShootEditing.More more(Supplier<ShootDesk.Open> open) {
-        return form -> form.text("action").isEmpty() ? List.of() : SequenceEdits.edits(open.get(), form);
+        return form ->
+                form.text("action").isEmpty() ? List.of() : SequenceEdits.edits(open.get(), form, identities::block);
     }
 
     @Override

@@ -64,7 +64,7 @@ public class ShootDesk {
      * @param rig the number of the rig it is seen through
      * @param skipped the time that was asked for, where clocks skip it in this night; empty otherwise
      * @param forecast the weather ahead of its place, where any is known
-     * @param blocks the rig's frames: computed, or laid by the person
+     * @param programme the rig's blocks: computed, or laid by the person
      */
     public record Open(
             Kept<Shoot> shoot,
@@ -75,7 +75,12 @@ public class ShootDesk {
             int rig,
             String skipped,
             Optional<Forecast> forecast,
-            List<Block> blocks) {
+            Programme programme) {
+        /** The blocks alone. */
+        public List<Block> blocks() {
+            return programme.blocks();
+        }
+
         /** The weather of its window, where all of that is forecast. */
         public Optional<Spell> weather() {
             return forecast.flatMap(f -> plan.night().main().flatMap(f::during));
@@ -88,7 +93,7 @@ public class ShootDesk {
 
         /** What becomes of its programme on the camera: the one simulation of card, battery and buffer. */
         public RunSimulation simulated() {
-            return simulated(blocks, shoot.it().rig().choices());
+            return simulated(blocks(), shoot.it().rig().choices());
         }
 
         /** The same for other blocks. */
@@ -148,7 +153,7 @@ public class ShootDesk {
                 rig,
                 meant.filter(CivilTime.Meant::skipped).flatMap(m -> at).orElse(""),
                 planner.forecast(plan.place()),
-                Programme.blocks(plan, shoot.it().rig().choices()));
+                Programme.of(plan, shoot.it().rig().choices()));
     }
 
     /** What an address says of the playhead, where it is a moment at all: nothing else is ever sent back. */

@@ -53,7 +53,7 @@ class SequencePagesTest extends DemoPages {
                 act(
                                 "change",
                                 "block",
-                                "0",
+                                "stack-1",
                                 "start",
                                 "00:20",
                                 "amount",
@@ -70,7 +70,7 @@ class SequencePagesTest extends DemoPages {
                                 "1600")
                         .statusCode());
         assertHas(app.get("/shoots/1/sequence").body(), "value=\"00:20:00\"");
-        assertEquals(302, act("remove", "block", "0").statusCode());
+        assertEquals(302, act("remove", "block", "stack-1").statusCode());
         assertTrue(app.bean(Shoots.class).undo(1));
         assertHas(app.get("/shoots/1/sequence").body(), "value=\"00:20:00\"");
         act("computed");
@@ -86,7 +86,7 @@ class SequencePagesTest extends DemoPages {
         act(
                 "change",
                 "block",
-                "0",
+                "stack-1",
                 "start",
                 "21:40",
                 "amount",
@@ -103,14 +103,15 @@ class SequencePagesTest extends DemoPages {
                 "1600");
         String page = app.get("/shoots/1/sequence").body();
         assertHas(page, "the sky is not dark for");
+        // Moved into the middle of another block it waits until that is over: nothing overlaps on a rig.
         act(
                 "change",
                 "block",
-                "2",
+                "dark_frame-1",
                 "start",
-                "03:08",
+                "21:41",
                 "amount",
-                "60",
+                "2",
                 "by",
                 "frames",
                 "seconds",
@@ -121,7 +122,9 @@ class SequencePagesTest extends DemoPages {
                 "2",
                 "iso",
                 "1600");
-        assertHas(app.get("/shoots/1/sequence").body(), "before the block before it is over");
+        String moved = app.get("/shoots/1/sequence").body();
+        assertFalse(moved.contains("before the block before it is over"));
+        assertHas(moved, "value=\"21:43:");
     }
 
     @Test
@@ -129,7 +132,7 @@ class SequencePagesTest extends DemoPages {
         HttpResponse<String> r = act(
                 "change",
                 "block",
-                "0",
+                "stack-1",
                 "start",
                 "25:99",
                 "amount",
@@ -149,7 +152,7 @@ class SequencePagesTest extends DemoPages {
         assertHas(r.body(), "value=\"25:99\"");
         HttpResponse<String> gone = act("remove", "block", "77");
         assertEquals(400, gone.statusCode());
-        assertHas(gone.body(), "Block number “77” is not there any more");
+        assertHas(gone.body(), "Block “77” is not there any more");
     }
 
     @Test
@@ -162,11 +165,11 @@ class SequencePagesTest extends DemoPages {
 
     @Test
     void aPauseIsLaidWhereTheBatteryEnds() throws Exception {
-        act("remove", "block", "1");
+        act("remove", "block", "dark_frame-1");
         act(
                 "change",
                 "block",
-                "0",
+                "stack-1",
                 "start",
                 "23:50",
                 "amount",
