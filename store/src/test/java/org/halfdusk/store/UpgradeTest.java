@@ -48,7 +48,7 @@ class UpgradeTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9})
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void nothingIsLost(int version) throws Exception {
         write(folder, version);
         try (Database database = Database.open(folder, CLOCK)) {

@@ -9,6 +9,7 @@ import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.shoot.AllOrNothing;
+import org.halfdusk.shoot.CalendarEvents;
 import org.halfdusk.shoot.Forecasts;
 import org.halfdusk.shoot.KeptSettings;
 import org.halfdusk.shoot.Kits;
@@ -21,6 +22,7 @@ import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Tracks;
 import org.halfdusk.store.Database;
 import org.halfdusk.store.Facts;
+import org.halfdusk.store.StoredCalendarEvents;
 import org.halfdusk.store.StoredForecasts;
 import org.halfdusk.store.StoredKits;
 import org.halfdusk.store.StoredPackLists;
@@ -126,6 +128,11 @@ class Composition {
     @Bean
     AllOrNothing allOrNothing(Database database) {
         return new Transactions(database);
+    }
+
+    @Bean
+    CalendarEvents calendarEvents(Database database) {
+        return new StoredCalendarEvents(database);
     }
 
     @Bean

@@ -9,6 +9,7 @@ import biweekly.property.DateEnd;
 import biweekly.property.DateStart;
 import biweekly.property.DateTimeStamp;
 import biweekly.property.Geo;
+import biweekly.property.Status;
 import biweekly.property.Trigger;
 import biweekly.property.Uid;
 import biweekly.util.Duration;
@@ -22,21 +23,53 @@ import org.halfdusk.time.Interval;
 public final class CalendarFile {
     private CalendarFile() {}
 
-    /** @param key the same for the same night at every export, so that a second import replaces the first */
-    public record Entry(String key, String title, String text, Place place, Interval when) {}
+    /**
+     * @param uid the same for the same thing at every export, so that a second import replaces the first
+     * @param sequence how often it was told otherwise
+     * @param cancelled whether it is not to happen any more
+     * @param link back to it; may be empty
+     */
+    public record Entry(
+            String uid,
+            int sequence,
+            boolean cancelled,
+            String title,
+            String text,
+            Place place,
+            Interval when,
+            String link) {
+        /** A night, which is told the same every time. */
+        public Entry(String key, String title, String text, Place place, Interval when) {
+            this(key + "@half-dusk", 0, false, title, text, place, when, "");
+        }
+    }
 
     /** @param now when the file is made */
     public static String of(List<Entry> entries, Instant now) {
-        return of(entries, now, 0);
+        return of("Half Dusk", entries, now, 0);
     }
 
-    /** @param alarmMinutes how long before each an alarm goes off; 0 for none */
-    public static String of(List<Entry> entries, Instant now, int alarmMinutes) {
+    /**
+     * @param name of the calendar
+     * @param alarmMinutes how long before each an alarm goes off; 0 for none
+     */
+    public static String of(String name, List<Entry> entries, Instant now, int alarmMinutes) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId("-//Half Dusk//EN");
+        calendar.setName(name);
+        calendar.setExperimentalProperty("X-WR-CALNAME", name);
+        entries.stream()
+                .findFirst()
+                .ifPresent(e -> calendar.setExperimentalProperty(
+                        "X-WR-TIMEZONE", e.place().zone().getId()));
         for (Entry e : entries) {
             VEvent event = new VEvent();
-            event.setUid(new Uid(e.key() + "@half-dusk"));
+            event.setUid(new Uid(e.uid()));
+            event.setSequence(e.sequence());
+            event.setStatus(e.cancelled() ? Status.cancelled() : Status.confirmed());
+            if (!e.link().isEmpty()) {
+                event.setUrl(e.link());
+            }
             event.setDateTimeStamp(new DateTimeStamp(Date.from(now)));
             event.setSummary(e.title());
             event.setDescription(e.text());
@@ -45,7 +78,7 @@ public final class CalendarFile {
                     e.place().observer().latitudeDegrees(), e.place().observer().longitudeDegrees()));
             event.setDateStart(new DateStart(Date.from(e.when().start()), true));
             event.setDateEnd(new DateEnd(Date.from(e.when().end()), true));
-            if (alarmMinutes > 0) {
+            if (alarmMinutes > 0 && !e.cancelled()) {
                 Trigger before = new Trigger(
                         Duration.builder().prior(true).minutes(alarmMinutes).build(), Related.START);
                 event.addAlarm(VAlarm.display(before, e.title()));

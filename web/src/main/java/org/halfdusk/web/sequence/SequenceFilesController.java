@@ -6,7 +6,7 @@ import java.io.InputStream;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
+import java.text.Normalizer;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,10 +17,10 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.time.Interval;
+import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
-import org.halfdusk.web.exchange.CalendarFile;
 import org.halfdusk.web.exchange.PdfFile;
 import org.halfdusk.web.pack.Checklist;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -31,27 +31,26 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
 /** What of a programme is taken along: a run card on paper or the phone, its frames, the shoot itself, its blocks as a calendar. */
 @Controller
 class SequenceFilesController {
-    private static final int ALARM_MINUTES = 10;
-
     private final ShootDesk desk;
     private final Checklist checklist;
     private final BackupDesk backup;
     private final ITemplateEngine templates;
-    private final Clock clock;
+    private final CalendarDesk calendar;
 
     SequenceFilesController(
-            ShootDesk desk, Checklist checklist, BackupDesk backup, ITemplateEngine templates, Clock clock) {
+            ShootDesk desk, Checklist checklist, BackupDesk backup, ITemplateEngine templates, CalendarDesk calendar) {
         this.desk = desk;
         this.checklist = checklist;
         this.backup = backup;
         this.templates = templates;
-        this.clock = clock;
+        this.calendar = calendar;
     }
 
     private ShootDesk.Open open(long id, Optional<Integer> rig) {
@@ -73,7 +72,7 @@ class SequenceFilesController {
         String page = templates.process("sequence/card", context);
         // The web page is given its styles by address; a PDF has them inside.
         String whole = page.replaceFirst("<link rel=\"stylesheet\"[^>]*/>", "<style>" + style() + "</style>");
-        return file(PdfFile.of(whole), MediaType.APPLICATION_PDF, "run-card.pdf");
+        return file(PdfFile.of(whole), MediaType.APPLICATION_PDF, name(open, "run-card.pdf"));
     }
 
     private static String style() {
@@ -94,13 +93,23 @@ class SequenceFilesController {
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
                 .setHeader(
-                        "number", "block", "kind", "opens_utc", "opens_local", "nominal_s", "real_s", "f_number", "iso")
+                        "number",
+                        "block",
+                        "block_id",
+                        "kind",
+                        "opens_utc",
+                        "opens_local",
+                        "nominal_s",
+                        "real_s",
+                        "f_number",
+                        "iso")
                 .get();
         try (CSVPrinter csv = new CSVPrinter(text, format)) {
             for (Row r : rows(open)) {
                 csv.printRecord(
                         r.number(),
                         r.block(),
+                        r.id(),
                         r.kind(),
                         r.opensUtc(),
                         r.frame().open().atZone(zone).toOffsetDateTime(),
@@ -110,13 +119,17 @@ class SequenceFilesController {
                         r.iso());
             }
         }
-        return file(text.toString().getBytes(StandardCharsets.UTF_8), new MediaType("text", "csv"), "frames.csv");
+        return file(
+                text.toString().getBytes(StandardCharsets.UTF_8),
+                new MediaType("text", "csv"),
+                name(open, "frames.csv"));
     }
 
-    /** A frame of the files. @param block counted from 1 */
+    /** A frame of the files. @param block counted from 1 @param id the block's for life */
     record Row(
             int number,
             int block,
+            String id,
             String kind,
             String opensUtc,
             double nominalSeconds,
@@ -127,13 +140,15 @@ class SequenceFilesController {
 
     private static List<Row> rows(ShootDesk.Open open) {
         List<Row> rows = new ArrayList<>();
-        List<Block> blocks = open.blocks();
-        for (int i = 0; i < blocks.size(); i++) {
-            for (Frame f : blocks.get(i).frames()) {
+        List<Programme.Planned> planned = open.programme().planned();
+        for (int i = 0; i < planned.size(); i++) {
+            Block b = planned.get(i).block();
+            for (Frame f : b.frames()) {
                 rows.add(new Row(
                         rows.size() + 1,
                         i + 1,
-                        blocks.get(i).kind().name(),
+                        planned.get(i).id(),
+                        b.kind().name(),
                         f.open().toString(),
                         f.shutter().nominalSeconds(),
                         f.shutter().realSeconds(),
@@ -149,28 +164,34 @@ class SequenceFilesController {
     @GetMapping({"/shoots/{id}/sequence/shoot.json", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/shoot.json"})
     ResponseEntity<byte[]> shoot(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         ShootDesk.Open open = open(id, rig);
-        return file(BackupFile.write(backup.take(id), "frames", rows(open)), MediaType.APPLICATION_JSON, "shoot.json");
+        return file(
+                BackupFile.write(backup.take(id), "frames", rows(open)),
+                MediaType.APPLICATION_JSON,
+                name(open, "shoot.json"));
     }
 
     @GetMapping({"/shoots/{id}/sequence/blocks.ics", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/blocks.ics"})
-    ResponseEntity<byte[]> calendar(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
+    ResponseEntity<byte[]> blocks(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         ShootDesk.Open open = open(id, rig);
-        List<CalendarFile.Entry> entries = new ArrayList<>();
-        List<Block> blocks = open.blocks();
-        for (int i = 0; i < blocks.size(); i++) {
-            Block b = blocks.get(i);
-            entries.add(new CalendarFile.Entry(
-                    "shoot-" + id + "-" + open.rig() + "-" + i,
-                    BlockWords.name(b.kind()) + ", " + open.shoot().it().title(),
-                    (SequencePage.settings(b.frames()) + ". " + SequencePage.timer(b)).trim(),
-                    open.plan().place(),
-                    Interval.of(
-                            b.start(),
-                            b.end().isAfter(b.start()) ? b.end() : b.start().plusSeconds(1))));
-        }
-        String text = CalendarFile.of(entries, clock.instant(), ALARM_MINUTES);
-        return file(text.getBytes(StandardCharsets.UTF_8), new MediaType("text", "calendar"), "blocks.ics");
+        String base =
+                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+        byte[] text = calendar.of(id, base).getBytes(StandardCharsets.UTF_8);
+        return file(text, new MediaType("text", "calendar"), name(open, "blocks.ics"));
     }
+
+    /** Date, shoot and rig, then what it is: "2027-06-04-core-over-the-watchtower-frames.csv". */
+    private static String name(ShootDesk.Open open, String what) {
+        String plain = Normalizer.normalize(open.shoot().it().title(), Normalizer.Form.NFD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("\\p{M}", "")
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
+        String title = plain.substring(0, Math.min(plain.length(), MOST_OF_TITLE));
+        String rig = open.rig() == Shoots.FIRST_RIG ? "" : "rig" + (open.rig() + 1) + "-";
+        return open.shoot().it().night() + "-" + (title.isEmpty() ? "shoot" : title) + "-" + rig + what;
+    }
+
+    private static final int MOST_OF_TITLE = 50;
 
     private static ResponseEntity<byte[]> file(byte[] body, MediaType type, String name) {
         return ResponseEntity.ok()

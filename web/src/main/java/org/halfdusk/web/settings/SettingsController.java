@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.shoot.CalendarEvents;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Places;
 import org.halfdusk.shoot.Preferences;
@@ -23,6 +24,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Units, schools and where new shoots begin. */
 @Controller
@@ -30,8 +32,10 @@ class SettingsController {
     private final Settings settings;
     private final Places places;
     private final Rigs rigs;
+    private final CalendarEvents calendar;
 
-    SettingsController(Settings settings, Places places, Rigs rigs) {
+    SettingsController(Settings settings, Places places, Rigs rigs, CalendarEvents calendar) {
+        this.calendar = calendar;
         this.settings = settings;
         this.places = places;
         this.rigs = rigs;
@@ -128,6 +132,11 @@ class SettingsController {
         model.addAttribute("meanwhile", meanwhile);
         model.addAttribute("unread", settings.unread());
         model.addAttribute("errors", errors);
+        String here =
+                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+        model.addAttribute(
+                "feed",
+                calendar.secret().map(s -> here + "/calendar/" + s + ".ics").orElse(""));
         model.addAttribute(
                 "places",
                 places.list().stream()

@@ -68,7 +68,8 @@ class ForecastFileTest {
                 refused(heads + "2027-06-04T22:00,0,fast,10,5"));
         assertEquals("row 2: wind is missing", refused(heads + "2027-06-04T22:00,0,1,10,5\n2027-06-04T23:00,0,,10,5"));
         assertTrue(refused(heads + "tonight,0,1,10,5").startsWith("row 1: time “tonight” is not a time; write 2027"));
-        assertTrue(refused(heads + "2027-06-04T22:00,120,1,10,5").contains("low cloud 1.2 is outside 0.0 to 1"));
+        assertTrue(refused(heads + "2027-06-04T22:00,120,1,10,5")
+                .contains("low cloud 1.2 of the sky is outside 0 to 1 of the sky"));
         assertTrue(refused("").contains("empty"));
         assertTrue(refused("{\"days\": []}").contains("no list of hours"));
         assertTrue(refused("[{\"time\": ").contains("no JSON"));

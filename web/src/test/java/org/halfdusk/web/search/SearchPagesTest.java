@@ -40,7 +40,7 @@ class SearchPagesTest extends DemoPages {
     void aTrackShowsOnTheMapAndComesBackAfterDeleting() throws Exception {
         String line = "{\"type\": \"Feature\", \"properties\": {\"name\": \"Ridge walk\"}, \"geometry\": {\"type\":"
                 + " \"LineString\", \"coordinates\": [[-3.05, 35.95], [-3.045, 35.953]]}}";
-        assertHas(app.upload("/places/formats", "file", "walk.geojson", line).body(), "1 tracks were added");
+        assertHas(app.upload("/places/formats", "file", "walk.geojson", line).body(), "0 places and 1 track was added");
         assertHas(app.get("/map?place=1").body(), "class=\"map-track\"");
         long id = app.bean(Tracks.class).list().get(0).id();
         app.post("/places/tracks/" + id + "/delete", Map.of());

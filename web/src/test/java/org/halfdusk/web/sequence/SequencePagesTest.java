@@ -13,6 +13,8 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.halfdusk.shoot.Kept;
@@ -268,5 +270,101 @@ class SequencePagesTest extends DemoPages {
         assertEquals(
                 BackupFile.read(json).shoots().size(),
                 BackupFile.read(older).shoots().size());
+    }
+
+    private static List<VEvent> events(String calendar) {
+        return Biweekly.parse(calendar).first().getEvents();
+    }
+
+    /** Read by a library of its own: a block keeps its event, told otherwise it grows, taken away it is cancelled. */
+    @Test
+    void aBlockKeepsItsEventForLife() throws Exception {
+        act("GROUND");
+        String before = app.get("/shoots/1/sequence/blocks.ics").body();
+        assertHas(before, "X-WR-CALNAME:Half Dusk");
+        assertHas(before, "X-WR-TIMEZONE:Europe/Madrid");
+        VEvent stack = named(events(before), "Stack");
+        assertHas(stack.getUrl().getValue(), "/shoots/1/sequence");
+        act("remove", "block", "stack-1");
+        VEvent gone = named(events(app.get("/shoots/1/sequence/blocks.ics").body()), "Stack");
+        assertEquals(stack.getUid().getValue(), gone.getUid().getValue());
+        assertTrue(gone.getStatus().isCancelled());
+        assertEquals(stack.getSequence().getValue() + 1, gone.getSequence().getValue());
+        assertTrue(gone.getAlarms().isEmpty(), "nobody is woken for what is cancelled");
+    }
+
+    private static VEvent named(List<VEvent> events, String name) {
+        return events.stream()
+                .filter(e -> e.getSummary().getValue().startsWith(name))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no " + name + " among "
+                        + events.stream().map(e -> e.getSummary().getValue()).toList()));
+    }
+
+    /** The feed has a secret in its address; a new one ends the old, and ended there is none. */
+    @Test
+    void aFeedUnderASecretAddress() throws Exception {
+        assertEquals(404, app.get("/calendar/guessed.ics").statusCode());
+        app.post("/calendar", Map.of());
+        String first = feed();
+        String body = app.get(first).body();
+        assertTrue(events(body).size() > 20, "all shoots ahead: " + events(body).size());
+        assertEquals(
+                events(body).size(),
+                events(body).stream().map(e -> e.getUid().getValue()).distinct().count(),
+                "identities are unique");
+        app.post("/calendar", Map.of());
+        assertEquals(404, app.get(first).statusCode());
+        assertEquals(200, app.get(feed()).statusCode());
+        app.post("/calendar", Map.of("end", "yes"));
+        assertFalse(app.get("/settings").body().contains("/calendar/"));
+    }
+
+    private String feed() throws Exception {
+        Matcher m = Pattern.compile("value=\"http://[^/]+(/calendar/[a-z0-9]{26}\\.ics)\"")
+                .matcher(app.get("/settings").body());
+        assertTrue(m.find(), "the settings show the address");
+        return m.group(1);
+    }
+
+    /** Files carry date, shoot and rig, so that those of two shoots never overwrite each other. */
+    @Test
+    void filesAreNamedForTheirShoot() throws Exception {
+        assertHas(
+                app.get("/shoots/1/sequence/frames.csv")
+                        .headers()
+                        .firstValue("Content-Disposition")
+                        .orElseThrow(),
+                "2027-06-04-core-over-the-watchtower-frames.csv");
+        assertHas(
+                app.get("/shoots/7/rig2/sequence/frames.csv")
+                        .headers()
+                        .firstValue("Content-Disposition")
+                        .orElseThrow(),
+                "2027-08-02-totality-from-the-north-light-rig2-frames.csv");
+    }
+
+    /** Another kit gives another setting: the block that was laid before says so, and takes it or keeps its own. */
+    @Test
+    void anEditedBlockSaysWhatItWasMadeFor() throws Exception {
+        act("GROUND");
+        app.post("/shoots/1/expose", Map.of("was.ISO", "", "ISO", "400"));
+        try {
+            String page = app.get("/shoots/1/sequence").body();
+            assertHas(page, "Made for ");
+            assertHas(page, "The plan now says ");
+            assertEquals(302, act("keep", "block", "stack-1").statusCode());
+            assertEquals(302, act("take", "block", "dark_frame-1").statusCode());
+            Matcher ground = Pattern.compile(
+                            "name=\"action\" value=\"keep\"/?><input type=\"hidden\" name=\"block\" value=\"([^\"]+)\"")
+                    .matcher(app.get("/shoots/1/sequence").body());
+            assertTrue(ground.find(), "the ground has another exposure too");
+            act("keep", "block", ground.group(1));
+            String after = app.get("/shoots/1/sequence").body();
+            assertFalse(after.contains("Made for "), "all are settled");
+            assertEquals(400, act("take", "block", "stack-1").statusCode());
+        } finally {
+            app.post("/shoots/1/expose", Map.of("was.ISO", "400", "ISO", ""));
+        }
     }
 }

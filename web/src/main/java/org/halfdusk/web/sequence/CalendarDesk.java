@@ -1,0 +1,94 @@
+package org.halfdusk.web.sequence;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.place.Place;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.CalendarEvents;
+import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.Programme;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.Shoots;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.exchange.CalendarFile;
+import org.halfdusk.web.shoot.Identities;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Component;
+
+/** Programmes as calendar events: of one rig for a file, of all that lies ahead for a feed. */
+@Component
+record CalendarDesk(
+        ObjectProvider<ShootDesk> desk, Shoots shoots, CalendarEvents events, Identities identities, Clock clock) {
+    private static final int ALARM_MINUTES = 10;
+
+    /** A calendar is not a diary: nights older than this are not told any more. */
+    private static final int DAYS_BACK = 14;
+
+    private static final int MOST_SHOOTS = 60;
+
+    /** One shoot with all its rigs. @param base of this application's addresses */
+    String of(long id, String base) {
+        List<CalendarFile.Entry> entries = entries(id, base);
+        return CalendarFile.of(name(entries), entries, clock.instant(), ALARM_MINUTES);
+    }
+
+    private static String name(List<CalendarFile.Entry> entries) {
+        return entries.isEmpty()
+                ? "Half Dusk"
+                : "Half Dusk: " + entries.get(0).title().replaceFirst("^[^,]*, ", "");
+    }
+
+    /** All shoots from two weeks ago on, the next ones first where there are too many. */
+    String feed(String base) {
+        LocalDate oldest = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(DAYS_BACK);
+        List<CalendarFile.Entry> entries = shoots.list("").stream()
+                .filter(s -> !s.it().night().isBefore(oldest))
+                .sorted(Comparator.comparing((Kept<Shoot> s) -> s.it().night()))
+                .limit(MOST_SHOOTS)
+                .flatMap(s -> entries(s.id(), base).stream())
+                .toList();
+        return CalendarFile.of("Half Dusk", entries, clock.instant(), ALARM_MINUTES);
+    }
+
+    private List<CalendarFile.Entry> entries(long id, String base) {
+        String here = events.installation(identities::secret);
+        List<CalendarEvents.Event> now = new ArrayList<>();
+        Optional<Place> place = Optional.empty();
+        for (Kept<Shoot.ShootRig> r : shoots.rigs(id)) {
+            ShootDesk.Open open = desk.getObject().open(id, (int) r.id(), Optional.empty());
+            place = Optional.of(open.plan().place());
+            for (Programme.Planned p : open.programme().planned()) {
+                now.add(event(p, open, p.id() + "." + id + "-" + r.id() + "@" + here + ".half-dusk"));
+            }
+        }
+        Place at = place.orElseThrow();
+        return events.told(id, now).stream()
+                .map(e -> new CalendarFile.Entry(
+                        e.uid(),
+                        e.sequence(),
+                        e.cancelled(),
+                        e.title(),
+                        e.detail(),
+                        at,
+                        e.when(),
+                        base + "/shoots/" + id + "/sequence"))
+                .toList();
+    }
+
+    private static CalendarEvents.Event event(Programme.Planned p, ShootDesk.Open open, String uid) {
+        Block b = p.block();
+        return CalendarEvents.Event.fresh(
+                uid,
+                BlockWords.name(b.kind()) + ", " + open.shoot().it().title(),
+                (SequencePage.settings(b.frames()) + ". " + SequencePage.timer(b)).trim(),
+                Interval.of(
+                        b.start(),
+                        b.end().isAfter(b.start()) ? b.end() : b.start().plusSeconds(1)));
+    }
+}
