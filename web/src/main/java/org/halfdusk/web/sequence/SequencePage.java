@@ -119,7 +119,7 @@ record SequencePage(
                 Programme.replaces(plan),
                 errors.of("BLOCKS"),
                 timeline(open, desk, shoots, blocks, numbers, found),
-                found.stream().map(c -> words(c, blocks, zone)).toList(),
+                checks(open, found, zone),
                 BudgetPart.of(
                         open,
                         open.simulated(blocks, choices),
@@ -196,6 +196,21 @@ record SequencePage(
 
     private static String name(Plan plan) {
         return plan.rig().camera().name() + ", " + Words.plain(plan.rig().focalMm()) + " mm";
+    }
+
+    /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */
+    private static List<String> checks(ShootDesk.Open open, List<ProgrammeCheck> found, ZoneId zone) {
+        List<String> checks = new ArrayList<>();
+        long other = open.programme().planned().stream()
+                .filter(p -> p.madeForOther(open.plan()).isPresent())
+                .count();
+        if (other > 0) {
+            checks.add(Words.count(other, "block") + (other == 1 ? " was" : " were")
+                    + " made for another setting than the plan gives now: open "
+                    + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
+        }
+        found.stream().map(c -> words(c, open.blocks(), zone)).forEach(checks::add);
+        return checks;
     }
 
     private static String words(ProgrammeCheck c, List<Block> blocks, ZoneId zone) {
