@@ -1,9 +1,15 @@
 package org.halfdusk.shoot;
 
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.Range;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * A part of something that a person can change by itself: where it stands, and how it is written.
@@ -40,6 +46,28 @@ public record Field<S, T>(String name, String label, Codec<T> codec, Function<S,
      */
     public S read(S whole, String text) {
         return with(whole, codec.read(text));
+    }
+
+    /**
+     * A whole with what texts say, by the fields' names; what they do not hold stays.
+     *
+     * @param what a text is, for the message: "wish"
+     * @throws IllegalArgumentException naming all values that are not allowed, and names that are not known
+     */
+    static <S> S read(S whole, List<Field<S, ?>> fields, Map<String, String> texts, String what) {
+        Faults faults = new Faults();
+        S read = whole;
+        Set<String> unknown = new TreeSet<>(texts.keySet());
+        for (Field<S, ?> f : fields) {
+            if (unknown.remove(f.name())) {
+                S before = read;
+                read = faults.or(before, () -> f.read(before, texts.getOrDefault(f.name(), "")));
+            }
+        }
+        unknown.forEach(name -> faults.add(what + " “" + TypedNumber.shown(name) + "” is not known here; allowed are "
+                + String.join(", ", fields.stream().map(Field::name).toList())));
+        faults.refuse();
+        return read;
     }
 
     /** @throws IllegalArgumentException where what stands in it is not allowed */

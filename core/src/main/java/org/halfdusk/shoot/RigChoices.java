@@ -5,16 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeSet;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.Tolerance;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.typed.Codec;
-import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.Range;
-import org.halfdusk.typed.TypedNumber;
 
 /**
  * What a person has chosen of one rig beside its kit, aim and exposure.
@@ -164,19 +161,7 @@ public record RigChoices(
      * @throws IllegalArgumentException naming all values that are not allowed, and names that are not known
      */
     public static RigChoices of(Map<String, String> texts) {
-        Faults faults = new Faults();
-        RigChoices choices = NONE;
-        TreeSet<String> unknown = new TreeSet<>(texts.keySet());
-        for (Field<RigChoices, ?> f : FIELDS) {
-            if (unknown.remove(f.name())) {
-                RigChoices before = choices;
-                choices = faults.or(before, () -> f.read(before, texts.getOrDefault(f.name(), "")));
-            }
-        }
-        unknown.forEach(name -> faults.add("choice “" + TypedNumber.shown(name) + "” is not known; allowed are "
-                + String.join(", ", FIELDS.stream().map(Field::name).toList())));
-        faults.refuse();
-        return choices;
+        return Field.read(NONE, FIELDS, texts, "choice");
     }
 
     /** Those that differ from {@link #NONE}, by the fields' names. */

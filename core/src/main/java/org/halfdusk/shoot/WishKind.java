@@ -4,9 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 import org.halfdusk.typed.Faults;
-import org.halfdusk.typed.TypedNumber;
 
 /**
  * What can be wished of a subject.
@@ -53,20 +51,7 @@ public record WishKind<W extends Wish>(Class<W> type, W usual, List<Field<W, ?>>
      * @throws IllegalArgumentException naming all values that are not allowed, and names that this subject does not know
      */
     public W of(Map<String, String> texts) {
-        Faults faults = new Faults();
-        W wish = usual;
-        TreeSet<String> unknown = new TreeSet<>(texts.keySet());
-        for (Field<W, ?> f : fields) {
-            if (unknown.remove(f.name())) {
-                W before = wish;
-                wish = faults.or(before, () -> f.read(before, texts.getOrDefault(f.name(), "")));
-            }
-        }
-        unknown.forEach(name -> faults.add("wish “" + TypedNumber.shown(name)
-                + "” is not known to this subject; allowed are "
-                + String.join(", ", fields.stream().map(Field::name).toList())));
-        faults.refuse();
-        return wish;
+        return Field.read(usual, fields, texts, "wish");
     }
 
     /** All of a wish, by the fields' names. */

@@ -106,7 +106,7 @@ class ShootFieldTest {
                 .getMessage());
         assertTrue(said.contains("moon not under 99 ° is outside 0 to 60 °"), said);
         assertTrue(said.contains("“BALLOON” is not known; allowed are tripod, hand"), said);
-        assertTrue(said.contains("wish “CORE_LOWEST” is not known to this subject"), said);
+        assertTrue(said.contains("wish “CORE_LOWEST” is not known here"), said);
         String ofRig = String.valueOf(assertThrows(
                         IllegalArgumentException.class,
                         () -> RigChoices.of(Map.of("FOCUS", "0", "PRINT", "1", "PANORAMA", "400 0 30 1 1")))

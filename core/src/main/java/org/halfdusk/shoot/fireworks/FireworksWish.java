@@ -134,7 +134,7 @@ public record FireworksWish(
     }
 
     Duration length() {
-        return Duration.ofSeconds(Math.round(minutes * 60));
+        return Wish.minutes(minutes);
     }
 
     Show show() {
@@ -145,7 +145,7 @@ public record FireworksWish(
                 site.aboveMetres,
                 new Burst(Math.min(shells.smallestMm, largest)),
                 new Burst(largest),
-                Duration.ofSeconds(Math.round(finaleMinutes * 60)),
+                Wish.minutes(finaleMinutes),
                 celsius.orElse(Air.ASSUMED_CELSIUS));
     }
 }

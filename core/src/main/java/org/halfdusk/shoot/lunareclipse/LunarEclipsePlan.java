@@ -24,6 +24,7 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Recentring;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.Wishes;
@@ -281,5 +282,10 @@ public record LunarEclipsePlan(
     @Override
     public List<Symptom> symptoms() {
         return Symptom.OF_DISCS;
+    }
+
+    /** When the disc has to be centred again; nothing where it stays for hours. */
+    public Optional<Recentring> recentring() {
+        return Recentring.of(rig, wishes.limits(), night.sky(), Body.MOON, moment);
     }
 }

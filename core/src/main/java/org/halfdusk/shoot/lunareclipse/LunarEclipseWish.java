@@ -43,6 +43,6 @@ public record LunarEclipseWish(int danjon, double changeOverPercent, double minu
             LunarEclipseWish.class, new LunarEclipseWish(2, 78, 5), List.of(DANJON, CHANGE_OVER, MINUTES));
 
     Duration between() {
-        return Duration.ofSeconds(Math.round(minutes * 60));
+        return Wish.minutes(minutes);
     }
 }

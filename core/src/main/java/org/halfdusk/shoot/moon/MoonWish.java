@@ -45,6 +45,6 @@ public record MoonWish(double lowestDegrees, double highestDegrees, Support supp
             MoonWish.class, new MoonWish(0, 12, Support.TRIPOD, 2), List.of(LOWEST, HIGHEST, SUPPORT, MINUTES));
 
     Duration between() {
-        return Duration.ofSeconds(Math.round(minutes * 60));
+        return Wish.minutes(minutes);
     }
 }

@@ -48,6 +48,6 @@ public record SolarEclipseWish(SolarEclipsePlan.Filter filter, double marginSeco
             List.of(FILTER, MARGIN, MINUTES));
 
     Duration between() {
-        return Duration.ofSeconds(Math.round(minutes * 60));
+        return Wish.minutes(minutes);
     }
 }

@@ -45,6 +45,6 @@ public record TrailsWish(double minutes, double gapSeconds, double moonlightMagn
             List.of(MINUTES, GAP, MOONLIGHT, CELSIUS));
 
     Duration length() {
-        return Duration.ofSeconds(Math.round(minutes * 60));
+        return Wish.minutes(minutes);
     }
 }

@@ -453,12 +453,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                                         + " while the moon is up; three in a bracket while the shadow is exposed for."
                                         + comesOut(plan)),
                 Table.of(
-                        "Checks",
-                        "",
-                        List.of(Table.Row.of(false, "Recentre", "every 10 min", "the moon leaves a long lens's frame")),
-                        "check",
-                        "value#",
-                        "verdict"),
+                        "Checks", "", List.of(ReasonWords.recentring(plan.recentring())), "check", "value#", "verdict"),
                 List.of(
                         new Line("Self-timer", "10 s, or a remote"),
                         ReasonWords.noiseReduction(plan.rig(), "off while brackets run")));

@@ -440,6 +440,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 "Buffer",
                 plan.rig().camera().bufferFrames() + " frames",
                 "then " + Words.tenths(writes) + " a second"));
+        checks.add(ReasonWords.recentring(plan.recentring()));
         if (totality > 0) {
             checks.add(Table.Row.of(false, "Totality", Words.count(totality, "frame"), "short to long and back"));
         }

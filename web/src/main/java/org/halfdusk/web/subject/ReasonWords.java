@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
@@ -23,6 +24,7 @@ import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.IsoReason;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Recentring;
 import org.halfdusk.shoot.SettingUp;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.sky.Darkness;
@@ -34,6 +36,18 @@ import org.halfdusk.web.layout.Words;
 
 /** Reasons and figures that several subjects share, in words. */
 public final class ReasonWords {
+    /** How often a camera is turned after the sun or the moon, and by how much. */
+    public static Table.Row recentring(Optional<Recentring> r) {
+        return r.map(c -> c.after().isZero()
+                        ? Table.Row.of(false, "Recentre", "all the time", "the disc hardly fits the frame")
+                        : Table.Row.of(
+                                false,
+                                "Recentre",
+                                "every " + Words.minutesSeconds(c.after()),
+                                "then its rim touches the edge: turn by " + Words.degrees(c.degrees())))
+                .orElseGet(() -> Table.Row.of(false, "Recentre", "not needed", "it stays in the frame for hours"));
+    }
+
     /** How long a night serves: "35 m", of several spans "35 m in 3 spans"; none without one. */
     public static String usable(SubjectNight n) {
         int spans = n.windows().size();
