@@ -62,11 +62,6 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
         return trailing.middlePx(realGapSeconds());
     }
 
-    /** Whether the gap shows in the trail: wider than about one star. */
-    public boolean gapShows(Trailing trailing) {
-        return gapPx(trailing) > STAR_WIDTH_PX;
-    }
-
     /** Width of a star at half height, px: 2.355 times the blur's standard deviation. */
     public static final double STAR_WIDTH_PX = 2.355 * Trailing.BLUR_PX;
 

@@ -9,6 +9,8 @@ import org.halfdusk.exposure.Trailing;
  * @param px length of the gap on the sensor
  */
 public record TrailGap(double px) {
+    public static final TrailGap NONE = new TrailGap(0);
+
     public TrailGap {
         if (!(px >= 0 && px < 1e6)) {
             throw new IllegalArgumentException("gap " + px + " px is not 0 or more");
@@ -24,6 +26,23 @@ public record TrailGap(double px) {
     /** Brightness across the trail at a distance in px from its middle line, 1 on it. */
     public double across(double fromLinePx) {
         return Math.exp(-fromLinePx * fromLinePx / (2 * Trailing.BLUR_PX * Trailing.BLUR_PX));
+    }
+
+    /** How it looks, by the one rule of the light that is missing†. */
+    public enum Look {
+        /** Less than a fifth is missing: under half a pixel. */
+        HIDDEN,
+        /** Seen by who looks for it. */
+        FAINT,
+        /** A dark notch. */
+        SHOWS
+    }
+
+    private static final double FAINT_FROM = 0.2;
+    private static final double SHOWS_FROM = 0.4;
+
+    public Look look() {
+        return dip() < FAINT_FROM ? Look.HIDDEN : dip() < SHOWS_FROM ? Look.FAINT : Look.SHOWS;
     }
 
     /** Share of the light that is missing in the gap's middle, 0 to 1. */

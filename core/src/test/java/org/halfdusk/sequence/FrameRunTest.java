@@ -1,7 +1,6 @@
 package org.halfdusk.sequence;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -38,8 +37,11 @@ class FrameRunTest {
     void aGapShowsWhenItIsWiderThanAStar() {
         Trailing wide = new Trailing(15, 5.12, 0);
         Trailing tele = new Trailing(200, 5.12, 0);
-        assertFalse(new FrameRun(NINETY, 1.4, 80).gapShows(wide));
-        assertTrue(new FrameRun(NINETY, 1.4, 80).gapShows(tele));
+        assertEquals(
+                TrailGap.Look.HIDDEN, new TrailGap(0.2).look(), "a fifth of a pixel is filled by the star's own width");
+        assertEquals(TrailGap.Look.FAINT, new TrailGap(0.6).look());
+        assertEquals(TrailGap.Look.SHOWS, new TrailGap(1.6).look());
+        assertTrue(new FrameRun(NINETY, 1.4, 80).gapPx(tele) > new FrameRun(NINETY, 1.4, 80).gapPx(wide));
         assertEquals(2.0, FrameRun.STAR_WIDTH_PX, 0.01);
     }
 

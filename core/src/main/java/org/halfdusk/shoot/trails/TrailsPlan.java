@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
@@ -18,6 +17,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.sequence.TrailGap;
 import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
@@ -137,15 +137,9 @@ public record TrailsPlan(
         return blocks;
     }
 
-    /** The fastest star of the frame moves so far while the shutter is shut, px. */
-    public OptionalDouble widestGapPx() {
-        return run.map(r -> OptionalDouble.of(trails().worstPx(r.realGapSeconds())))
-                .orElseGet(OptionalDouble::empty);
-    }
-
-    /** Whether a dash is seen where the shutter was shut: a gap wider than a star. */
-    public boolean gapShows() {
-        return widestGapPx().orElse(0) > FrameRun.STAR_WIDTH_PX;
+    /** What the fastest star of the frame leaves dark while the shutter is shut. */
+    public Optional<TrailGap> widestGap() {
+        return run.map(r -> new TrailGap(trails().worstPx(r.realGapSeconds())));
     }
 
     /** All of it in one frame at the same aperture and the camera's lowest ISO: how the sky comes out. */

@@ -25,6 +25,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.sequence.TrailGap;
 import org.halfdusk.shoot.ApertureReason;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.ProgrammeCheck;
@@ -75,11 +76,11 @@ class TrailsPlanTest {
     /** 1 s at 15 mm on 5.12 µm: 15 · 72.9 µm/s / 5.12 = 0.21 px at the equator on axis, more in the corner. */
     @Test
     void aShortGapHidesBehindAStar() {
-        assertEquals(0.3, usual().widestGapPx().orElseThrow(), 0.1);
-        assertFalse(usual().gapShows());
+        assertEquals(0.3, usual().widestGap().orElseThrow().px(), 0.1);
+        assertEquals(TrailGap.Look.HIDDEN, usual().widestGap().orElseThrow().look());
         TrailsPlan slow =
                 plan(isle(), JANUARY, FIFTEEN, Wishes.DEFAULT, TrailsWish.GAP.read(TrailsWish.KIND.usual(), "20"));
-        assertTrue(slow.gapShows());
+        assertEquals(TrailGap.Look.SHOWS, slow.widestGap().orElseThrow().look());
     }
 
     @Test

@@ -25,8 +25,7 @@ public record TrailsExposePicture(List<Pixel> trail, String gap, Histogram one, 
     public record Pixel(String x, String y, String colour) {}
 
     static TrailsExposePicture of(TrailsPlan plan, Theme theme) {
-        double px = plan.widestGapPx().orElse(0);
-        TrailGap gap = new TrailGap(px);
+        TrailGap gap = plan.widestGap().orElse(TrailGap.NONE);
         List<Pixel> pixels = new ArrayList<>();
         for (int row = 0; row < DOWN; row++) {
             double off = row - (DOWN - 1) / 2.0;
@@ -42,7 +41,7 @@ public record TrailsExposePicture(List<Pixel> trail, String gap, Histogram one, 
                 }
             }
         }
-        String words = Words.tenths(px) + " px between two dashes of the fastest star, beside a star "
+        String words = Words.tenths(gap.px()) + " px between two dashes of the fastest star, beside a star "
                 + Words.tenths(FrameRun.STAR_WIDTH_PX) + " px wide: the middle is " + Words.percent(gap.dip())
                 + " darker.";
         return new TrailsExposePicture(

@@ -313,7 +313,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                     List.of());
         }
         FrameRun run = plan.run().orElseThrow();
-        double gap = plan.widestGapPx().orElse(0);
+        TrailGap gap = plan.widestGap().orElse(TrailGap.NONE);
         return new SequenceStep(
                 new Because(
                         Words.capital(count(run)),
@@ -341,18 +341,20 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         return run.frames() == 1 ? "one frame" : run.frames() + " frames";
     }
 
-    private static List<Table.Row> checks(TrailsPlan plan, FrameRun run, double gap) {
+    /** "hidden, dims 4 %": the one rule of the light that is missing. */
+    private static String look(TrailGap gap) {
+        return switch (gap.look()) {
+                    case HIDDEN -> "hidden";
+                    case FAINT -> "faint";
+                    case SHOWS -> "a dark notch";
+                }
+                + ", dims " + Words.percent(gap.dip());
+    }
+
+    private static List<Table.Row> checks(TrailsPlan plan, FrameRun run, TrailGap gap) {
         List<Table.Row> rows = new ArrayList<>();
-        double dip = new TrailGap(gap).dip();
-        rows.add(Table.Row.of(
-                        false,
-                        "Gap between dashes",
-                        Words.tenths(gap) + " px",
-                        plan.gapShows()
-                                ? "shows beside a " + Words.tenths(FrameRun.STAR_WIDTH_PX) + " px star"
-                                : "hidden by a " + Words.tenths(FrameRun.STAR_WIDTH_PX) + " px star, dims "
-                                        + Words.percent(dip))
-                .toned(plan.gapShows() ? "caution" : "good"));
+        rows.add(Table.Row.of(false, "Gap between dashes", Words.tenths(gap.px()) + " px", look(gap))
+                .toned(gap.look() == TrailGap.Look.HIDDEN ? "good" : "caution"));
         SkyExposure sky = plan.exposure().sky();
         double under = plan.exposure().stopsUnderGlow();
         rows.add(Table.Row.of(
@@ -394,11 +396,13 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
 
     @Override
     public String verdict(TrailsPlan plan) {
-        return plan.run()
-                .map(r -> plan.gapShows()
-                        ? "The gap shows: " + Words.tenths(plan.widestGapPx().orElse(0)) + " px beside a "
-                                + Words.tenths(FrameRun.STAR_WIDTH_PX) + " px star"
-                        : "Gaps are hidden: " + Words.tenths(plan.widestGapPx().orElse(0)) + " px at the most")
+        return plan.widestGap()
+                .map(g -> switch (g.look()) {
+                            case HIDDEN -> "Gaps are hidden: ";
+                            case FAINT -> "Gaps are faint: ";
+                            case SHOWS -> "Gaps show: ";
+                        }
+                        + Words.tenths(g.px()) + " px at the most, " + Words.percent(g.dip()) + " darker")
                 .orElseGet(() -> sentence(plan.night()));
     }
 }
