@@ -51,6 +51,11 @@ public record Wishes(
         return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other);
     }
 
+    /** With the aperture that is fixed, but neither time nor ISO. */
+    public Wishes withoutFixedLight() {
+        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits);
+    }
+
     public Wishes withBudget(double px) {
         return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits);
     }

@@ -39,6 +39,8 @@ import org.halfdusk.time.Interval;
  * @param moment the best moment at which the Moon stands out from the sky; the night's best where it never does
  * @param blocks the programme, made once: a hundred exposures and more
  * @param changeOver share of the Moon's diameter covered from which one exposes for the shadow, 0.5 to 1
+ * @param own the phase of the programme's own moment: a time or ISO that is fixed holds for it alone, or the full moon would be given
+ *     twelve stops too much
  */
 public record LunarEclipsePlan(
         Place place,
@@ -50,6 +52,7 @@ public record LunarEclipsePlan(
         Duration cadence,
         double changeOver,
         Instant moment,
+        EclipsedMoon.Phase own,
         List<Block> blocks)
         implements Plan {
 
@@ -83,16 +86,37 @@ public record LunarEclipsePlan(
             Duration cadence,
             double changeOver) {
         Instant best = night.bestMoment();
-        LunarEclipsePlan plan = new LunarEclipsePlan(
-                place, night, rig, aim(night, best, framing), wishes, danjon, cadence, changeOver, best, List.of());
+        LunarEclipsePlan plan = bare(place, night, rig, framing, wishes, danjon, cadence, changeOver, best);
         Instant seen = plan.step(best).visible() ? best : plan.nearestSeen(best);
-        LunarEclipsePlan bare = new LunarEclipsePlan(
-                place, night, rig, aim(night, seen, framing), wishes, danjon, cadence, changeOver, seen, List.of());
+        LunarEclipsePlan bare = bare(place, night, rig, framing, wishes, danjon, cadence, changeOver, seen);
         return bare.with(seen, bare.programme());
     }
 
+    /** Without its programme, for its own moment. */
+    private static LunarEclipsePlan bare(
+            Place place,
+            LunarEclipseNight night,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            int danjon,
+            Duration cadence,
+            double changeOver,
+            Instant at) {
+        EclipsedMoon.Phase own =
+                EclipsedMoon.of(night.shadow().at(at), changeOver, danjon).phase();
+        return new LunarEclipsePlan(
+                place, night, rig, aim(night, at, framing), wishes, danjon, cadence, changeOver, at, own, List.of());
+    }
+
     private LunarEclipsePlan with(Instant at, List<Block> programme) {
-        return new LunarEclipsePlan(place, night, rig, framing, wishes, danjon, cadence, changeOver, at, programme);
+        return new LunarEclipsePlan(
+                place, night, rig, framing, wishes, danjon, cadence, changeOver, at, own, programme);
+    }
+
+    /** What is fixed for a phase. */
+    private Wishes wishes(EclipsedMoon.Phase phase) {
+        return phase == own ? wishes : wishes.withoutFixedLight();
     }
 
     @Override
@@ -142,7 +166,7 @@ public record LunarEclipsePlan(
                 eclipsed.phase(),
                 s.umbralMagnitude(),
                 moon,
-                LunarExposure.of(rig, q, apparent, wishes, limitSeconds(at), sky),
+                LunarExposure.of(rig, q, apparent, wishes(eclipsed.phase()), limitSeconds(at), sky),
                 EclipseGuide.lunarSurface(q).darkerBy(LunarExposure.airMagnitudes(apparent)),
                 sky);
     }

@@ -13,15 +13,18 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.eclipse.EarthShadow;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Mount;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
@@ -272,5 +275,23 @@ class LunarEclipsePlanTest {
         assertEquals(6, dates.size());
         assertTrue(dates.contains(RISING));
         assertEquals(dates.stream().sorted().toList(), dates);
+    }
+
+    /** A time and ISO that are fixed for totality are not given to the full moon, which would have twelve stops too much. */
+    @Test
+    void whatIsFixedHoldsForItsPhase() {
+        Wishes fixed = new Wishes(
+                2.6, IsoSchool.PROTECT_COLOURS, OptionalDouble.of(1), Optional.empty(), Optional.of(Iso.of(3200)));
+        LunarEclipsePlan plan = plan(isle(), HIGH, LunarEclipseWish.KIND.usual(), fixed);
+        assertEquals(EclipsedMoon.Phase.SHADOW, plan.own());
+        for (Block b : plan.blocks()) {
+            for (Frame f : b.frames()) {
+                boolean shadow = b.kind() == Block.Kind.SHADOW;
+                assertEquals(shadow, f.iso().equals(Iso.of(3200)), b.kind() + " " + f.iso());
+                assertTrue(
+                        shadow || f.shutter().realSeconds() < 0.1,
+                        b.kind() + " " + f.shutter().label());
+            }
+        }
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Subject;
@@ -346,7 +347,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     private static Because answer(LunarEclipsePlan plan, LunarEclipsePlan.Step s) {
         LunarExposure e = s.exposure();
         String label = ReasonWords.line(e.setting());
-        String guide = "Guide value " + Words.plain(e.q()) + " for " + phase(s, plan)
+        String guide = "Guide value " + Words.plain(e.q()) + " for " + phase(s.phase(), plan)
                 + (Words.told(e.airStops())
                         ? ", " + Words.stops(e.airStops()) + " for the air at "
                                 + Words.wholeDegrees(s.moon().altitude().degrees())
@@ -356,12 +357,16 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
             case TIME ->
                 "The motion limit of " + Words.fraction(e.limitSeconds())
                         + " is not reached: "
-                        + (plan.wishes().pinnedIso().isPresent() ? "the ISO you fixed" : "lowest ISO")
+                        + (plan.wishes().pinnedIso().isPresent() && s.phase() == plan.own()
+                                ? "the ISO you fixed"
+                                : "lowest ISO")
                         + ", sharpest aperture.";
             case APERTURE ->
                 "The motion limit of " + Words.fraction(e.limitSeconds())
                         + " is spent, so the aperture opens; ISO "
-                        + (plan.wishes().pinnedIso().isPresent() ? "is the one you fixed." : "stays lowest.");
+                        + (plan.wishes().pinnedIso().isPresent() && s.phase() == plan.own()
+                                ? "is the one you fixed."
+                                : "stays lowest.");
             case ISO ->
                 "Time (" + Words.fraction(e.limitSeconds()) + ") and aperture are spent, so ISO makes up the rest.";
             case ALL ->
@@ -381,11 +386,16 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 ? ""
                 : " It is not seen then: the sky is brighter than its surface of "
                         + Words.tenths(s.surface().magnitude()) + " mag/arcsec².";
-        return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent + sky + seen);
+        boolean fixed = plan.wishes().pinnedSeconds().isPresent()
+                || plan.wishes().pinnedIso().isPresent();
+        String other = fixed && s.phase() != plan.own()
+                ? " What you fixed holds for " + phase(plan.own(), plan) + " alone."
+                : "";
+        return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent + sky + seen + other);
     }
 
-    private static String phase(LunarEclipsePlan.Step s, LunarEclipsePlan plan) {
-        return switch (s.phase()) {
+    private static String phase(EclipsedMoon.Phase phase, LunarEclipsePlan plan) {
+        return switch (phase) {
             case FULL -> "the full moon";
             case PENUMBRA -> "the penumbra";
             case LIT_PART -> "the lit part";
