@@ -74,6 +74,9 @@ public record BlockSpec(
     private static final int PARTS_WITH_ID = 9;
     private static final int ALL_PARTS = 12;
 
+    private static final Instant FIRST_START = Instant.parse("1949-12-31T00:00:00Z");
+    private static final Instant LAST_START = Instant.parse("2101-01-02T00:00:00Z");
+
     private static final Pattern ID = Pattern.compile("[a-z0-9_-]{0,40}");
 
     /** Nothing is exposed in a pause. */
@@ -95,6 +98,10 @@ public record BlockSpec(
         check(faults, APERTURE, fNumber.value());
         check(faults, ISO, iso.value());
         check(faults, STEP, thirds);
+        if (start.isBefore(FIRST_START) || start.isAfter(LAST_START)) {
+            faults.add("start " + start + " is outside the nights that can be planned, " + FIRST_START + " to "
+                    + LAST_START);
+        }
         if (!ID.matcher(id).matches()) {
             faults.add("identity of a block “" + TypedNumber.shown(id)
                     + "” is not letters, digits and hyphens; up to 40 are allowed");

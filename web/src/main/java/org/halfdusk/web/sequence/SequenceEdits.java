@@ -18,6 +18,7 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.time.CivilTime;
+import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.TypedNumber;
@@ -128,7 +129,7 @@ final class SequenceEdits {
         String t = text.trim();
         if (t.contains("T")) {
             try {
-                return Instant.parse(t);
+                return inside(Instant.parse(t), t, open);
             } catch (DateTimeException e) {
                 throw noTime(t);
             }
@@ -143,6 +144,15 @@ final class SequenceEdits {
                     + "” is skipped in this night, in which clocks go forward; other times are allowed");
         }
         return meant.at();
+    }
+
+    private static Instant inside(Instant at, String typed, ShootDesk.Open open) {
+        Interval whole = open.plan().night().whole();
+        if (at.isBefore(whole.start()) || at.isAfter(whole.end())) {
+            throw new IllegalArgumentException("start “" + TypedNumber.shown(typed) + "” is outside this night, "
+                    + whole.start() + " to " + whole.end());
+        }
+        return at;
     }
 
     private static IllegalArgumentException noTime(String t) {
