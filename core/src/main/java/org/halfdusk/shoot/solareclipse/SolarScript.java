@@ -89,6 +89,7 @@ final class SolarScript {
     }
 
     private void partials(SolarEclipse e, Instant begin, Instant end) {
+        List<Frame> early = new ArrayList<>();
         List<Frame> before = new ArrayList<>();
         List<Frame> after = new ArrayList<>();
         // The last partial leaves a minute to lay a hand on the filter.
@@ -96,7 +97,10 @@ final class SolarScript {
                 t.isBefore(begin.minusSeconds(60));
                 t = t.plus(plan.cadence())) {
             Duration lead = Duration.between(t, begin);
-            if (lead.compareTo(PAUSE_BEGINS) > 0 || lead.compareTo(PAUSE_ENDS) < 0) {
+            // The pause stands between two blocks: no frame is in it, and no block over it.
+            if (lead.compareTo(PAUSE_BEGINS) > 0) {
+                filtered(t).ifPresent(early::add);
+            } else if (lead.compareTo(PAUSE_ENDS) < 0) {
                 filtered(t).ifPresent(before::add);
             }
             Instant mirrored = end.plus(lead);
@@ -107,6 +111,7 @@ final class SolarScript {
         if (e.central().isEmpty()) {
             filtered(Block.onTheSecond(e.maximum())).ifPresent(before::add);
         }
+        add(Block.Kind.PARTIAL_SUN, early);
         add(Block.Kind.PARTIAL_SUN, before);
         add(Block.Kind.PARTIAL_SUN, after);
     }

@@ -161,9 +161,9 @@ class SolarEclipsePlanTest {
         List<Block> partials = plan.blocks().stream()
                 .filter(b -> b.kind() == Block.Kind.PARTIAL_SUN)
                 .toList();
-        assertEquals(2, partials.size());
-        Frame last = partials.get(0).frames().get(partials.get(0).frames().size() - 1);
-        Frame next = partials.get(1).frames().get(0);
+        assertEquals(3, partials.size(), "before the pause, after it, and the way out");
+        Frame last = partials.get(1).frames().get(partials.get(1).frames().size() - 1);
+        Frame next = partials.get(2).frames().get(0);
         assertEquals(
                 Duration.between(last.open(), central.start()).toMillis(),
                 Duration.between(central.end(), next.open()).toMillis(),
@@ -256,5 +256,17 @@ class SolarEclipsePlanTest {
         assertTrue(Math.hypot(d.right(), d.up()) < d.moonRadius() - 1);
         LocalDiscs first = LocalDiscs.at(day.sky(), day.contacts().get(0).at());
         assertEquals(1 + first.moonRadius(), Math.hypot(first.right(), first.up()), 0.001);
+    }
+
+    /** On one rig nothing overlaps: the pause for battery and card stands between two blocks of partials. */
+    @Test
+    void noBlockStandsOverThePause() {
+        List<Block> blocks = total().blocks();
+        assertTrue(blocks.stream().anyMatch(b -> b.kind() == Block.Kind.PAUSE));
+        for (int i = 1; i < blocks.size(); i++) {
+            assertFalse(
+                    blocks.get(i).start().isBefore(blocks.get(i - 1).end()),
+                    blocks.get(i).kind() + " begins before " + blocks.get(i - 1).kind() + " is over");
+        }
     }
 }
