@@ -227,7 +227,7 @@ class FactsTest {
                             Instant.parse(f.get("opens").asString()) + " "
                                     + f.get("iso").asInt());
                     String[] cells = row.split(",");
-                    tell(name + "frame " + frames, "CSV", Instant.parse(cells[3]) + " " + cells[8]);
+                    tell(name + "frame " + frames, "CSV", Instant.parse(cells[4]) + " " + cells[9]);
                     JsonNode kept = json.get("frames").get(frames);
                     tell(
                             name + "frame " + frames,
