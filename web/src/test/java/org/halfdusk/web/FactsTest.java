@@ -3,6 +3,8 @@ package org.halfdusk.web;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import biweekly.Biweekly;
+import java.io.StringReader;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -17,6 +19,8 @@ import java.util.TreeSet;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
 import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.web.layout.Words;
@@ -142,7 +146,7 @@ class FactsTest {
             JsonNode plan = JSON.readTree(body("/api/v1/shoots/" + id + "/plan?rig=" + rig));
             JsonNode programme = JSON.readTree(body("/api/v1/shoots/" + id + "/programme?rig=" + rig));
             pages(name, base, plan);
-            programme(name, base, zone, programme);
+            programme(name, base, id + "-" + (rig - 1), zone, programme);
         }
     }
 
@@ -192,20 +196,27 @@ class FactsTest {
                 org.halfdusk.photometry.FNumber.of(aperture).label());
     }
 
-    private void programme(String name, String base, ZoneId zone, JsonNode programme) throws Exception {
+    private void programme(String name, String base, String ofRig, ZoneId zone, JsonNode programme) throws Exception {
         String card = body(base + "/sequence/card");
         String cardText = text(card);
         String sequence = text(body(base + "/sequence"));
         String pack = text(body(base + "/pack"));
-        List<String> rows = List.of(body(base + "/sequence/frames.csv").strip().split("\r?\n"));
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(body(base + "/sequence/frames.csv")))
+                .getRecords();
         String ics = body(base + "/sequence/blocks.ics");
         JsonNode json = JSON.readTree(body(base + "/sequence/shoot.json"));
         int frames = 0;
         int number = 0;
-        List<String> starts = Pattern.compile("DTSTART:(\\d{8}T\\d{6})Z")
-                .matcher(ics)
-                .results()
-                .map(r -> r.group(1))
+        // One calendar tells of all rigs of a shoot; an identity names its own.
+        List<String> starts = Biweekly.parse(ics).first().getEvents().stream()
+                .filter(e -> e.getUid().getValue().contains("." + ofRig + "@"))
+                .map(e -> e.getDateStart().getValue().toInstant())
+                .map(t -> Words.clockSeconds(t, zone))
                 .toList();
         List<String> cardRows = Pattern.compile("<td class=\"clock\">([^<]*)</td><td class=\"clock\">([^<]*)</td>")
                 .matcher(card)
@@ -217,17 +228,16 @@ class FactsTest {
             String clock = Words.clockSeconds(start, zone);
             tell(name + "block " + number, "JSON", clock);
             tell(name + "block " + number, "card", cardRows.get(number));
-            tell(name + "block " + number, "calendar", calendar(starts.get(number), zone));
+            tell(name + "block " + number, "calendar", starts.get(number));
             for (JsonNode f : b.get("frames")) {
                 if (frames < 40) {
-                    String row = rows.get(frames + 1);
+                    CSVRecord row = rows.get(frames);
                     tell(
                             name + "frame " + frames,
                             "JSON",
                             Instant.parse(f.get("opens").asString()) + " "
                                     + f.get("iso").asInt());
-                    String[] cells = row.split(",");
-                    tell(name + "frame " + frames, "CSV", Instant.parse(cells[4]) + " " + cells[9]);
+                    tell(name + "frame " + frames, "CSV", Instant.parse(row.get("opens_utc")) + " " + row.get("iso"));
                     JsonNode kept = json.get("frames").get(frames);
                     tell(
                             name + "frame " + frames,
@@ -240,7 +250,7 @@ class FactsTest {
             number++;
         }
         tell(name + "frames", "JSON", Integer.toString(frames));
-        tell(name + "frames", "CSV", Integer.toString(rows.size() - 1));
+        tell(name + "frames", "CSV", Integer.toString(rows.size()));
         tell(name + "frames", "shoot.json", Integer.toString(json.get("frames").size()));
         int onCard = Pattern.compile("<td class=\"num\">(\\d+)</td>")
                 .matcher(card)
@@ -260,11 +270,5 @@ class FactsTest {
         tellFirst(name + "card", "card", cardText, "Cards for ([\\d.]+ [MG]B)");
         tellFirst(name + "charge", "sequence", sequence, "Battery at [^)]*\\) ([^.]*? charges?) ");
         tellFirst(name + "charge", "pack", pack, "The programme takes (.*? charges?) at");
-    }
-
-    private static String calendar(String stamp, ZoneId zone) {
-        Instant at = Instant.parse(
-                stamp.replaceAll("(\\d{4})(\\d\\d)(\\d\\d)T(\\d\\d)(\\d\\d)(\\d\\d)", "$1-$2-$3T$4:$5:$6Z"));
-        return Words.clockSeconds(at, zone);
     }
 }
