@@ -53,10 +53,9 @@ public record Programme(List<Planned> planned) {
         List<BlockSpec> own = choices.blocks();
         List<Planned> all = new ArrayList<>(own.isEmpty() || !replaces(plan) ? computed(plan) : List.of());
         List<ShutterTime> times = ExposurePlan.times(plan.rig());
-        for (int i = 0; i < own.size(); i++) {
-            BlockSpec s = own.get(i);
+        for (BlockSpec s : own) {
             Block block = followsLight(s) ? ramp(plan, s, times) : s.block(times);
-            all.add(new Planned(s.id().isEmpty() ? "laid-" + (i + 1) : s.id(), block, Optional.of(s)));
+            all.add(new Planned(s.id(), block, Optional.of(s)));
         }
         all.sort(Comparator.comparing((Planned p) -> p.block().start())
                 .thenComparing(p -> p.block().end()));
@@ -129,8 +128,7 @@ public record Programme(List<Planned> planned) {
         Laying laid = laid(plan, choices);
         for (int changes = 0; changes < MOST_CHANGES; changes++) {
             RigChoices now = choices.laying(laid.blocks());
-            Optional<Instant> empty =
-                    simulated(plan, of(plan, now).blocks(), now, air).emptyAt();
+            Optional<Instant> empty = of(plan, now).simulated(plan, now, air).emptyAt();
             if (empty.isEmpty()) {
                 break;
             }
@@ -139,10 +137,10 @@ public record Programme(List<Planned> planned) {
         return laid;
     }
 
-    /** What becomes of some blocks on the camera. */
-    public static RunSimulation simulated(Plan plan, List<Block> blocks, RigChoices choices, Air air) {
+    /** What becomes of it on the camera: the one simulation of card, battery and buffer. */
+    public RunSimulation simulated(Plan plan, RigChoices choices, Air air) {
         return RunSimulation.of(
-                blocks,
+                blocks(),
                 plan.rig().camera(),
                 choices.recording().jpeg(),
                 choices.recording().noiseReduction(),

@@ -5,11 +5,17 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
-/** Says where the application is to be found once it answers. */
+/** Where the application is to be found: said once it answers. */
 @Component
-class Address implements ApplicationListener<WebServerInitializedEvent> {
+public class Address implements ApplicationListener<WebServerInitializedEvent> {
     private static final Logger LOG = LoggerFactory.getLogger(Address.class);
+
+    /** As the request in hand has found it, for links that are followed from outside: "http://127.0.0.1:8080". */
+    public static String here() {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
+    }
 
     @Override
     public void onApplicationEvent(WebServerInitializedEvent event) {

@@ -18,13 +18,11 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.exchange.CalendarFile;
 import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 
-/** Programmes as calendar events: of one rig for a file, of all that lies ahead for a feed. */
+/** Programmes as calendar events: of one shoot for a file, of all that lie ahead for a feed. */
 @Component
-record CalendarDesk(
-        ObjectProvider<ShootDesk> desk, Shoots shoots, CalendarEvents events, Identities identities, Clock clock) {
+record CalendarDesk(ShootDesk desk, Shoots shoots, CalendarEvents events, Identities identities, Clock clock) {
     private static final int ALARM_MINUTES = 10;
 
     /** A calendar is not a diary: nights older than this are not told any more. */
@@ -33,15 +31,9 @@ record CalendarDesk(
     private static final int MOST_SHOOTS = 60;
 
     /** One shoot with all its rigs. @param base of this application's addresses */
-    String of(long id, String base) {
-        List<CalendarFile.Entry> entries = entries(id, base);
-        return CalendarFile.of(name(entries), entries, clock.instant(), ALARM_MINUTES);
-    }
-
-    private static String name(List<CalendarFile.Entry> entries) {
-        return entries.isEmpty()
-                ? "Half Dusk"
-                : "Half Dusk: " + entries.get(0).title().replaceFirst("^[^,]*, ", "");
+    String of(Kept<Shoot> shoot, String base) {
+        return CalendarFile.of(
+                "Half Dusk: " + shoot.it().title(), entries(shoot.id(), base), clock.instant(), ALARM_MINUTES);
     }
 
     /** All shoots from two weeks ago on, the next ones first where there are too many. */
@@ -60,11 +52,13 @@ record CalendarDesk(
         String here = events.installation(identities::secret);
         List<CalendarEvents.Event> now = new ArrayList<>();
         Optional<Place> place = Optional.empty();
-        for (Kept<Shoot.ShootRig> r : shoots.rigs(id)) {
-            ShootDesk.Open open = desk.getObject().open(id, (int) r.id(), Optional.empty());
+        List<Kept<Shoot.ShootRig>> rigs = shoots.rigs(id);
+        for (Kept<Shoot.ShootRig> r : rigs) {
+            ShootDesk.Open open = desk.open(id, (int) r.id(), Optional.empty());
             place = Optional.of(open.plan().place());
             for (Programme.Planned p : open.programme().planned()) {
-                now.add(event(p, open, p.id() + "." + id + "-" + r.id() + "@" + here + ".half-dusk"));
+                String uid = p.id() + "." + id + "-" + r.id() + "@" + here + ".half-dusk";
+                now.add(event(p, open, uid, rigs.size() > 1 ? SequencePage.name(open.plan()) + ". " : ""));
             }
         }
         Place at = place.orElseThrow();
@@ -81,12 +75,13 @@ record CalendarDesk(
                 .toList();
     }
 
-    private static CalendarEvents.Event event(Programme.Planned p, ShootDesk.Open open, String uid) {
+    /** @param rig that it is of, where a shoot has several */
+    private static CalendarEvents.Event event(Programme.Planned p, ShootDesk.Open open, String uid, String rig) {
         Block b = p.block();
         return CalendarEvents.Event.fresh(
                 uid,
                 BlockWords.name(b.kind()) + ", " + open.shoot().it().title(),
-                (SequencePage.settings(b.frames()) + ". " + SequencePage.timer(b)).trim(),
+                (rig + SequencePage.settings(b.frames()) + ". " + SequencePage.timer(b)).trim(),
                 Interval.of(
                         b.start(),
                         b.end().isAfter(b.start()) ? b.end() : b.start().plusSeconds(1)));

@@ -5,6 +5,7 @@ import java.security.MessageDigest;
 import java.util.Optional;
 import org.halfdusk.shoot.CalendarEvents;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.shoot.Identities;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -14,7 +15,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** A calendar that other programs subscribe to, under an address that nobody guesses. */
 @Controller
@@ -38,12 +38,10 @@ class CalendarFeedController {
         if (!right) {
             throw new NotFound("There is no calendar at this address; Settings has the one that holds.");
         }
-        String base =
-                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
                 .cacheControl(CacheControl.noCache())
-                .body(calendar.feed(base).getBytes(StandardCharsets.UTF_8));
+                .body(calendar.feed(Address.here()).getBytes(StandardCharsets.UTF_8));
     }
 
     /** A new address, or none any more. */

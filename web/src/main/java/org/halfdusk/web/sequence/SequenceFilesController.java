@@ -22,6 +22,7 @@ import org.halfdusk.shoot.Shoots;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
 import org.halfdusk.web.exchange.PdfFile;
+import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.pack.Checklist;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.http.HttpHeaders;
@@ -31,7 +32,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
@@ -173,9 +173,7 @@ class SequenceFilesController {
     @GetMapping({"/shoots/{id}/sequence/blocks.ics", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/blocks.ics"})
     ResponseEntity<byte[]> blocks(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         ShootDesk.Open open = open(id, rig);
-        String base =
-                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
-        byte[] text = calendar.of(id, base).getBytes(StandardCharsets.UTF_8);
+        byte[] text = calendar.of(open.shoot(), Address.here()).getBytes(StandardCharsets.UTF_8);
         return file(text, new MediaType("text", "calendar"), name(open, "blocks.ics"));
     }
 

@@ -122,7 +122,7 @@ record SequencePage(
                 checks(open, found, zone),
                 BudgetPart.of(
                         open,
-                        open.simulated(blocks, choices),
+                        open.simulated(),
                         errors.of("CELSIUS").isEmpty() ? RigChoices.CELSIUS.text(choices) : errors.text("CELSIUS")),
                 choices.panorama().isPresent(),
                 errors.of("CELSIUS"));
@@ -194,7 +194,8 @@ record SequencePage(
                 open.plan().place().zone());
     }
 
-    private static String name(Plan plan) {
+    /** A rig by its kit. */
+    static String name(Plan plan) {
         return plan.rig().camera().name() + ", " + Words.plain(plan.rig().focalMm()) + " mm";
     }
 

@@ -13,6 +13,7 @@ import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Wishes;
 import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.layout.Units;
@@ -24,7 +25,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Units, schools and where new shoots begin. */
 @Controller
@@ -132,11 +132,11 @@ class SettingsController {
         model.addAttribute("meanwhile", meanwhile);
         model.addAttribute("unread", settings.unread());
         model.addAttribute("errors", errors);
-        String here =
-                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
         model.addAttribute(
                 "feed",
-                calendar.secret().map(s -> here + "/calendar/" + s + ".ics").orElse(""));
+                calendar.secret()
+                        .map(s -> Address.here() + "/calendar/" + s + ".ics")
+                        .orElse(""));
         model.addAttribute(
                 "places",
                 places.list().stream()

@@ -18,7 +18,6 @@ import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Planner;
 import org.halfdusk.shoot.Programme;
-import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Shoots;
@@ -91,14 +90,9 @@ public class ShootDesk {
             return Air.of(shoot.it(), weather());
         }
 
-        /** What becomes of its programme on the camera: the one simulation of card, battery and buffer. */
+        /** What becomes of its programme on the camera. */
         public RunSimulation simulated() {
-            return simulated(blocks(), shoot.it().rig().choices());
-        }
-
-        /** The same for other blocks. */
-        public RunSimulation simulated(List<Block> others, RigChoices choices) {
-            return Programme.simulated(plan, others, choices, air());
+            return programme.simulated(plan, shoot.it().rig().choices(), air());
         }
 
         /** Whether a person has laid blocks. */

@@ -293,6 +293,23 @@ class SequencePagesTest extends DemoPages {
         assertTrue(gone.getAlarms().isEmpty(), "nobody is woken for what is cancelled");
     }
 
+    /** One calendar tells of both rigs, by the shoot's own name, and of which camera and lens each block is. */
+    @Test
+    void aCalendarOfTwoRigs() throws Exception {
+        String calendar = app.get("/shoots/7/sequence/blocks.ics").body();
+        assertHas(calendar, "X-WR-CALNAME:Half Dusk: Totality from the North Light\r\n");
+        List<String> details = events(calendar).stream()
+                .map(e -> e.getDescription().getValue())
+                .toList();
+        long long400 = details.stream()
+                .filter(d -> d.startsWith("Full frame 33 MP, 400 mm. "))
+                .count();
+        long wide = details.stream()
+                .filter(d -> d.startsWith("Full frame 33 MP, 24 mm. "))
+                .count();
+        assertTrue(long400 > 5 && wide > 5 && long400 + wide == details.size(), details.toString());
+    }
+
     private static VEvent named(List<VEvent> events, String name) {
         return events.stream()
                 .filter(e -> e.getSummary().getValue().startsWith(name))
