@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import org.halfdusk.typed.Range;
 
 /**
  * Focal length over the diameter of the entrance pupil. Light goes by its square, so two of them are compared in stops.
@@ -16,9 +17,7 @@ public record FNumber(double value) implements Comparable<FNumber> {
     public static final FNumber ONE = new FNumber(1);
 
     /** What can be typed or fixed. */
-    public static final double WIDEST = 0.5;
-
-    public static final double SMALLEST = 128;
+    public static final Range RANGE = Range.of("aperture f/", 0.5, 128);
 
     /** Marks of the aperture ring, in thirds of a stop. */
     private static final double[] MARKS = {

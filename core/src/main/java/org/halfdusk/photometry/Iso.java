@@ -2,6 +2,7 @@ package org.halfdusk.photometry;
 
 import java.util.Arrays;
 import java.util.List;
+import org.halfdusk.typed.Range;
 
 /**
  * Sensitivity by ISO 12232: a mark of a camera, or the exact one that a light would need. Signal goes in proportion, so two of them
@@ -19,6 +20,8 @@ public record Iso(double value) implements Comparable<Iso> {
     public static final int LOWEST = 6;
 
     public static final int HIGHEST = 3_276_800;
+
+    public static final Range RANGE = Range.of("ISO", LOWEST, HIGHEST);
 
     /** Marks of sensitivity, in thirds of a stop. */
     private static final int[] MARKS = {

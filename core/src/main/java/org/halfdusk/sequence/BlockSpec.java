@@ -54,8 +54,6 @@ public record BlockSpec(
     public static final int MOST_FRAMES = 20_000;
     public static final Range SECONDS = new Range("time", 1.0 / 64_000, 86_400, "s");
     public static final Range GAP = new Range("gap", 0, 3600, "s");
-    public static final Range APERTURE = Range.of("aperture f/", FNumber.WIDEST, FNumber.SMALLEST);
-    public static final Range ISO = Range.of("ISO", Iso.LOWEST, Iso.HIGHEST);
     /** What amounts a block's frames can be counted in instead. */
     public static final Range MINUTES = new Range("minutes", 0.01, 24 * 60, "min");
 
@@ -95,8 +93,8 @@ public record BlockSpec(
         check(faults, framesOf(kind), frames);
         check(faults, SECONDS, seconds);
         check(faults, GAP, gapSeconds);
-        check(faults, APERTURE, fNumber.value());
-        check(faults, ISO, iso.value());
+        check(faults, FNumber.RANGE, fNumber.value());
+        check(faults, Iso.RANGE, iso.value());
         check(faults, STEP, thirds);
         if (start.isBefore(FIRST_START) || start.isAfter(LAST_START)) {
             faults.add("start " + start + " is outside the nights that can be planned, " + FIRST_START + " to "

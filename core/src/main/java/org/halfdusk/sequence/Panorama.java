@@ -62,6 +62,11 @@ public record Panorama(List<Tile> tiles, double stepDegrees, double rowStepDegre
             return new Wish(azimuthDegrees, spanDegrees, USUAL_OVERLAP, 1, 1);
         }
 
+        /** To a tenth. */
+        public double overlapPercent() {
+            return Math.rint(overlap * 1000) / 10;
+        }
+
         public Wish {
             FROM.check(fromAzimuth);
             SPAN.check(spanDegrees);

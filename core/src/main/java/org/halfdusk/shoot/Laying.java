@@ -46,16 +46,23 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
      * follows is pushed.
      */
     public Laying with(BlockSpec added) {
-        Optional<BlockSpec> running = blocks.stream()
-                .filter(s -> !s.start().isAfter(added.start())
-                        && s.block(times).end().isAfter(added.start()))
+        return running(added.start())
+                .map(r ->
+                        added.kind() == Block.Kind.PAUSE && divisible(r) ? divided(r, added) : and(added.at(behind(r))))
+                .orElseGet(() -> and(added))
+                .settled();
+    }
+
+    /** What runs at a moment. */
+    private Optional<BlockSpec> running(Instant at) {
+        return blocks.stream()
+                .filter(s -> !s.start().isAfter(at) && s.block(times).end().isAfter(at))
                 .findFirst();
-        if (running.isEmpty()) {
-            return and(added).settled();
-        }
-        return added.kind() == Block.Kind.PAUSE && running.get().frames() > 1
-                ? divided(running.get(), added).settled()
-                : and(added.at(behind(running.get()))).settled();
+    }
+
+    /** A bracket is of one piece, as one frame is. */
+    private static boolean divisible(BlockSpec s) {
+        return s.frames() > 1 && s.kind() != Block.Kind.BRACKET;
     }
 
     private Laying and(BlockSpec added) {
@@ -71,12 +78,10 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
                 .count();
         List<BlockSpec> next = new ArrayList<>(blocks);
         next.remove(running);
-        boolean bracket = running.kind() == Block.Kind.BRACKET;
-        if (before == 0 || bracket) {
-            // Before its first frame, or behind a bracket, which is of one piece.
-            BlockSpec whole = bracket ? running : running.at(behind(pause.at(running.start())));
-            next.add(whole);
-            next.add(bracket ? pause.at(behind(running)) : pause.at(running.start()));
+        if (before == 0) {
+            BlockSpec stop = pause.at(running.start());
+            next.add(stop);
+            next.add(running.at(behind(stop)));
             return new Laying(next, times);
         }
         BlockSpec first = running.with(before);
@@ -109,17 +114,10 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
      * @throws IllegalArgumentException where nothing is laid at that moment
      */
     Laying withChange(Instant empty) {
-        boolean held = blocks.stream()
-                .anyMatch(s -> s.frames() > 1
-                        && !s.start().isAfter(empty)
-                        && s.block(times).end().isAfter(empty));
-        if (!held) {
-            throw new IllegalArgumentException("no laid block holds the moment at which the battery ends");
-        }
-        BlockSpec holds = blocks.stream()
-                .filter(s -> !s.start().isAfter(empty) && s.block(times).end().isAfter(empty))
-                .findFirst()
-                .orElseThrow();
+        BlockSpec holds = running(empty)
+                .filter(s -> s.frames() > 1)
+                .orElseThrow(
+                        () -> new IllegalArgumentException("no laid block holds the moment at which the battery ends"));
         Instant wished = empty.minus(EARLY);
         Instant first = holds.block(times).frames().get(0).close();
         return with(new BlockSpec(

@@ -10,52 +10,31 @@ import org.halfdusk.sequence.Panorama;
 
 /** A block as a person begins with it, set as the plan is set; all its figures are working figures† that are there to be changed. */
 public enum NewBlock {
-    STACK {
+    STACK(Block.Kind.STACK, 16, 2),
+    TRAILS(Block.Kind.TRAILS, 60, 1),
+    GROUND(Block.Kind.GROUND, GroundFrames.FRAMES, GroundFrames.GAP_SECONDS) {
         @Override
         BlockSpec at(Instant start, Plan plan, RigChoices choices) {
-            return of(Block.Kind.STACK, start, STACKED, STACK_GAP, plan.setting(), 0);
+            return of(start, frames(), GroundFrames.of(plan, start).setting(), 0);
         }
     },
-    TRAILS {
-        @Override
-        BlockSpec at(Instant start, Plan plan, RigChoices choices) {
-            return of(Block.Kind.TRAILS, start, TRAIL_FRAMES, TRAIL_GAP, plan.setting(), 0);
-        }
-    },
-    GROUND {
-        @Override
-        BlockSpec at(Instant start, Plan plan, RigChoices choices) {
-            Setting ground = GroundFrames.of(plan, start).setting();
-            return of(Block.Kind.GROUND, start, GroundFrames.FRAMES, GroundFrames.GAP_SECONDS, ground, 0);
-        }
-    },
-    TIME_LAPSE {
-        @Override
-        BlockSpec at(Instant start, Plan plan, RigChoices choices) {
-            return of(Block.Kind.TIME_LAPSE, start, LAPSE_FRAMES, LAPSE_GAP, plan.setting(), 0);
-        }
-    },
-    BRACKET {
+    TIME_LAPSE(Block.Kind.TIME_LAPSE, 300, 5),
+    BRACKET(Block.Kind.BRACKET, Ladder.USUAL.count(), 1) {
         @Override
         BlockSpec at(Instant start, Plan plan, RigChoices choices) {
             Ladder ladder = choices.bracket().orElse(Ladder.USUAL);
-            return of(Block.Kind.BRACKET, start, ladder.count(), BRACKET_GAP, plan.setting(), ladder.thirds());
+            return of(start, ladder.count(), plan.setting(), ladder.thirds());
         }
     },
-    DARK_FRAME {
-        @Override
-        BlockSpec at(Instant start, Plan plan, RigChoices choices) {
-            return of(Block.Kind.DARK_FRAME, start, 1, STACK_GAP, plan.setting(), 0);
-        }
-    },
-    PAUSE {
+    DARK_FRAME(Block.Kind.DARK_FRAME, 1, 2),
+    PAUSE(Block.Kind.PAUSE, 0, 0) {
         @Override
         BlockSpec at(Instant start, Plan plan, RigChoices choices) {
             Setting s = plan.setting();
             return new BlockSpec(Block.Kind.PAUSE, start, 0, PAUSE_SECONDS, 0, s.fNumber(), s.iso(), 0);
         }
     },
-    PANORAMA {
+    PANORAMA(Block.Kind.PANORAMA, 1, Panorama.TURNING_SECONDS) {
         @Override
         BlockSpec at(Instant start, Plan plan, RigChoices choices) {
             Panorama.Wish wish = choices.panorama()
@@ -68,24 +47,34 @@ public enum NewBlock {
                             plan.framing().altitude().degrees())
                     .tiles()
                     .size();
-            return of(Block.Kind.PANORAMA, start, tiles, Panorama.TURNING_SECONDS, plan.setting(), 0);
+            return of(start, tiles, plan.setting(), 0);
         }
     };
 
-    private static final int STACKED = 16;
-    private static final double STACK_GAP = 2;
-    private static final int TRAIL_FRAMES = 60;
-    private static final double TRAIL_GAP = 1;
-    private static final int LAPSE_FRAMES = 300;
-    private static final double LAPSE_GAP = 5;
-    private static final double BRACKET_GAP = 1;
     private static final double PAUSE_SECONDS = 300;
+
+    private final Block.Kind kind;
+    private final int frames;
+    private final double gapSeconds;
+
+    /** @param frames of it, where nothing that is chosen says otherwise */
+    NewBlock(Block.Kind kind, int frames, double gapSeconds) {
+        this.kind = kind;
+        this.frames = frames;
+        this.gapSeconds = gapSeconds;
+    }
+
+    int frames() {
+        return frames;
+    }
 
     /**
      * @param start of it
      * @throws IllegalArgumentException where something has to be chosen for it first, saying what
      */
-    abstract BlockSpec at(Instant start, Plan plan, RigChoices choices);
+    BlockSpec at(Instant start, Plan plan, RigChoices choices) {
+        return of(start, frames, plan.setting(), 0);
+    }
 
     /** The same, made for what the plan gives. */
     public BlockSpec laid(Instant start, Plan plan, RigChoices choices) {
@@ -104,8 +93,8 @@ public enum NewBlock {
         };
     }
 
-    private static BlockSpec of(Block.Kind kind, Instant start, int frames, double gapSeconds, Setting s, int thirds) {
+    BlockSpec of(Instant start, int count, Setting s, int thirds) {
         return new BlockSpec(
-                kind, start, frames, s.shutter().nominalSeconds(), gapSeconds, s.fNumber(), s.iso(), thirds);
+                kind, start, count, s.shutter().nominalSeconds(), gapSeconds, s.fNumber(), s.iso(), thirds);
     }
 }

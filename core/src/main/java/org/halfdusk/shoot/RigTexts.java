@@ -96,7 +96,7 @@ final class RigTexts {
                 " ",
                 TypedNumber.plain(w.fromAzimuth()),
                 TypedNumber.plain(w.spanDegrees()),
-                TypedNumber.plain(Math.rint(w.overlap() * 1000) / 10),
+                TypedNumber.plain(w.overlapPercent()),
                 Integer.toString(w.rows()),
                 Integer.toString(w.spares()));
     }

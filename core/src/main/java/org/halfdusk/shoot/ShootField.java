@@ -125,7 +125,7 @@ public final class ShootField {
     public static final Field<Shoot, Optional<FNumber>> APERTURE = ofWishes(
             "APERTURE",
             "aperture",
-            Codec.number(Wishes.APERTURE)
+            Codec.number(FNumber.RANGE)
                     .as(FNumber::of, FNumber::value)
                     .worded(FNumber::label)
                     .perhaps(),
@@ -135,7 +135,7 @@ public final class ShootField {
     public static final Field<Shoot, Optional<Iso>> ISO = ofWishes(
             "ISO",
             "ISO",
-            Codec.whole(Wishes.ISO).as(Iso::of, Iso::number).perhaps(),
+            Codec.whole(Iso.RANGE).as(Iso::of, Iso::number).perhaps(),
             Wishes::pinnedIso,
             (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), v, w.limits()));
 
@@ -156,11 +156,8 @@ public final class ShootField {
                             ISO_SCHOOL,
                             SHUTTER,
                             APERTURE,
-                            ISO,
-                            BLOCKS),
-                    RigChoices.FIELDS.stream()
-                            .filter(f -> !f.equals(RigChoices.BLOCKS))
-                            .map(ShootField::ofChoices))
+                            ISO),
+                    RigChoices.FIELDS.stream().map(ShootField::ofChoices))
             .toList();
 
     private static final Map<Subject, List<Field<Shoot, ?>>> ALL = new EnumMap<>(Subject.class);

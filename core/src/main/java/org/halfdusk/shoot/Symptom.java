@@ -48,10 +48,22 @@ public enum Symptom {
         static Remedy none(double trailPx) {
             return new Remedy(Optional.empty(), 0, trailPx);
         }
+
+        private static Remedy of(Change<?> change, double stops, double trailPx) {
+            return new Remedy(Optional.of(change), stops, trailPx);
+        }
     }
 
     /** A field and what to set it to. @param label as the camera shows it */
     public record Change<T>(Field<Shoot, T> field, T value, String label) {
+        private static Change<OptionalDouble> to(ShutterTime time) {
+            return new Change<>(ShootField.SHUTTER, OptionalDouble.of(time.nominalSeconds()), time.label());
+        }
+
+        private static Change<Optional<FNumber>> to(FNumber mark) {
+            return new Change<>(ShootField.APERTURE, Optional.of(mark), mark.label());
+        }
+
         /** The value as a form sends it. */
         public String text() {
             return field.codec().write(value);
@@ -81,18 +93,15 @@ public enum Symptom {
     private static Remedy iso(Setting s, Iso iso, double trail) {
         return iso.equals(s.iso())
                 ? Remedy.none(trail)
-                : new Remedy(
-                        Optional.of(new Change<>(ShootField.ISO, Optional.of(iso), "ISO " + iso)),
-                        iso.stopsOver(s.iso()),
-                        trail);
+                : Remedy.of(
+                        new Change<>(ShootField.ISO, Optional.of(iso), "ISO " + iso), iso.stopsOver(s.iso()), trail);
     }
 
     /** So many stops smaller, where the lens has that. */
     private static Optional<Remedy> aperture(Rig rig, Setting s, double stops) {
         FNumber mark = s.fNumber().stoppedDown(stops).nearest(rig.apertures());
         return Stops.sameMark(s.fNumber().stopsOver(mark) + stops)
-                ? Optional.of(new Remedy(
-                        Optional.of(new Change<>(ShootField.APERTURE, Optional.of(mark), mark.label())), -stops, 0))
+                ? Optional.of(Remedy.of(Change.to(mark), -stops, 0))
                 : Optional.empty();
     }
 
@@ -102,11 +111,7 @@ public enum Symptom {
         ShutterTime time = ShutterTime.nearest(now * factor, ExposurePlan.times(rig));
         double trail = trails.middlePx(time.realSeconds());
         return Stops.met(Stops.between(time.realSeconds(), now * factor))
-                ? new Remedy(
-                        Optional.of(new Change<>(
-                                ShootField.SHUTTER, OptionalDouble.of(time.nominalSeconds()), time.label())),
-                        Stops.between(time.realSeconds(), now),
-                        trail)
+                ? Remedy.of(Change.to(time), Stops.between(time.realSeconds(), now), trail)
                 : Remedy.none(trail);
     }
 
@@ -116,8 +121,8 @@ public enum Symptom {
         double wished = Math.min(School.NPF_1.seconds(setup), s.shutter().realSeconds() / 1.26);
         ShutterTime time =
                 ShutterTime.roundDown(wished, ExposurePlan.times(rig)).orElse(s.shutter());
-        return new Remedy(
-                Optional.of(new Change<>(ShootField.SHUTTER, OptionalDouble.of(time.nominalSeconds()), time.label())),
+        return Remedy.of(
+                Change.to(time),
                 Stops.between(time.realSeconds(), s.shutter().realSeconds()),
                 trails.middlePx(time.realSeconds()));
     }
@@ -129,9 +134,6 @@ public enum Symptom {
                 .orElse(s.fNumber());
         return mark.same(s.fNumber())
                 ? Remedy.none(trail)
-                : new Remedy(
-                        Optional.of(new Change<>(ShootField.APERTURE, Optional.of(mark), mark.label())),
-                        s.fNumber().stopsOver(mark),
-                        trail);
+                : Remedy.of(Change.to(mark), s.fNumber().stopsOver(mark), trail);
     }
 }

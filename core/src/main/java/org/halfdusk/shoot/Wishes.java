@@ -27,8 +27,6 @@ public record Wishes(
         ExposureLimits limits) {
     public static final Range BUDGET = new Range("trail budget", 0.3, 50, "px");
     public static final Range SHUTTER = new Range("shutter time", 1.0 / 64_000, 3600, "s");
-    public static final Range APERTURE = Range.of("aperture f/", FNumber.WIDEST, FNumber.SMALLEST);
-    public static final Range ISO = Range.of("ISO", Iso.LOWEST, Iso.HIGHEST);
 
     public static final Wishes DEFAULT = of(Trailing.DEFAULT_BUDGET_PX, IsoSchool.PROTECT_COLOURS);
 
@@ -65,7 +63,7 @@ public record Wishes(
         limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
         BUDGET.check(budgetPx);
         pinnedSeconds.ifPresent(SHUTTER::check);
-        pinnedAperture.ifPresent(n -> APERTURE.check(n.value()));
-        pinnedIso.ifPresent(i -> ISO.check(i.value()));
+        pinnedAperture.ifPresent(n -> FNumber.RANGE.check(n.value()));
+        pinnedIso.ifPresent(i -> Iso.RANGE.check(i.value()));
     }
 }

@@ -1,11 +1,11 @@
 package org.halfdusk.sky;
 
-/** Parts of day and night by the sun's airless altitude: its upper limb at the horizon with 34′ of refraction, then each 6°. */
+/** Parts of day and night by the sun's airless altitude. */
 public enum DayPart {
-    DAY(-(34.0 / 60 + 16.0 / 60)),
-    CIVIL_TWILIGHT(-6),
-    NAUTICAL_TWILIGHT(-12),
-    ASTRONOMICAL_TWILIGHT(-18),
+    DAY(SkyEvents.SUNRISE_ALTITUDE),
+    CIVIL_TWILIGHT(SkyEvents.CIVIL_ALTITUDE),
+    NAUTICAL_TWILIGHT(SkyEvents.NAUTICAL_ALTITUDE),
+    ASTRONOMICAL_TWILIGHT(SkyEvents.ASTRONOMICAL_ALTITUDE),
     NIGHT(-90);
 
     private final double fromDegrees;

@@ -40,10 +40,10 @@ public record MilkyWayNight(
         Night.Sighting best,
         NightScore score)
         implements AfterDark {
-    /** Under this the air dims and reddens the core too much for most pictures. */
     /** A fifth of a magnitude is hardly seen and a fifth of a stop. */
     public static final double NEARLY_DARKEST_MAGNITUDES = 0.2;
 
+    /** Under this the air dims and reddens the core too much for most pictures. */
     public static final double DEFAULT_LOWEST_CORE_DEGREES = 10;
 
     /** The core moves a quarter of a degree in a minute at the most: an edge nearer than this is the wish's own. */

@@ -125,7 +125,7 @@ record PanoramaPart(
         return Map.of(
                 "from", TypedNumber.plain(w.fromAzimuth()),
                 "span", TypedNumber.plain(w.spanDegrees()),
-                "overlap", TypedNumber.plain(Math.rint(w.overlap() * 1000) / 10),
+                "overlap", TypedNumber.plain(w.overlapPercent()),
                 "rows", Integer.toString(w.rows()),
                 "spares", Integer.toString(w.spares()));
     }

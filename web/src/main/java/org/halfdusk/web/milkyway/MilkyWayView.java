@@ -38,6 +38,9 @@ import org.springframework.stereotype.Component;
 /** The Milky Way on the pages. */
 @Component
 class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
+    /** From one row of the core's way to the next, in a short night. */
+    private static final int ROWS_MINUTES = 30;
+
     @Override
     public Subject subject() {
         return Subject.MILKY_WAY;
@@ -198,8 +201,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 .orElseGet(() -> Interval.of(
                         m.bestMoment().minus(Duration.ofHours(2)),
                         m.bestMoment().plus(Duration.ofHours(2))));
-        Duration step =
-                span.hours() > 5 ? Duration.ofHours(1) : Duration.ofHours(1).dividedBy(2);
+        Duration step = Duration.ofMinutes(span.hours() > 5 ? 2 * ROWS_MINUTES : ROWS_MINUTES);
         List<Instant> times = new ArrayList<>();
         times.add(span.start());
         long stepSeconds = step.toSeconds();

@@ -71,8 +71,7 @@ class NightsController {
         if (all.isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place =
-                placeId.map(this::place).or(() -> usualPlace.of(subject)).orElse(all.get(0));
+        Kept<Place> place = placeId.map(this::place).orElseGet(() -> usualPlace.of(subject, all));
         LocalDate tonight = Night.dateAt(
                 planner.sky(place.it()), clock.instant(), place.it().zone());
         LocalDate first = date(start).orElseGet(() -> date(from).orElse(tonight).withDayOfMonth(1));

@@ -88,8 +88,8 @@ final class SequenceEdits {
         }
         double seconds = faults.or(old.seconds(), () -> BlockSpec.SECONDS.read(form.text("seconds")));
         double gap = faults.or(old.gapSeconds(), () -> BlockSpec.GAP.read(form.text("gap")));
-        FNumber f = faults.or(old.fNumber(), () -> FNumber.of(BlockSpec.APERTURE.read(form.text("aperture"))));
-        Iso iso = faults.or(old.iso(), () -> Iso.of(BlockSpec.ISO.whole(form.text("iso"))));
+        FNumber f = faults.or(old.fNumber(), () -> FNumber.of(FNumber.RANGE.read(form.text("aperture"))));
+        Iso iso = faults.or(old.iso(), () -> Iso.of(Iso.RANGE.whole(form.text("iso"))));
         boolean lapse = old.kind() == Block.Kind.TIME_LAPSE;
         int thirds = lapse ? (form.text("light").isEmpty() ? 0 : 1) : old.thirds();
         BlockSpec next = faults.or(

@@ -64,8 +64,7 @@ class NewShootController {
         if (all.isEmpty() || kits.cameras().isEmpty() || kits.lenses().isEmpty()) {
             return "nights/empty";
         }
-        Kept<Place> place =
-                placeId.map(this::place).or(() -> usualPlace.of(subject)).orElse(all.get(0));
+        Kept<Place> place = placeId.map(this::place).orElseGet(() -> usualPlace.of(subject, all));
         LocalDate start = from.filter(f -> !f.isBlank())
                 .map(ShootField.NIGHT.codec()::read)
                 .orElseGet(() -> Night.dateAt(

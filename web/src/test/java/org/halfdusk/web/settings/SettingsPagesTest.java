@@ -17,7 +17,6 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.web.App;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -28,9 +27,6 @@ class SettingsPagesTest {
 
     @TempDir
     Path other;
-
-    @AfterEach
-    void metricAgain() {}
 
     private static Map<String, String> form(String... more) {
         Map<String, String> form = new HashMap<>(Map.of(
