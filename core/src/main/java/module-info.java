@@ -13,9 +13,15 @@ module org.halfdusk.core {
     exports org.halfdusk.light;
     exports org.halfdusk.weather;
     exports org.halfdusk.optics;
+    exports org.halfdusk.trailing;
     exports org.halfdusk.exposure;
     exports org.halfdusk.sequence;
+    exports org.halfdusk.shoot.setting;
     exports org.halfdusk.shoot;
+    exports org.halfdusk.shoot.programme;
+    exports org.halfdusk.shoot.search;
+    exports org.halfdusk.shoot.kept;
+    exports org.halfdusk.shoot.planning;
     exports org.halfdusk.shoot.milkyway;
     exports org.halfdusk.shoot.trails;
     exports org.halfdusk.shoot.moon;

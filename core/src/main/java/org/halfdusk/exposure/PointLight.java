@@ -2,6 +2,7 @@ package org.halfdusk.exposure;
 
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.trailing.Trailing;
 
 /** Stars on the sensor: which of them clip. A star of magnitude m gives 2.54·10⁻⁶ · 10^(−0.4 m) lux above the air. */
 public final class PointLight {

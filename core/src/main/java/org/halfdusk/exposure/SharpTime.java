@@ -2,6 +2,8 @@ package org.halfdusk.exposure;
 
 import java.util.Arrays;
 import java.util.List;
+import org.halfdusk.trailing.School;
+import org.halfdusk.trailing.Trailing;
 
 /**
  * One school's answer for a kit and frame, and what it really trails.

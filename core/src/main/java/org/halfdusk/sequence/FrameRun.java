@@ -1,8 +1,8 @@
 package org.halfdusk.sequence;
 
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.time.SiderealTime;
+import org.halfdusk.trailing.Trailing;
 
 /**
  * Equal frames at equal intervals, as a timer that counts whole seconds from start to start takes them: the interval is rounded up

@@ -1,6 +1,6 @@
 package org.halfdusk.sequence;
 
-import org.halfdusk.exposure.Trailing;
+import org.halfdusk.trailing.Trailing;
 
 /**
  * How a gap between two frames looks in the trail that they add up to: the trail is blurred by lens and pixel, which fills

@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 import org.halfdusk.weather.Spell;
 

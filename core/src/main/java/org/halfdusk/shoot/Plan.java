@@ -3,7 +3,6 @@ package org.halfdusk.shoot;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -13,8 +12,13 @@ import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.shoot.moon.MoonPlan;
+import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.ExposureLimits;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.shoot.trails.TrailsPlan;
+import org.halfdusk.trailing.FrameTrails;
 
 /** A shoot answered: when, where the camera points, how to expose, which frames. Each subject adds its own reasons. */
 public sealed interface Plan

@@ -3,6 +3,7 @@ package org.halfdusk.shoot;
 import java.util.Optional;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
+import org.halfdusk.shoot.setting.Wishes;
 
 /**
  * What a person has settled once for all: where new shoots begin.

@@ -6,11 +6,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.exposure.Ladder;
-import org.halfdusk.exposure.Mount;
-import org.halfdusk.exposure.Tolerance;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
+import org.halfdusk.shoot.setting.LimitChoices;
+import org.halfdusk.shoot.setting.Recording;
+import org.halfdusk.trailing.Mount;
+import org.halfdusk.trailing.Tolerance;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 
 /**

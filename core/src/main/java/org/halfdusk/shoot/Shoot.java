@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
 
@@ -87,7 +88,7 @@ public record Shoot(
          *
          * @param supports of the kit, that which stands with this rig first
          */
-        Wishes wishes(Sensor sensor, List<Support> supports) {
+        public Wishes wishes(Sensor sensor, List<Support> supports) {
             Wishes limited = wishes.with(choices.limits().with(supports));
             return choices.tolerance()
                     .map(t -> limited.withBudget(Wishes.BUDGET.clamped(Math.rint(10 * t.budgetPx(sensor)) / 10)))

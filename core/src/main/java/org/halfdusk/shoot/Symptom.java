@@ -3,15 +3,17 @@ package org.halfdusk.shoot;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.exposure.StarTrails;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.trailing.School;
+import org.halfdusk.trailing.StarTrails;
+import org.halfdusk.trailing.Trailing;
+import org.halfdusk.typed.Field;
 
 /** What a test frame shows to be wrong, and the one thing to change for it. */
 public enum Symptom {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.halfdusk.typed.Faults;
+import org.halfdusk.typed.Field;
 
 /**
  * What can be wished of a subject.

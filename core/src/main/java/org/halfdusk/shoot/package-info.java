@@ -3,11 +3,12 @@
  *
  * <p>A {@link org.halfdusk.shoot.Shoot} is what a person has decided: subject, place, night, kit, wishes and pins. All
  * else is computed from it, each time anew: which windows the night has ({@link org.halfdusk.shoot.MilkyWayNight}), how
- * good they are ({@link org.halfdusk.shoot.NightScore}) and how to expose ({@link org.halfdusk.shoot.ExposurePlan}). An
+ * good they are ({@link org.halfdusk.shoot.NightScore}) and how to expose ({@link org.halfdusk.shoot.setting.ExposurePlan}). An
  * answer carries its reason as data; the words are the interface's.
  *
- * <p>The ports ({@link org.halfdusk.shoot.Shoots}, {@link org.halfdusk.shoot.Places}, {@link org.halfdusk.shoot.Kits})
- * are what the planner needs kept for it.
+ * <p>Here are the shoot itself and the families that its subjects belong to. Around them stand the rooms of what is done with it:
+ * below, how a camera is set ({@code setting}); above, the frames of a night ({@code programme}), the search for dates and places
+ * ({@code search}), what is kept ({@code kept}), and what puts all together ({@code planning}).
  */
 @NullMarked
 package org.halfdusk.shoot;

@@ -13,6 +13,8 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.trailing.StarImage;
+import org.halfdusk.trailing.Trailing;
 
 /** What holds for every exposure. */
 class ExposurePropertiesTest {

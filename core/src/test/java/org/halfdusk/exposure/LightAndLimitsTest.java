@@ -25,6 +25,11 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.trailing.FrameTrails;
+import org.halfdusk.trailing.Mount;
+import org.halfdusk.trailing.Tolerance;
+import org.halfdusk.trailing.TrailMap;
+import org.halfdusk.trailing.Trailing;
 import org.junit.jupiter.api.Test;
 
 /** Mounts, tolerances, noise, film, the triangle and ladders against worked values and their own identities. */

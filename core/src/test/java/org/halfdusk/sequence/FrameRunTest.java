@@ -9,8 +9,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.shoot.Isle;
+import org.halfdusk.trailing.Trailing;
 
 /** Runs of frames: the field's worked figures and what holds for all. */
 class FrameRunTest {

@@ -17,6 +17,7 @@ import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlanner;
 import org.halfdusk.shoot.moon.MoonWish;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.shoot.trails.TrailsWish;

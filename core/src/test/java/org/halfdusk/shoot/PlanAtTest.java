@@ -21,6 +21,7 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonPlanner;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.junit.jupiter.api.Test;

@@ -5,9 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.Unread;
-import org.halfdusk.shoot.Unreadable;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Unread;
+import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.typed.PlainText;
 import org.jspecify.annotations.Nullable;
 

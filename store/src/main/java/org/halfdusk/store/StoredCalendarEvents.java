@@ -6,7 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import org.halfdusk.shoot.CalendarEvents;
+import org.halfdusk.shoot.search.CalendarEvents;
 import org.halfdusk.store.jooq.tables.records.CalendarEventRecord;
 import org.halfdusk.time.Interval;
 import org.jooq.DSLContext;

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.place.Observer;
-import org.halfdusk.shoot.Forecasts;
+import org.halfdusk.shoot.kept.Forecasts;
 import org.halfdusk.store.jooq.tables.records.ForecastHourRecord;
 import org.halfdusk.store.jooq.tables.records.ForecastRecord;
 import org.halfdusk.weather.Forecast;

@@ -3,7 +3,7 @@ package org.halfdusk.store;
 import static org.halfdusk.store.jooq.Tables.SETTING;
 
 import java.util.Map;
-import org.halfdusk.shoot.KeptSettings;
+import org.halfdusk.shoot.kept.KeptSettings;
 import org.jooq.DSLContext;
 
 /** Settings in the file, by name. */

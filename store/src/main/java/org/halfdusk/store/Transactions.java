@@ -1,7 +1,7 @@
 package org.halfdusk.store;
 
 import java.util.function.Supplier;
-import org.halfdusk.shoot.AllOrNothing;
+import org.halfdusk.shoot.kept.AllOrNothing;
 
 /** Changes through several ports in one transaction of the file. */
 public final class Transactions implements AllOrNothing {

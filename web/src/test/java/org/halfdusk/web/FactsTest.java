@@ -21,8 +21,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
-import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.Words;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -124,7 +124,7 @@ class FactsTest {
     private static void make() throws Exception {
         Random random = new Random(20270604);
         List<Kept<org.halfdusk.place.Place>> places =
-                app.bean(org.halfdusk.shoot.Places.class).list();
+                app.bean(org.halfdusk.shoot.kept.Places.class).list();
         for (int i = 0; i < MADE; i++) {
             Subject subject = Subject.values()[i % Subject.values().length];
             LocalDate night = LocalDate.of(2027, 1, 1).plusDays(random.nextInt(700));

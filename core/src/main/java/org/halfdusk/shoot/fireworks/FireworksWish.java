@@ -7,10 +7,10 @@ import java.util.OptionalDouble;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Air;
-import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 
 /**

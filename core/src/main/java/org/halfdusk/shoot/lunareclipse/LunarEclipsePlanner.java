@@ -21,7 +21,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishKind;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.Night;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.exposure.FrameTrails;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -14,13 +13,14 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
-import org.halfdusk.shoot.Exposed;
-import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
+import org.halfdusk.trailing.FrameTrails;
 
 /** A Milky Way shoot answered: the night's window, where the camera points, how to expose. */
 public record MilkyWayPlan(

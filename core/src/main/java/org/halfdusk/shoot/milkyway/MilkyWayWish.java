@@ -1,9 +1,9 @@
 package org.halfdusk.shoot.milkyway;
 
 import java.util.List;
-import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
+import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 
 /**

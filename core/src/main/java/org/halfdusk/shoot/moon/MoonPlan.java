@@ -14,11 +14,11 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 

@@ -16,9 +16,9 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
-import org.halfdusk.shoot.ApertureChoice;
-import org.halfdusk.shoot.ExposurePlan;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.ApertureChoice;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.BodyMotion;
 import org.halfdusk.time.Moment;
 

@@ -2,10 +2,10 @@ package org.halfdusk.shoot.moon;
 
 import java.time.Duration;
 import java.util.List;
-import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 
 /**

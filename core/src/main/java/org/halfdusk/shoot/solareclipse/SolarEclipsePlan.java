@@ -20,14 +20,14 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.shoot.ApertureChoice;
-import org.halfdusk.shoot.Exposed;
-import org.halfdusk.shoot.ExposurePlan;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.Recentring;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.ApertureChoice;
+import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Recentring;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**

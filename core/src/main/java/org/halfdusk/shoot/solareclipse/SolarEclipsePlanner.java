@@ -18,7 +18,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishKind;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.time.Interval;
 
 /** The planner of solar eclipses. */

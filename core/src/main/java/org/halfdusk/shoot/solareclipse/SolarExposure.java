@@ -5,7 +5,7 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
-import org.halfdusk.shoot.ExposurePlan;
+import org.halfdusk.shoot.setting.ExposurePlan;
 
 /**
  * The exposure of one phase by its guide value.

@@ -2,7 +2,6 @@ package org.halfdusk.shoot.trails;
 
 import java.util.List;
 import org.halfdusk.exposure.Reciprocity;
-import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
@@ -11,10 +10,11 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
-import org.halfdusk.shoot.ApertureChoice;
-import org.halfdusk.shoot.ExposurePlan;
-import org.halfdusk.shoot.IsoReason;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.ApertureChoice;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.IsoReason;
+import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.trailing.School;
 
 /**
  * One frame of star trails. The sky's glow, not the stars' motion, limits it: at a third of the way across the histogram

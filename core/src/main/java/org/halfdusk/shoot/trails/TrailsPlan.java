@@ -18,10 +18,10 @@ import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.sequence.TrailGap;
-import org.halfdusk.shoot.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.time.Interval;
 
 /**

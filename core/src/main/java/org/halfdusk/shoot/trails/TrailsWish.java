@@ -4,9 +4,9 @@ import java.time.Duration;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.halfdusk.shoot.Air;
-import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
+import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 
 /**

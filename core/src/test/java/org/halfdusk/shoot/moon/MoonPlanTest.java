@@ -32,7 +32,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;

@@ -2,15 +2,15 @@ package org.halfdusk.web.api;
 
 import java.util.List;
 import java.util.Map;
-import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.exposure.StarTrails;
-import org.halfdusk.exposure.Trailing;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.trailing.School;
+import org.halfdusk.trailing.StarTrails;
+import org.halfdusk.trailing.Trailing;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;

@@ -1,8 +1,8 @@
 package org.halfdusk.web.door;
 
 import org.halfdusk.place.Place;
-import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Places;
 
 /** Something a page was asked for is not there; says what and what to do. */
 public class NotFound extends RuntimeException {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.tomcat.util.http.InvalidParameterException;
-import org.halfdusk.shoot.Unreadable;
+import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.store.Trouble;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Shell;

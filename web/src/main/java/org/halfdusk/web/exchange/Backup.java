@@ -11,9 +11,9 @@ import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Track;
-import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.StandingRig;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.StandingRig;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -11,17 +11,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import org.halfdusk.shoot.AllOrNothing;
-import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.KeptSettings;
-import org.halfdusk.shoot.Kits;
-import org.halfdusk.shoot.PackLists;
-import org.halfdusk.shoot.Places;
-import org.halfdusk.shoot.Rigs;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.Shoots;
-import org.halfdusk.shoot.StandingRig;
-import org.halfdusk.shoot.Tracks;
+import org.halfdusk.shoot.kept.AllOrNothing;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.KeptSettings;
+import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.PackLists;
+import org.halfdusk.shoot.kept.Places;
+import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.kept.Tracks;
 import org.springframework.stereotype.Component;
 
 /** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */

@@ -4,8 +4,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import org.halfdusk.shoot.ShootField;
-import org.halfdusk.shoot.Wishes;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.typed.TypedNumber;
 
 /** Settings as they are kept: which there are, and what may stand in each. */

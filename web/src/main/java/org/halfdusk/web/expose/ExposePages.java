@@ -2,8 +2,8 @@ package org.halfdusk.web.expose;
 
 import java.util.HashMap;
 import java.util.Map;
-import org.halfdusk.shoot.Kits;
-import org.halfdusk.shoot.Rigs;
+import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;

@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.photometry.FNumber;
-import org.halfdusk.shoot.GroundFrames;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.programme.GroundFrames;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Line;
 

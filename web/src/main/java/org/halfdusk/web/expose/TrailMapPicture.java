@@ -1,6 +1,6 @@
 package org.halfdusk.web.expose;
 
-import org.halfdusk.exposure.TrailMap;
+import org.halfdusk.trailing.TrailMap;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;

@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
-import org.halfdusk.shoot.StandingPoints;
+import org.halfdusk.shoot.search.StandingPoints;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.map.MapOverlay;

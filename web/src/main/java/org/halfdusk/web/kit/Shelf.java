@@ -10,11 +10,11 @@ import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Support;
-import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.Kits;
-import org.halfdusk.shoot.Rigs;
-import org.halfdusk.shoot.StandingRig;
-import org.halfdusk.shoot.Unread;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.kept.Unread;
 import org.springframework.stereotype.Component;
 
 /** All kit behind one door: each kind is listed, found, kept and put away alike. */

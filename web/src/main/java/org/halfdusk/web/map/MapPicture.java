@@ -11,7 +11,7 @@ import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Town;
-import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 

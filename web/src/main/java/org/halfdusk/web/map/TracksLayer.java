@@ -2,7 +2,7 @@ package org.halfdusk.web.map;
 
 import java.util.List;
 import org.halfdusk.place.Track;
-import org.halfdusk.shoot.Tracks;
+import org.halfdusk.shoot.kept.Tracks;
 import org.springframework.stereotype.Component;
 
 /** The user's tracks. */

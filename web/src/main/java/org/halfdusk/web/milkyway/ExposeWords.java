@@ -1,9 +1,9 @@
 package org.halfdusk.web.milkyway;
 
-import org.halfdusk.exposure.School;
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.shoot.ExposurePlan;
-import org.halfdusk.shoot.ShutterReason;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.ShutterReason;
+import org.halfdusk.trailing.School;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ReasonWords;

@@ -1,7 +1,7 @@
 package org.halfdusk.web.milkyway;
 
-import org.halfdusk.exposure.StarImage;
-import org.halfdusk.exposure.Trailing;
+import org.halfdusk.trailing.StarImage;
+import org.halfdusk.trailing.Trailing;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
 

@@ -6,9 +6,9 @@ import java.util.Set;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.PlaceNotes;
-import org.halfdusk.shoot.Kept;
 import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.kept.Kept;
 
 /**
  * The Pack step.

@@ -1,7 +1,7 @@
 package org.halfdusk.web.places;
 
 import org.halfdusk.place.Place;
-import org.halfdusk.shoot.Kept;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.Words;
 
 /** A place in the list. */

@@ -3,7 +3,7 @@ package org.halfdusk.web.sequence;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.util.Optional;
-import org.halfdusk.shoot.CalendarEvents;
+import org.halfdusk.shoot.search.CalendarEvents;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.shoot.Identities;

@@ -7,9 +7,9 @@ import java.util.Optional;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.SettingCurve;
 import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.programme.SettingCurve;
+import org.halfdusk.shoot.setting.Wishes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 

@@ -2,10 +2,10 @@ package org.halfdusk.web.shoot;
 
 import java.util.List;
 import org.halfdusk.place.Place;
-import org.halfdusk.shoot.Kept;
-import org.halfdusk.shoot.Planner;
-import org.halfdusk.shoot.Shoots;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.planning.Planner;
 import org.springframework.stereotype.Component;
 
 /** Where somebody is asked to begin who has not said where: lists of nights and new shoots begin at the same place. */

@@ -1,10 +1,10 @@
 package org.halfdusk.web.shoot;
 
 import java.util.List;
-import org.halfdusk.shoot.Field;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 

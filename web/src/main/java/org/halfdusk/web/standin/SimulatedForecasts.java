@@ -9,7 +9,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.halfdusk.place.Observer;
-import org.halfdusk.shoot.Forecasts;
+import org.halfdusk.shoot.kept.Forecasts;
 import org.halfdusk.weather.Forecast;
 
 /**

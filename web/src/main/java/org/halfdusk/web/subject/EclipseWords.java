@@ -1,7 +1,7 @@
 package org.halfdusk.web.subject;
 
 import java.time.ZoneId;
-import org.halfdusk.shoot.EclipseInSight;
+import org.halfdusk.shoot.search.EclipseInSight;
 import org.halfdusk.web.layout.Words;
 
 /** An eclipse that falls into what is planned for something else. */

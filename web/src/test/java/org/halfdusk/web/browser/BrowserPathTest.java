@@ -26,7 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.App;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -247,7 +247,7 @@ class BrowserPathTest {
         page.mouse().up();
         button("Save").click();
         assertThat(page.locator("h1")).hasText("Places");
-        double south = app.bean(org.halfdusk.shoot.Places.class)
+        double south = app.bean(org.halfdusk.shoot.kept.Places.class)
                 .find(4)
                 .orElseThrow()
                 .it()

@@ -13,7 +13,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -237,9 +237,9 @@ class DoorTest extends DemoPages {
     @Test
     void aPresetPressedTwiceMakesOneRig() throws Exception {
         app.post("/kit/preset", Map.of("camera", "3", "lens", "4"));
-        int rigs = app.bean(org.halfdusk.shoot.Rigs.class).rigs().size();
+        int rigs = app.bean(org.halfdusk.shoot.kept.Rigs.class).rigs().size();
         app.post("/kit/preset", Map.of("camera", "3", "lens", "4"));
-        assertEquals(rigs, app.bean(org.halfdusk.shoot.Rigs.class).rigs().size());
+        assertEquals(rigs, app.bean(org.halfdusk.shoot.kept.Rigs.class).rigs().size());
     }
 
     @Test
@@ -296,8 +296,10 @@ class DoorTest extends DemoPages {
         second.put("elevation", "61");
         assertEquals(302, app.post("/places/1", first).statusCode());
         assertEquals(302, app.post("/places/1", second).statusCode());
-        org.halfdusk.place.Place now =
-                app.bean(org.halfdusk.shoot.Places.class).find(1).orElseThrow().it();
+        org.halfdusk.place.Place now = app.bean(org.halfdusk.shoot.kept.Places.class)
+                .find(1)
+                .orElseThrow()
+                .it();
         assertEquals("low at two", now.notes().tide());
         assertEquals("by the gate", now.notes().parking());
         assertEquals(61, now.observer().elevationMetres());
@@ -311,7 +313,7 @@ class DoorTest extends DemoPages {
         assertEquals(302, app.post("/places/1", first).statusCode());
         assertEquals(
                 70,
-                app.bean(org.halfdusk.shoot.Places.class)
+                app.bean(org.halfdusk.shoot.kept.Places.class)
                         .find(1)
                         .orElseThrow()
                         .it()
@@ -322,7 +324,7 @@ class DoorTest extends DemoPages {
         assertEquals(302, app.post("/places/1", second).statusCode());
         assertEquals(
                 70,
-                app.bean(org.halfdusk.shoot.Places.class)
+                app.bean(org.halfdusk.shoot.kept.Places.class)
                         .find(1)
                         .orElseThrow()
                         .it()
@@ -347,7 +349,7 @@ class DoorTest extends DemoPages {
         assertEquals(200, app.get("/backup.json").statusCode());
         assertEquals(302, app.post("/shoots/" + copy + "/delete", Map.of()).statusCode());
         assertFalse(app.get("/shoots").body().contains("Kept, but not to be read"));
-        app.bean(org.halfdusk.shoot.KeptSettings.class).replace(Map.of());
+        app.bean(org.halfdusk.shoot.kept.KeptSettings.class).replace(Map.of());
     }
 
     /** Another program writes for long: 503, what was typed is there to be sent again, and once it is free it is saved. */

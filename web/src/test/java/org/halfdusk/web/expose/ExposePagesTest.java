@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
 import java.util.Map;
-import org.halfdusk.shoot.Shoots;
+import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -7,7 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.Set;
-import org.halfdusk.shoot.PackLists;
+import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -8,7 +8,7 @@ import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
 import org.halfdusk.place.Place;
-import org.halfdusk.shoot.Places;
+import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
 

@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import java.net.http.HttpResponse;
 import java.util.Map;
-import org.halfdusk.shoot.Tracks;
+import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
 

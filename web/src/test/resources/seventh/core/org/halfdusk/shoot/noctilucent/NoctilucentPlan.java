@@ -14,11 +14,11 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
-import org.halfdusk.shoot.ExposurePlan;
-import org.halfdusk.shoot.Exposed;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.Wishes;
+import org.halfdusk.shoot.setting.Wishes;
 
 /** Four seconds at ISO 400 wide open, low in the north. */
 public record NoctilucentPlan(

@@ -1,0 +1,303 @@
+package org.halfdusk.shoot.planning;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.halfdusk.ephemeris.Ephemeris;
+import org.halfdusk.light.DarkSite;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Support;
+import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Preferences;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.SubjectPlanner;
+import org.halfdusk.shoot.Traits;
+import org.halfdusk.shoot.Wish;
+import org.halfdusk.shoot.kept.Forecasts;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.Places;
+import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.time.DeltaT;
+import org.halfdusk.weather.Forecast;
+
+/** Plans from what is kept: looks places and kit up and lets the subject's planner put the rooms together. */
+public final class Planner {
+    /** Nights kept for being asked again, some 3 kB each: a year of three places for six subjects and more. */
+    private static final int MOST_NIGHTS = 8000;
+
+    private static final int MOST_SITES = 200;
+
+    private final Places places;
+    private final Kits kits;
+    private final Forecasts forecasts;
+    private final Rigs rigs;
+    private final Supplier<Preferences> preferences;
+    private final Ephemeris ephemeris;
+    private final Map<Subject, SubjectPlanner<?, ?>> subjects = new EnumMap<>(Subject.class);
+    private final Recent<SiteKey, DarkSite> sites = new Recent<>(MOST_SITES);
+    private final Recent<PlaceKey, Long> numbers = new Recent<>(MOST_SITES);
+    private final Recent<NightKey, SubjectNight> nights = new Recent<>(MOST_NIGHTS);
+    private final AtomicLong lastNumber = new AtomicLong();
+
+    /** @param preferences asked each time, so that a change holds at once */
+    public Planner(
+            Places places,
+            Kits kits,
+            Rigs rigs,
+            Forecasts forecasts,
+            Supplier<Preferences> preferences,
+            Ephemeris ephemeris) {
+        this.rigs = rigs;
+        this.preferences = preferences;
+        this.places = places;
+        this.kits = kits;
+        this.forecasts = forecasts;
+        this.ephemeris = ephemeris;
+        SubjectPlanner.all(ephemeris).forEach(p -> subjects.put(p.subject(), p));
+    }
+
+    /** The planner of a subject. */
+    public SubjectPlanner<?, ?> of(Subject subject) {
+        return Optional.<SubjectPlanner<?, ?>>ofNullable(subjects.get(subject)).orElseThrow();
+    }
+
+    public Sky sky(Place place) {
+        return Sky.over(place.observer(), ephemeris, DeltaT.model());
+    }
+
+    /** A place with its sky, its forecast and the towns around it; looking the towns up takes milliseconds, so that is kept. */
+    public Site site(Place place) {
+        SiteKey key = new SiteKey(place.observer(), place.skyBrightness());
+        DarkSite dark =
+                sites.get(key).orElseGet(() -> sites.keep(key, DarkSite.of(place.observer(), place.skyBrightness())));
+        return new Site(place, sky(place), dark, forecasts.near(place.observer()));
+    }
+
+    /** The weather ahead of a place, where any is known. */
+    public Optional<Forecast> forecast(Place place) {
+        return forecasts.near(place.observer());
+    }
+
+    private record SiteKey(Observer observer, SkyBrightness skyBrightness) {}
+
+    /** A night of a place for a subject; asked again for the same, the one computed before. */
+    public SubjectNight night(Subject subject, Place place, LocalDate date, Wish wish) {
+        return night(of(subject), here(place), date, wish);
+    }
+
+    private <N extends SubjectNight, W extends Wish> N night(
+            SubjectPlanner<N, W> planner, Here here, LocalDate date, Wish wished) {
+        W wish = planner.wishes().type().cast(wished);
+        NightKey key = new NightKey(planner.subject(), here.number(), wish, date);
+        SubjectNight found = nights.get(key).orElseGet(() -> nights.keep(key, planner.night(here.site(), date, wish)));
+        return planner.nightType().cast(weathered(found, here.site()));
+    }
+
+    /** The night with the weather of its windows in the score, where all of the longest is forecast. */
+    private static SubjectNight weathered(SubjectNight night, Site site) {
+        return site.forecast()
+                .flatMap(f -> night.main().flatMap(f::during))
+                .map(w -> night.withScore(night.score().withWeather(w.clear())))
+                .orElse(night);
+    }
+
+    /** What a night follows from, apart from the sky itself; the place by a number, since a skyline is long. */
+    private record NightKey(Subject subject, long place, Wish wish, LocalDate date) {}
+
+    /** What of a place its nights follow from. */
+    private record PlaceKey(
+            Observer observer, ZoneId zone, SkyBrightness skyBrightness, List<?> objects, Skyline skyline) {
+        PlaceKey(Place place) {
+            this(place.observer(), place.zone(), place.skyBrightness(), place.objects(), place.skyline());
+        }
+    }
+
+    /** A place as it stands, under a number that no other has: changed, it has another. */
+    private record Here(Site site, long number) {}
+
+    private Here here(Place place) {
+        PlaceKey key = new PlaceKey(place);
+        return new Here(site(place), numbers.get(key).orElseGet(() -> numbers.keep(key, lastNumber.incrementAndGet())));
+    }
+
+    /**
+     * Nights of a place that are worth a look for a subject from a date on, in order; fewer where the last night that can
+     * be planned comes before.
+     */
+    public List<SubjectNight> nights(Subject subject, Place place, LocalDate from, int count) {
+        Here here = here(place);
+        SubjectPlanner<?, ?> planner = of(subject);
+        Wish wish = initialWish(subject, place);
+        return planner.dates(here.site(), from, count).stream()
+                .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
+                .<SubjectNight>map(d -> night(planner, here, d, wish))
+                .toList();
+    }
+
+    /** Every night from a date on, whether or not anything happens in it; fewer at the end of the years. */
+    public List<SubjectNight> everyNight(Subject subject, Place place, LocalDate from, int count) {
+        Here here = here(place);
+        SubjectPlanner<?, ?> planner = of(subject);
+        Wish wish = initialWish(subject, place);
+        return Stream.iterate(from, d -> d.plusDays(1))
+                .limit(count)
+                .filter(d -> !d.isBefore(ShootField.FIRST_NIGHT) && !d.isAfter(ShootField.LAST_NIGHT))
+                .<SubjectNight>map(d -> night(planner, here, d, wish))
+                .toList();
+    }
+
+    /** The best first: by score, of equals the weekend's, then that with more hours, then the earliest; no window last. */
+    public static final Comparator<SubjectNight> BEST_FIRST = Comparator.comparing(
+                    (SubjectNight n) -> n.main().isEmpty())
+            .thenComparing(n -> -n.score().total())
+            .thenComparing(n -> !n.beforeFreeDay())
+            .thenComparing(n -> -n.windowHours())
+            .thenComparing(SubjectNight::date);
+
+    /** The best of some nights; nothing where none has a window. */
+    public static Optional<SubjectNight> best(List<SubjectNight> nights) {
+        return nights.stream().filter(n -> n.main().isPresent()).min(BEST_FIRST);
+    }
+
+    /** The rig of a shoot, from the kit as it is now. */
+    public Rig rig(Shoot.ShootRig rig) {
+        Camera camera =
+                kits.camera(rig.cameraId()).orElseThrow(() -> missing("camera")).it();
+        Lens lens = kits.lens(rig.lensId()).orElseThrow(() -> missing("lens")).it();
+        Optional<Converter> converter =
+                rig.converterId().flatMap(kits::converter).map(Kept::it);
+        return Rig.of(camera, lens, converter, rig.focalMm());
+    }
+
+    private static IllegalArgumentException missing(String what) {
+        return new IllegalArgumentException(what + " of this shoot is not in the kit any more");
+    }
+
+    public Plan plan(Shoot shoot) {
+        Place place = places.find(shoot.placeId())
+                .orElseThrow(() -> new IllegalArgumentException("place of this shoot is not known any more"))
+                .it();
+        return plan(of(shoot.subject()), here(place), shoot);
+    }
+
+    private <N extends SubjectNight, W extends Wish> Plan plan(SubjectPlanner<N, W> planner, Here here, Shoot shoot) {
+        Shoot.ShootRig kept = shoot.rig();
+        N night = night(planner, here, shoot.night(), shoot.wish());
+        Rig rig = rig(kept);
+        return planner.plan(
+                here.site(),
+                night,
+                rig,
+                kept.framing(),
+                kept.wishes(rig.camera().sensor(), supports(kept)),
+                planner.wishes().type().cast(shoot.wish()));
+    }
+
+    /** Tripods and mounts of the kit; first that which a standing rig has under this camera and lens. */
+    private List<Support> supports(Shoot.ShootRig kept) {
+        if (!kept.choices().limits().mount().turns()) {
+            return List.of();
+        }
+        Set<Long> under = rigs.rigs().stream()
+                .map(Kept::it)
+                .filter(r -> r.cameraId() == kept.cameraId() && r.lensId() == kept.lensId())
+                .flatMap(r -> r.supportId().stream())
+                .collect(Collectors.toSet());
+        return rigs.accessories().stream()
+                .filter(a -> a.it() instanceof Support)
+                .sorted(Comparator.comparing(a -> !under.contains(a.id())))
+                .map(a -> (Support) a.it())
+                .toList();
+    }
+
+    /** The wishes that a new shoot begins with, by the subject and what the person has settled. */
+    public Wish initialWish(Subject subject, Place place) {
+        return of(subject).initialWish(place, preferences.get());
+    }
+
+    /** Where a person usually goes, if they have settled that and the place is still there. */
+    public Optional<Kept<Place>> usualPlace() {
+        Optional<Long> id = preferences.get().placeId();
+        return places.list().stream()
+                .filter(p -> id.filter(i -> i == p.id()).isPresent())
+                .findFirst();
+    }
+
+    /** The rig that a person usually takes, where it suits the subject. */
+    private Optional<Shoot.ShootRig> usualRig(Subject subject) {
+        return preferences
+                .get()
+                .rigId()
+                .filter(id -> Traits.of(subject).wide())
+                .flatMap(rigs::rig)
+                .map(Kept::it)
+                .map(r -> new Shoot.ShootRig(
+                        r.cameraId(),
+                        r.lensId(),
+                        r.converterId(),
+                        r.focalMm(),
+                        Optional.empty(),
+                        preferences.get().wishes()));
+    }
+
+    /** The kit that suits a subject: the usual rig, or the largest sensor, the lens that its planner finds fittest. */
+    public Shoot.ShootRig suggestedRig(Subject subject) {
+        return usualRig(subject).orElseGet(() -> fittestRig(subject));
+    }
+
+    private Shoot.ShootRig fittestRig(Subject subject) {
+        SubjectPlanner<?, ?> planner = of(subject);
+        Kept<Camera> camera = kits.cameras().stream()
+                .max(Comparator.comparingDouble(c -> c.it().sensor().diagonalMm()))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "there is no camera in the kit yet; add one before planning a shoot"));
+        Kept<Lens> lens = kits.lenses().stream()
+                .min(Comparator.comparingDouble((Kept<Lens> l) -> planner.unfitness(l.it()))
+                        .thenComparing(Kept::id))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "there is no lens in the kit yet; add one before planning a shoot"));
+        return rig(subject, camera.id(), lens);
+    }
+
+    /** A rig of a person's own choice, set as the subject begins with. */
+    public Shoot.ShootRig rig(Subject subject, long cameraId, Kept<Lens> lens) {
+        return new Shoot.ShootRig(
+                cameraId,
+                lens.id(),
+                Optional.empty(),
+                of(subject).focalMm(lens.it()),
+                Optional.empty(),
+                preferences.get().wishes());
+    }
+
+    /** A new shoot for a night, named after what is to be seen. */
+    public Shoot newShoot(Subject subject, Kept<Place> place, Shoot.ShootRig rig, LocalDate night, Instant now) {
+        SubjectPlanner<?, ?> planner = of(subject);
+        String title = planner.title(place.it());
+        String fitting = title.substring(0, Math.min(title.length(), Shoot.LONGEST_TITLE));
+        return new Shoot(subject, place.id(), night, fitting, rig, initialWish(subject, place.it()), "", now);
+    }
+}

@@ -1,0 +1,153 @@
+package org.halfdusk.shoot.programme;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.sequence.Timer;
+import org.halfdusk.shoot.Air;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.setting.ExposurePlan;
+
+/**
+ * One rig's night, in order of time: blocks that the plan computes, or that a person has laid. Everything that is shown, typed into a
+ * timer, exported or reckoned of it derives from this. Subjects whose frames follow from the sky's own times (eclipses, the moon,
+ * fireworks) keep their computed blocks, and a person's come beside them.
+ */
+public record Programme(List<Planned> planned) {
+    /**
+     * A block with its identity for life.
+     *
+     * @param id a computed block is the how manieth of its kind ("stack-1"); laid by hand it keeps that, or has one of its own
+     * @param laid as the person laid it; nothing where it is computed
+     */
+    public record Planned(String id, Block block, Optional<BlockSpec> laid) {
+        /** What is typed into a timer for it; nothing where no timer does it. */
+        public Optional<Timer> timer() {
+            return Timer.of(block);
+        }
+
+        /**
+         * Where the plan has another setting by now than the one it was laid for, and it is set otherwise: what the plan says now.
+         */
+        public Optional<BlockSpec.Made> madeForOther(Plan plan) {
+            return laid.flatMap(s -> NewBlock.given(plan, s)
+                    .filter(now -> s.made().isPresent()
+                            && !s.as(now)
+                            && !s.made().get().equals(now)));
+        }
+    }
+
+    public Programme {
+        planned = List.copyOf(planned);
+    }
+
+    public static Programme of(Plan plan, RigChoices choices) {
+        List<BlockSpec> own = choices.blocks();
+        List<Planned> all = new ArrayList<>(own.isEmpty() || !replaces(plan) ? computed(plan) : List.of());
+        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        for (BlockSpec s : own) {
+            Block block = followsLight(s) ? ramp(plan, s, times) : s.block(times);
+            all.add(new Planned(s.id(), block, Optional.of(s)));
+        }
+        all.sort(Comparator.comparing((Planned p) -> p.block().start())
+                .thenComparing(p -> p.block().end()));
+        return new Programme(all);
+    }
+
+    /** The plan's own blocks, each the how manieth of its kind. */
+    private static List<Planned> computed(Plan plan) {
+        Map<Block.Kind, Integer> seen = new EnumMap<>(Block.Kind.class);
+        return plan.blocks().stream()
+                .map(b -> {
+                    int n = seen.merge(b.kind(), 1, Integer::sum);
+                    return new Planned(b.kind().name().toLowerCase(Locale.ROOT) + "-" + n, b, Optional.empty());
+                })
+                .toList();
+    }
+
+    /** The blocks alone. */
+    public List<Block> blocks() {
+        return planned.stream().map(Planned::block).toList();
+    }
+
+    /** Whether laid blocks take the place of the computed ones. */
+    public static boolean replaces(Plan plan) {
+        return plan.traits().replaceable();
+    }
+
+    /** Whether a time lapse's exposure follows the light. */
+    public static boolean followsLight(BlockSpec s) {
+        return s.kind() == Block.Kind.TIME_LAPSE && s.thirds() > 0;
+    }
+
+    private static Block ramp(Plan plan, BlockSpec s, List<ShutterTime> times) {
+        Block even = s.block(times);
+        ShutterTime longest = even.frames().get(0).shutter();
+        return Block.of(
+                s.kind(),
+                Ramp.frames(
+                        plan,
+                        s.start(),
+                        s.frames(),
+                        longest,
+                        new FrameRun(longest, s.gapSeconds(), s.frames()).intervalSeconds(),
+                        s.fNumber(),
+                        s.iso(),
+                        IsoSchool.LIFT_AT_CAMERA.histogramPosition()));
+    }
+
+    /** What a person can lay otherwise: their own blocks, or the computed ones where they may be replaced, as they stand. */
+    public static Laying laid(Plan plan, RigChoices choices) {
+        List<BlockSpec> own = choices.blocks();
+        List<BlockSpec> blocks = own.isEmpty() && replaces(plan)
+                ? computed(plan).stream()
+                        .map(p -> BlockSpec.of(p.block()).named(p.id()))
+                        .map(s -> NewBlock.given(plan, s).map(s::madeFor).orElse(s))
+                        .toList()
+                : own;
+        return new Laying(blocks, ExposurePlan.times(plan.rig()));
+    }
+
+    /** So many times a battery is changed in a night at the most. */
+    private static final int MOST_CHANGES = 12;
+
+    /**
+     * What is laid, with a pause wherever a battery ends: one change after another.
+     *
+     * @throws IllegalArgumentException where a battery ends in no laid block
+     */
+    public static Laying withChanges(Plan plan, RigChoices choices, Air air) {
+        Laying laid = laid(plan, choices);
+        for (int changes = 0; changes < MOST_CHANGES; changes++) {
+            RigChoices now = choices.laying(laid.blocks());
+            Optional<Instant> empty = of(plan, now).simulated(plan, now, air).emptyAt();
+            if (empty.isEmpty()) {
+                break;
+            }
+            laid = laid.withChange(empty.get());
+        }
+        return laid;
+    }
+
+    /** What becomes of it on the camera: the one simulation of card, battery and buffer. */
+    public RunSimulation simulated(Plan plan, RigChoices choices, Air air) {
+        return RunSimulation.of(
+                blocks(),
+                plan.rig().camera(),
+                choices.recording().jpeg(),
+                choices.recording().noiseReduction(),
+                air.celsius());
+    }
+}

@@ -1,0 +1,69 @@
+package org.halfdusk.shoot.setting;
+
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.trailing.Trailing;
+import org.halfdusk.typed.Range;
+
+/**
+ * What a person wants of the exposure, and what they have fixed themselves.
+ *
+ * @param budgetPx trail allowed in the middle of the frame, 0.3 to 50 px
+ * @param pinnedSeconds nominal shutter time that must be used
+ * @param pinnedAperture f-number that must be used
+ * @param pinnedIso ISO that must be used
+ * @param limits mount, people, filter; a file of an older version has none
+ */
+public record Wishes(
+        double budgetPx,
+        IsoSchool isoSchool,
+        OptionalDouble pinnedSeconds,
+        Optional<FNumber> pinnedAperture,
+        Optional<Iso> pinnedIso,
+        ExposureLimits limits) {
+    public static final Range BUDGET = new Range("trail budget", 0.3, 50, "px");
+    public static final Range SHUTTER = new Range("shutter time", 1.0 / 64_000, 3600, "s");
+
+    public static final Wishes DEFAULT = of(Trailing.DEFAULT_BUDGET_PX, IsoSchool.PROTECT_COLOURS);
+
+    /** With nothing pinned. */
+    public static Wishes of(double budgetPx, IsoSchool isoSchool) {
+        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** On a tripod, nobody in the frame, no filter. */
+    public Wishes(
+            double budgetPx,
+            IsoSchool isoSchool,
+            OptionalDouble pinnedSeconds,
+            Optional<FNumber> pinnedAperture,
+            Optional<Iso> pinnedIso) {
+        this(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, ExposureLimits.NONE);
+    }
+
+    public Wishes with(ExposureLimits other) {
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other);
+    }
+
+    /** With the aperture that is fixed, but neither time nor ISO. */
+    public Wishes withoutFixedLight() {
+        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits);
+    }
+
+    public Wishes withBudget(double px) {
+        return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits);
+    }
+
+    public Wishes {
+        Objects.requireNonNull(isoSchool, "sky placement is missing");
+        limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
+        BUDGET.check(budgetPx);
+        pinnedSeconds.ifPresent(SHUTTER::check);
+        pinnedAperture.ifPresent(n -> FNumber.RANGE.check(n.value()));
+        pinnedIso.ifPresent(i -> Iso.RANGE.check(i.value()));
+    }
+}

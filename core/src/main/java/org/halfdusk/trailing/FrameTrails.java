@@ -1,0 +1,228 @@
+package org.halfdusk.trailing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.Sensor;
+import org.halfdusk.time.SiderealTime;
+
+/**
+ * How stars trail over a frame as it is really aimed and turned: exact distances between their projections at shutter open and
+ * close. The middle is the fastest star in the middle third of the frame, by width and height; aimed at the pole, where the
+ * centre stands still, that is what people see first.
+ *
+ * <p>A mount turns about its axis. Where that is off the pole by a small angle ε, sky and mount differ by a rotation about an
+ * axis across it of ε times the Earth's rate: the drift is the same at all declinations, 15.041″/s · sin ε at its worst, and
+ * stands across the daily motion.
+ */
+public final class FrameTrails implements StarTrails {
+    /** Points of the middle third and of the whole frame, by side. */
+    private static final int MIDDLE = 7;
+
+    private static final int COLUMNS = 9;
+    private static final int ROWS = 7;
+
+    private static final double EARTH = SiderealTime.EARTH_RATE_RAD_PER_SECOND;
+
+    private final Projection projection;
+    private final Sensor sensor;
+
+    /** Axis of what sky and sensor turn against each other, as long as the share of the Earth's rate. */
+    private final Vector turning;
+
+    private final Vector pole;
+    private final PeriodicError periodic;
+    private final List<Vector> middle;
+    private final List<Vector> whole;
+
+    private FrameTrails(Projection projection, Sensor sensor, Vector turning, Vector pole, PeriodicError periodic) {
+        this.projection = projection;
+        this.sensor = sensor;
+        this.turning = turning;
+        this.pole = pole;
+        this.periodic = periodic;
+        this.middle = points(MIDDLE, MIDDLE, 1.0 / 3);
+        this.whole = points(COLUMNS, ROWS, 1);
+    }
+
+    /** On a tripod. @param pole unit direction of the celestial pole as north, east, up, either of the two */
+    public static FrameTrails of(Framing framing, Rig rig, Vector pole) {
+        return of(framing, rig, pole, Mount.TRIPOD, 0, PeriodicError.NONE);
+    }
+
+    /**
+     * On a mount.
+     *
+     * @param polarErrorArcmin by which its axis is off the pole, 0 to 600; of no account on a tripod
+     * @param periodic error of its worm, counted at its fastest; of no account on a tripod
+     */
+    public static FrameTrails of(
+            Framing framing, Rig rig, Vector pole, Mount mount, double polarErrorArcmin, PeriodicError periodic) {
+        Vector turning = pole.times(mount.skyShare());
+        if (mount.turns() && polarErrorArcmin > 0) {
+            Vector across = pole.cross(framing.direction());
+            // At the pole every direction is across.
+            Vector drift = across.length() > 1e-6 ? across.unit() : new Vector(0, 1, 0);
+            turning = turning.plus(drift.times(Math.sin(Math.toRadians(polarErrorArcmin / 60))));
+        }
+        return new FrameTrails(
+                Projection.of(framing, rig),
+                rig.camera().sensor(),
+                turning,
+                pole,
+                mount.turns() ? periodic : PeriodicError.NONE);
+    }
+
+    /** The ground's own motion on a turning mount, which goes with the axis. */
+    public static FrameTrails ofGround(Framing framing, Rig rig, Vector pole, Mount mount) {
+        return new FrameTrails(
+                Projection.of(framing, rig),
+                rig.camera().sensor(),
+                pole.times(mount.groundShare()),
+                pole,
+                PeriodicError.NONE);
+    }
+
+    private List<Vector> points(int columns, int rows, double share) {
+        List<Vector> points = new ArrayList<>();
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                star(share * (column / (columns - 1.0) - 0.5), share * (0.5 - row / (rows - 1.0)))
+                        .ifPresent(points::add);
+            }
+        }
+        return points;
+    }
+
+    /** The star at a place of the sensor, in shares of its width and height from the middle; none beyond a fisheye's circle. */
+    private Optional<Vector> star(double across, double up) {
+        double roll = Math.toRadians(projection.framing().rollDegrees());
+        double x = sensor.widthMm() * across;
+        double y = sensor.heightMm() * up;
+        Projection.Point place =
+                new Projection.Point(x * Math.cos(roll) - y * Math.sin(roll), x * Math.sin(roll) + y * Math.cos(roll));
+        boolean shown = Math.hypot(place.x(), place.y())
+                <= projection.imaging().radius(Math.toRadians(89.9)) * projection.focalMm();
+        return shown ? Optional.of(projection.direction(place).direction()) : Optional.empty();
+    }
+
+    /** The way of a star over the sensor, px; none where it leaves what the lens shows. */
+    private Trailing.Path path(Vector star, double seconds) {
+        Vector turned = turned(seconds);
+        double angle = turned.length();
+        if (angle == 0) {
+            return new Trailing.Path(0, 0);
+        }
+        Vector axis = turned.times(1 / angle);
+        double half = angle / 2;
+        double perMm = sensor.widthPx() / sensor.widthMm();
+        return projection
+                .of(star.about(axis, -half))
+                .flatMap(a -> projection
+                        .of(star.about(axis, half))
+                        .map(b -> new Trailing.Path((b.x() - a.x()) * perMm, (b.y() - a.y()) * perMm)))
+                .orElse(new Trailing.Path(0, 0));
+    }
+
+    /** Axis and angle, rad, by which sky and sensor turn against each other while the shutter is open. */
+    private Vector turned(double seconds) {
+        double sway = Math.toRadians(periodic.mostArcsec(seconds) / 3600);
+        return turning.times(EARTH * seconds).plus(pole.times(sway));
+    }
+
+    private Trailing.Path longest(List<Vector> stars, double seconds) {
+        Trailing.Path longest = new Trailing.Path(0, 0);
+        for (Vector star : stars) {
+            Trailing.Path p = path(star, seconds);
+            longest = p.length() > longest.length() ? p : longest;
+        }
+        return longest;
+    }
+
+    /** The longest way in the middle third, the horizon level. */
+    public Trailing.Path middlePath(double seconds) {
+        return longest(middle, seconds);
+    }
+
+    /** The longest way in the whole frame. */
+    public Trailing.Path worstPath(double seconds) {
+        return longest(whole, seconds);
+    }
+
+    @Override
+    public double middlePx(double seconds) {
+        return middlePath(seconds).length();
+    }
+
+    @Override
+    public double worstPx(double seconds) {
+        return worstPath(seconds).length();
+    }
+
+    @Override
+    public double rate() {
+        return turning.length();
+    }
+
+    @Override
+    public double speed() {
+        return middle.stream()
+                .mapToDouble(star -> turning.cross(star).length())
+                .max()
+                .orElse(0);
+    }
+
+    /** Declination of the fastest star of the middle third on a tripod, degrees, 0 to 90 from the equator either way. */
+    public double fastestDeclinationDegrees() {
+        double share = rate();
+        return share == 0 ? 0 : Math.toDegrees(Math.acos(Math.min(1, speed() / share)));
+    }
+
+    @Override
+    public double seconds(double budgetPx) {
+        double longest = School.LONGEST_SECONDS;
+        if (middlePx(longest) <= budgetPx) {
+            return longest;
+        }
+        if (periodic.arcsec() > 0) {
+            return bySway(budgetPx);
+        }
+        // Trails are straight but for a trifle while they are short: the second guess is exact to a millionth.
+        double seconds = budgetPx / middlePx(1);
+        for (int i = 0; i < 2; i++) {
+            seconds = Math.min(longest, seconds * budgetPx / middlePx(seconds));
+        }
+        return seconds;
+    }
+
+    /** A worm sways back: what it adds grows, then stays; the budget is met by halving, to a thousandth. */
+    private double bySway(double budgetPx) {
+        double enough = 0;
+        double tooLong = School.LONGEST_SECONDS;
+        while (tooLong - enough > 1e-3 * tooLong) {
+            double middle = (enough + tooLong) / 2;
+            boolean fits = middlePx(middle) <= budgetPx;
+            enough = fits ? middle : enough;
+            tooLong = fits ? tooLong : middle;
+        }
+        return enough;
+    }
+
+    /** Trails over the whole frame, row by row from the top of the sensor, each from its left. */
+    public TrailMap map(double seconds, int columns, int rows) {
+        double[][] px = new double[rows][columns];
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                px[row][column] = star(column / (columns - 1.0) - 0.5, 0.5 - row / (rows - 1.0))
+                        .map(s -> path(s, seconds).length())
+                        .orElse(0.0);
+            }
+        }
+        return TrailMap.of(px);
+    }
+}

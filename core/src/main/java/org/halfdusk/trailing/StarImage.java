@@ -1,0 +1,42 @@
+package org.halfdusk.trailing;
+
+/**
+ * The picture of one star at 100 %: a point spread by lens and pixel (Gaussian) and drawn out along its trail.
+ *
+ * <p>Light in a pixel is the mean over the trail of the blur at the pixel's distance; the same star, so the same total
+ * light per second, at every time: a longer trail spreads it over more pixels.
+ */
+public final class StarImage {
+    private static final int STEPS = 48;
+
+    private StarImage() {}
+
+    /** Brightness of size × size pixels about the star, row by row from the top, in units of a still star's peak. */
+    public static double[][] of(Trailing.Path path, int size) {
+        double[][] light = new double[size][size];
+        double middle = (size - 1) / 2.0;
+        double twiceVariance = 2 * Trailing.BLUR_PX * Trailing.BLUR_PX;
+        for (int step = 0; step < STEPS; step++) {
+            double share = (step + 0.5) / STEPS - 0.5;
+            double x = middle + share * path.dx();
+            double y = middle - share * path.dy();
+            // The blur of a point is a product of one across and one down.
+            double[] across = bell(x, size, twiceVariance);
+            double[] down = bell(y, size, twiceVariance);
+            for (int row = 0; row < size; row++) {
+                for (int column = 0; column < size; column++) {
+                    light[row][column] += across[column] * down[row] / STEPS;
+                }
+            }
+        }
+        return light;
+    }
+
+    private static double[] bell(double middle, int size, double twiceVariance) {
+        double[] bell = new double[size];
+        for (int i = 0; i < size; i++) {
+            bell[i] = Math.exp(-(i - middle) * (i - middle) / twiceVariance);
+        }
+        return bell;
+    }
+}
