@@ -1,5 +1,7 @@
 package org.halfdusk.ephemeris;
 
+import java.util.EnumMap;
+import java.util.Map;
 import org.halfdusk.angle.Vector;
 
 /**
@@ -14,15 +16,19 @@ public final class ChebyshevEphemeris implements Ephemeris {
 
     private final ChebyshevSeries sun;
     private final ChebyshevSeries moon;
-    private final ChebyshevSeries centre;
-    private final ChebyshevSeries pole;
+    /** What stands still among the stars. */
+    private final Map<Body, ChebyshevSeries> fixed = new EnumMap<>(Body.class);
+
     private final ChebyshevSeries earth;
 
     public ChebyshevEphemeris(Ephemeris source) {
         sun = vectors(source, Body.SUN, SLOW_SPAN_DAYS, 12);
         moon = vectors(source, Body.MOON, MOON_SPAN_DAYS, 14);
-        centre = vectors(source, Body.GALACTIC_CENTRE, SLOW_SPAN_DAYS, 10);
-        pole = vectors(source, Body.GALACTIC_NORTH_POLE, SLOW_SPAN_DAYS, 10);
+        for (Body body : Body.values()) {
+            if (body.j2000().isPresent()) {
+                fixed.put(body, vectors(source, body, SLOW_SPAN_DAYS, 10));
+            }
+        }
         earth = new ChebyshevSeries(SLOW_SPAN_DAYS, 12, 6, SLOTS, (tt, out) -> {
             EarthMotion e = source.earth(tt);
             out[0] = e.nutationLongitudeRad();
@@ -49,10 +55,17 @@ public final class ChebyshevEphemeris implements Ephemeris {
                 switch (body) {
                     case SUN -> sun;
                     case MOON -> moon;
-                    case GALACTIC_CENTRE -> centre;
-                    case GALACTIC_NORTH_POLE -> pole;
+                    default -> ofFixed(body);
                 },
                 ttDays);
+    }
+
+    private ChebyshevSeries ofFixed(Body body) {
+        ChebyshevSeries series = fixed.get(body);
+        if (series == null) {
+            throw new IllegalArgumentException(body + " has no place of its own; it is seen from somewhere");
+        }
+        return series;
     }
 
     @Override
@@ -74,15 +87,17 @@ public final class ChebyshevEphemeris implements Ephemeris {
 
     /** Bytes of coefficients now held. */
     public long bytes() {
-        return sun.bytes() + moon.bytes() + centre.bytes() + pole.bytes() + earth.bytes();
+        return sun.bytes()
+                + moon.bytes()
+                + earth.bytes()
+                + fixed.values().stream().mapToLong(ChebyshevSeries::bytes).sum();
     }
 
     /** Forgets everything: what follows is computed from cold. */
     public void clear() {
         sun.clear();
         moon.clear();
-        centre.clear();
-        pole.clear();
+        fixed.values().forEach(ChebyshevSeries::clear);
         earth.clear();
     }
 

@@ -9,6 +9,7 @@ public interface Ephemeris {
      * Apparent geocentric place, km for Sun and Moon, a unit direction for the others.
      *
      * @param ttDays days of TT from J2000, in the years 1900 to 2150
+     * @throws IllegalArgumentException where the body has no place of its own ({@link Body#placed})
      */
     Vector apparent(Body body, double ttDays);
 

@@ -24,6 +24,11 @@ public final class Galaxy {
         return FROM_EQUATOR;
     }
 
+    /** The direction on the plane at a longitude from its centre, degrees. */
+    static Vector onPlaneJ2000(double longitudeDegrees) {
+        return FROM_EQUATOR.inverse().apply(Vector.ofSpherical(Math.toRadians(longitudeDegrees), 0, 1));
+    }
+
     private static Vector direction(double raDegrees, double decDegrees) {
         return Vector.ofSpherical(Math.toRadians(raDegrees), Math.toRadians(decDegrees), 1);
     }

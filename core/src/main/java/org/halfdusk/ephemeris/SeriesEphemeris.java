@@ -23,8 +23,12 @@ public final class SeriesEphemeris implements Ephemeris {
         return switch (body) {
             case SUN -> toDate(ttDays).apply(sunJ2000(ttDays));
             case MOON -> toDate(ttDays).apply(moonJ2000(ttDays));
-            case GALACTIC_CENTRE -> fixed(Galaxy.CENTRE_J2000, ttDays);
-            case GALACTIC_NORTH_POLE -> fixed(Galaxy.NORTH_POLE_J2000, ttDays);
+            default ->
+                fixed(
+                        body.j2000()
+                                .orElseThrow(() -> new IllegalArgumentException(
+                                        body + " has no place of its own; it is seen from somewhere")),
+                        ttDays);
         };
     }
 

@@ -4,6 +4,8 @@ import java.util.List;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.sky.Curve;
+import org.halfdusk.sky.Darkness;
+import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 
@@ -17,6 +19,23 @@ public final class LightWindows {
     /** Where the zenith is at least as dark as a brightness. */
     public static List<Interval> zenithDarkerThan(SkyLight light, SkyBrightness least, Interval within) {
         return intervals(curve(light, within, t -> light.at(t).zenith().magnitude()), least);
+    }
+
+    /** In a night that is never dark, so much over the least light still counts as it, magnitudes at the zenith†. */
+    public static final double LEAST_LIGHT_MAGNITUDES = 0.5;
+
+    /**
+     * The darkest spans of a night, whatever the Moon does: the Sun under −18°, or where it never gets there, the zenith no more
+     * than half a magnitude brighter than in the least light.
+     */
+    public static List<Interval> darkest(SkyLight light, Night night) {
+        if (!(night.darkness() instanceof Darkness.NeverDark never)) {
+            return night.dark();
+        }
+        double least = light.at(never.at()).zenith().withoutMoon().magnitude();
+        Curve zenith = curve(
+                light, night.interval(), t -> light.at(t).zenith().withoutMoon().magnitude());
+        return Curve.intervals(zenith.spans(least - LEAST_LIGHT_MAGNITUDES, true));
     }
 
     /** Where the sky about a body is at least as dark as a brightness; below the horizon the horizon's value counts. */

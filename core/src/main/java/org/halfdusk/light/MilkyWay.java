@@ -81,6 +81,18 @@ public final class MilkyWay {
         return SkyBrightness.of(S10 - 2.5 * Math.log10(s10(longitude, latitude)));
     }
 
+    /** Half the band's breadth, degrees of galactic latitude: the dust of the middle plane hides what shines beside it. */
+    private static final int BAND_HALF_BREADTH = 10;
+
+    /** Its brightest light at a longitude, over the breadth of the band. @param longitude galactic, degrees */
+    public SkyBrightness brightest(double longitude) {
+        double most = 0;
+        for (int latitude = -BAND_HALF_BREADTH; latitude <= BAND_HALF_BREADTH; latitude++) {
+            most = Math.max(most, s10(longitude, latitude));
+        }
+        return SkyBrightness.of(S10 - 2.5 * Math.log10(most));
+    }
+
     /**
      * How strongly it shows in a picture, 0 to 1, where it is so many magnitudes fainter than the rest of the sky: its share
      * of the light over what every sky has of it†, r/(r + 0.8) with r the ratio less 0.12. A fifth of the rest shows (0.1),

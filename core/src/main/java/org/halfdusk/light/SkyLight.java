@@ -50,6 +50,11 @@ public final class SkyLight {
         this.site = site;
     }
 
+    /** The sky over the place, without light. */
+    public Sky sky() {
+        return sky;
+    }
+
     public DarkSite site() {
         return site;
     }
@@ -81,7 +86,7 @@ public final class SkyLight {
         }
 
         /** The same without the Moon's part. */
-        Brightness withoutMoon() {
+        public Brightness withoutMoon() {
             return new Brightness(natural, towns, twilight, 0, band);
         }
 

@@ -46,4 +46,12 @@ public record Framing(Azimuth azimuth, Altitude altitude, double rollDegrees) {
         double altitude = Math.min(90, body.altitude().degrees() + above);
         return new Framing(body.azimuth(), Altitude.ofDegrees(altitude), 90);
     }
+
+    /** Camera level, a body in the middle of the width and at two thirds of the height; never aimed under the horizon. */
+    public static Framing levelWithBodyInUpperThird(HorizontalPosition body, Rig rig) {
+        double half = Math.tan(Math.toRadians(rig.shortFieldDegrees() / 2));
+        double below = Math.toDegrees(Math.atan(half / 3));
+        return new Framing(
+                body.azimuth(), Altitude.ofDegrees(Math.max(0, body.altitude().degrees() - below)), 0);
+    }
 }

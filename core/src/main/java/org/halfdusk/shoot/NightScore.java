@@ -20,7 +20,17 @@ public record NightScore(double hours, double altitude, double moon, OptionalDou
     public static final NightScore NONE = new NightScore(0, 0, 0, OptionalDouble.empty());
 
     public static NightScore of(double windowHours, double bestAltitudeDegrees, double moonlessShareOfDark) {
-        return ofShares(windowHours / FULL_HOURS, bestAltitudeDegrees / FULL_ALTITUDE_DEGREES, moonlessShareOfDark);
+        return ofHours(windowHours, ofAltitude(bestAltitudeDegrees), moonlessShareOfDark);
+    }
+
+    /** From hours of window and shares of the other two parts' most. */
+    public static NightScore ofHours(double windowHours, double subject, double circumstance) {
+        return ofShares(windowHours / FULL_HOURS, subject, circumstance);
+    }
+
+    /** Share of the most that a best altitude gives, uncut. */
+    public static double ofAltitude(double degrees) {
+        return degrees / FULL_ALTITUDE_DEGREES;
     }
 
     /** From shares of each part's most, cut to 0 to 1; none without a window. For subjects that count other things. */

@@ -1,32 +1,29 @@
 package org.halfdusk.sky;
 
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
-import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.Body;
 
 /**
- * The Milky Way's middle line over the horizon as an arch.
+ * The Milky Way's middle line over the horizon as an arch. A great circle's highest point stands as far from the zenith as its
+ * pole from the horizon, over or under which it culminates.
  *
  * @param top its highest point
  * @param left azimuth of the foot that is to the left of one who faces the top, degrees
  * @param right of the other
  */
 public record BandArch(HorizontalPosition top, double left, double right) {
-    private static final int POINTS = 720;
+    /** Under this height the whole line lies along the horizon, degrees. */
+    private static final double FLAT_DEGREES = 1.15;
 
     /** Nothing where the whole line lies along the horizon: then it has no top. */
     public static Optional<BandArch> of(Sky sky, Instant at) {
-        List<Vector> line = sky.galacticEquator(at, POINTS);
-        Vector top = line.get(0);
-        for (Vector v : line) {
-            top = v.z() > top.z() ? v : top;
-        }
-        if (top.z() < 0.02) {
+        HorizontalPosition top = sky.at(Body.BAND_TOP, at);
+        if (top.altitude().degrees() < FLAT_DEGREES) {
             return Optional.empty();
         }
         // A great circle meets the horizon a quarter turn either side of its top.
-        double azimuth = HorizontalPosition.of(top).azimuth().degrees();
-        return Optional.of(new BandArch(HorizontalPosition.of(top), (azimuth + 270) % 360, (azimuth + 90) % 360));
+        double azimuth = top.azimuth().degrees();
+        return Optional.of(new BandArch(top, (azimuth + 270) % 360, (azimuth + 90) % 360));
     }
 }

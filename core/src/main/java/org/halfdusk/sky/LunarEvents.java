@@ -79,6 +79,11 @@ public final class LunarEvents {
                 .toList();
     }
 
+    /** From the Earth's centre to the Moon's, km. */
+    public static double distanceKm(Ephemeris ephemeris, DeltaT deltaT, Instant at) {
+        return ephemeris.apparent(Body.MOON, Moment.of(at, deltaT).ttDays()).length();
+    }
+
     private double distance(double utDays) {
         return ephemeris
                 .apparent(Body.MOON, Moment.ofUtDays(utDays, deltaT).ttDays())

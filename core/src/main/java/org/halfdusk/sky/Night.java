@@ -155,7 +155,21 @@ public record Night(
                 t -> sky.altitudeDegrees(body, t),
                 Moment.utDays(within.start()),
                 Moment.utDays(within.end()),
-                STEP_DAYS);
+                body == Body.BAND_TOP ? BAND_STEP_DAYS : STEP_DAYS);
+    }
+
+    /** The band's top turns wherever its plane's pole crosses zenith or horizon: half an hour, in which it does so once. */
+    private static final double BAND_STEP_DAYS = 1.0 / 48;
+
+    /** The first moment of an interval at which a body's airless altitude comes nearest to a wished one, degrees, and where. */
+    public Sighting nearestAltitude(Body body, double degrees, Interval within) {
+        Curve curve = curve(body, within);
+        List<Curve.Crossing> crossings = curve.crossings(degrees);
+        double lowest = curve.lowest().value();
+        Curve.Extremum nearest = lowest > degrees ? curve.lowest() : curve.highest();
+        Instant at = Moment.instantOf(
+                crossings.isEmpty() ? nearest.at() : crossings.get(0).at());
+        return new Sighting(at, sky.at(body, at));
     }
 
     /** Airless altitudes at a moment, degrees. */
@@ -209,7 +223,12 @@ public record Night(
 
     /** Dark spans with the Moon down. */
     public List<Interval> moonlessDark() {
-        return dark.stream().flatMap(d -> d.without(moonUp).stream()).toList();
+        return moonless(dark);
+    }
+
+    /** What of some spans has the Moon down. */
+    public List<Interval> moonless(List<Interval> spans) {
+        return spans.stream().flatMap(d -> d.without(moonUp).stream()).toList();
     }
 
     /** A place in the sky at a time. */

@@ -101,6 +101,13 @@ public final class Sky {
     }
 
     private Vector meridian(Body body, Moment m, double siderealRad) {
+        if (body == Body.BAND_TOP) {
+            Vector top = bandTop(horizon(meridian(Body.GALACTIC_NORTH_POLE, m, siderealRad)));
+            return new Vector(
+                    cosLatitude * top.z() - sinLatitude * top.x(),
+                    top.y(),
+                    cosLatitude * top.x() + sinLatitude * top.z());
+        }
         Vector v = ephemeris.apparent(body, m.ttDays());
         boolean near = body == Body.SUN || body == Body.MOON;
         return turned(v, siderealRad, near);
@@ -131,6 +138,13 @@ public final class Sky {
     /** An apparent direction in the true equator and equinox of date, as north, east, up from here. */
     public Vector northEastUp(Vector apparentDirection, Moment m) {
         return horizon(turned(apparentDirection, siderealTimeRad(m), false));
+    }
+
+    /** The highest direction at right angles to the plane's pole, as north, east, up; due north where all are level. */
+    private static Vector bandTop(Vector pole) {
+        Vector p = pole.unit();
+        Vector top = new Vector(-p.z() * p.x(), -p.z() * p.y(), 1 - p.z() * p.z());
+        return top.length() > 0 ? top.unit() : new Vector(1, 0, 0);
     }
 
     private Vector horizon(Vector v) {
@@ -301,16 +315,39 @@ public final class Sky {
         return MoonPhase.of(ephemeris.apparent(Body.SUN, tt), ephemeris.apparent(Body.MOON, tt));
     }
 
+    /** Where on the band a part of it is, degrees from its centre, −180 to 180; the top's changes with the hour. */
+    public double galacticLongitudeDegrees(Body part, Instant instant) {
+        if (part.galacticLongitudeDegrees().isPresent()) {
+            return part.galacticLongitudeDegrees().getAsDouble();
+        }
+        if (part != Body.BAND_TOP) {
+            throw new IllegalArgumentException(part + " is no part of the Milky Way's band");
+        }
+        Moment m = moment(instant);
+        // North, east, up is a left-handed frame: the product is turned round.
+        Vector centre = northEastUp(Body.GALACTIC_CENTRE, m).unit();
+        Vector pole = northEastUp(Body.GALACTIC_NORTH_POLE, m).unit();
+        Vector top = northEastUp(Body.BAND_TOP, m).unit();
+        return Math.toDegrees(Math.atan2(top.dot(centre.cross(pole)), top.dot(centre)));
+    }
+
+    /** How the band lies at its centre. */
+    public double bandLeanDegrees(Instant instant) {
+        return bandLeanDegrees(Body.GALACTIC_CENTRE, instant);
+    }
+
     /**
-     * How the Milky Way's band lies at its centre: degrees from the vertical, −90 to 90, negative where its upper part
+     * How the Milky Way's band lies at a part of it: degrees from the vertical, −90 to 90, negative where its upper part
      * leans left as seen, ±90 flat. Uses the plane's direction 10° of galactic longitude away; mean places serve.
      */
-    public double bandLeanDegrees(Instant instant) {
+    public double bandLeanDegrees(Body part, Instant instant) {
+        double longitudeRad = Math.toRadians(galacticLongitudeDegrees(part, instant));
         Moment m = moment(instant);
         Rotation toDate = ephemeris.earth(m.ttDays()).fromJ2000();
         Rotation fromGalaxy = Galaxy.fromEquatorJ2000().inverse();
-        Vector core = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(0, 0, 1))), m);
-        Vector along = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(Math.toRadians(10), 0, 1))), m);
+        Vector core = northEastUp(toDate.apply(fromGalaxy.apply(Vector.ofSpherical(longitudeRad, 0, 1))), m);
+        Vector along = northEastUp(
+                toDate.apply(fromGalaxy.apply(Vector.ofSpherical(longitudeRad + Math.toRadians(10), 0, 1))), m);
         LevelFrame.Offset lean = LevelFrame.towards(core).offset(along);
         double sign = lean.up() < 0 ? -1 : 1;
         return Math.toDegrees(Math.atan2(sign * lean.right(), sign * lean.up()));

@@ -3,6 +3,7 @@ package org.halfdusk.time;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -78,6 +79,22 @@ public record Interval(Instant start, Instant end) {
         }
         between(from, end).ifPresent(rest::add);
         return List.copyOf(rest);
+    }
+
+    /** What any of several spans holds, in order and without overlap. */
+    public static List<Interval> union(List<Interval> spans) {
+        List<Interval> whole = new ArrayList<>();
+        for (Interval next :
+                spans.stream().sorted(Comparator.comparing(Interval::start)).toList()) {
+            int last = whole.size() - 1;
+            if (last >= 0 && !next.start().isAfter(whole.get(last).end())) {
+                Interval before = whole.get(last);
+                whole.set(last, of(before.start(), before.end().isAfter(next.end()) ? before.end() : next.end()));
+            } else {
+                whole.add(next);
+            }
+        }
+        return List.copyOf(whole);
     }
 
     /** Hours of all together. */

@@ -35,6 +35,8 @@ class ShootFieldTest {
             "LIFT_AT_CAMERA",
             "GREAT",
             "HAND",
+            "CYGNUS",
+            "CRESCENT",
             "ND4",
             "LUNAR",
             "STANDS",

@@ -54,8 +54,8 @@ class SkylineNightsTest {
     void theCoreShowsFromTheSecondItsWindowBegins() {
         MilkyWayNight hidden = core(behind(20));
         Instant begins = hidden.main().orElseThrow().start();
-        assertTrue(hidden.coreShows(begins.plusSeconds(1)));
-        assertFalse(hidden.coreShows(begins.minusSeconds(1)));
+        assertTrue(hidden.shows(begins.plusSeconds(1)));
+        assertFalse(hidden.shows(begins.minusSeconds(1)));
     }
 
     @Test

@@ -112,7 +112,7 @@ class StoreTest {
     }
 
     private double lowest(long id) {
-        return ((MilkyWayWish) shoots.find(id).orElseThrow().it().wish()).lowestCoreDegrees();
+        return ((MilkyWayWish) shoots.find(id).orElseThrow().it().wish()).lowestDegrees();
     }
 
     @Test

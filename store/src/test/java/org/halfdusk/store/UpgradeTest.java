@@ -58,7 +58,7 @@ class UpgradeTest {
             assertEquals("Core over the tower", shoot.title());
             assertEquals("a note", shoot.notes());
             assertEquals(171.5, shoot.rig().framing().orElseThrow().azimuth().degrees());
-            assertEquals(version >= 2 ? new MilkyWayWish(12) : MilkyWayWish.KIND.usual(), shoot.wish());
+            assertEquals(version >= 2 ? MilkyWayWish.core(12) : MilkyWayWish.KIND.usual(), shoot.wish());
             assertEquals(version >= 8, shoot.rig().choices().recording().jpeg());
             assertEquals(version >= 7 ? 2 : 1, shoots.rigs(9).size());
             assertEquals(1, shoots.undoable(9));

@@ -22,7 +22,9 @@ import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.typed.Codec;
 import org.halfdusk.web.layout.Words;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -129,11 +131,33 @@ class FactsTest {
             Subject subject = Subject.values()[i % Subject.values().length];
             LocalDate night = LocalDate.of(2027, 1, 1).plusDays(random.nextInt(700));
             long place = places.get(random.nextInt(places.size())).id();
-            int status = app.post(
-                            "/nights/plan",
-                            Map.of("subject", subject.name(), "place", Long.toString(place), "night", night.toString()))
-                    .statusCode();
-            assertEquals(302, status, subject + " " + night);
+            var made = app.post(
+                    "/nights/plan",
+                    Map.of("subject", subject.name(), "place", Long.toString(place), "night", night.toString()));
+            assertEquals(302, made.statusCode(), subject + " " + night);
+            String address = java.net
+                    .URI
+                    .create(made.headers().firstValue("Location").orElseThrow())
+                    .getPath()
+                    .replaceFirst("/night$", "");
+            wish(address, subject, random);
+        }
+    }
+
+    /** One of the choices for each of its wishes that is a choice. */
+    private static void wish(String address, Subject subject, Random random) throws Exception {
+        for (var field : SubjectPlanner.wishes(subject).fields()) {
+            if (field.codec().asked() instanceof Codec.Asked.Choice choice) {
+                String text = choice.options()
+                        .get(random.nextInt(choice.options().size()))
+                        .text();
+                String usual = SubjectPlanner.wishes(subject)
+                        .texts(SubjectPlanner.wishes(subject).usual())
+                        .getOrDefault(field.name(), "");
+                int status = app.post(address + "/night", Map.of(field.name(), text, "was." + field.name(), usual))
+                        .statusCode();
+                assertTrue(status == 302 || status == 200, address + " " + field.name() + " " + text + ": " + status);
+            }
         }
     }
 

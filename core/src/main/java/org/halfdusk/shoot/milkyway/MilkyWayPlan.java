@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -36,11 +35,13 @@ public record MilkyWayPlan(
     public static final int WHITE_BALANCE_KELVIN = 3900;
 
     /**
-     * @param framing where the person has aimed; otherwise upright with the core a third up at its best moment
+     * @param framing where the person has aimed; otherwise upright with the wished part a third up at its best moment, a whole arch level
+     *     with its top in the upper third
      */
     public static MilkyWayPlan of(Place place, MilkyWayNight night, Rig rig, Optional<Framing> framing, Wishes wishes) {
-        Framing aim = framing.orElseGet(
-                () -> Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
+        Framing aim = framing.orElseGet(() -> night.wish().arch()
+                ? Framing.levelWithBodyInUpperThird(night.best().position(), rig)
+                : Framing.uprightWithBodyAThirdUp(night.best().position(), rig));
         return set(place, night, rig, aim, night.bestMoment(), wishes);
     }
 
@@ -60,11 +61,11 @@ public record MilkyWayPlan(
         return exposure.wishes();
     }
 
-    /** The core shows where it stands over the land and is no fainter against the sky than what a picture can hold. */
+    /** It shows where it stands over the land and is no fainter against the sky than what a picture can hold. */
     @Override
     public Exposed exposed() {
         return Exposed.of(
-                exposure.skyBrightness(), exposure.skyBrightness(), setting(), rig.camera(), night.coreShows(moment));
+                exposure.skyBrightness(), exposure.skyBrightness(), setting(), rig.camera(), night.shows(moment));
     }
 
     @Override
@@ -111,13 +112,13 @@ public record MilkyWayPlan(
                 Block.of(Block.Kind.DARK_FRAME, Block.onTheSecond(stack.end().plusSeconds(10)), one, setting()));
     }
 
-    /** When the core stands straight over an object in the main window, and how far above its top, degrees. */
+    /** When the wished part stands straight over an object in the main window, and how far above its top, degrees. */
     public record Clearance(ForegroundObject object, Instant at, double degrees) {}
 
-    /** The moment in the main window at which the core's azimuth is nearest to an object's. */
+    /** The moment in the main window at which its azimuth is nearest to an object's. */
     public Optional<Clearance> over(ForegroundObject object) {
         return night.main().map(window -> {
-            Night.Sighting nearest = night.night().nearestTo(Body.GALACTIC_CENTRE, object.azimuth(), window);
+            Night.Sighting nearest = night.night().nearestTo(night.part(), object.azimuth(), window);
             return new Clearance(
                     object, nearest.at(), nearest.position().altitude().degrees() - object.topDegrees());
         });

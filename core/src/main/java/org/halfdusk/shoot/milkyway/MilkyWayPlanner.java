@@ -48,12 +48,7 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight, MilkyWa
     @Override
     public MilkyWayNight night(Site site, LocalDate date, MilkyWayWish wish) {
         return MilkyWayNight.of(
-                site.sky(),
-                site.dark(),
-                date,
-                site.place().zone(),
-                wish.lowestCoreDegrees(),
-                site.place().skyline());
+                site.light(), date, site.place().zone(), wish, site.place().skyline());
     }
 
     @Override
@@ -75,7 +70,7 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight, MilkyWa
 
     @Override
     public MilkyWayWish initialWish(Place place, Preferences preferences) {
-        return new MilkyWayWish(preferences.lowestCoreDegrees());
+        return MilkyWayWish.core(preferences.lowestCoreDegrees());
     }
 
     @Override

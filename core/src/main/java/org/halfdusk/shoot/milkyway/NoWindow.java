@@ -16,6 +16,9 @@ public sealed interface NoWindow {
     /** The core is high enough while it is dark, but the skyline hides it; how high it gets then. */
     record CoreHidden(double highestWhileDarkDegrees) implements NoWindow {}
 
+    /** The arch goes overhead while it is dark; how low its top gets then. */
+    record ArchOverhead(double lowestWhileDarkDegrees) implements NoWindow {}
+
     /** Each holds for a while, never all at once. */
     record NeverTogether() implements NoWindow {}
 }

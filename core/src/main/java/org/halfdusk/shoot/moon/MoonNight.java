@@ -3,6 +3,7 @@ package org.halfdusk.shoot.moon;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
+import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
@@ -23,19 +25,22 @@ import org.halfdusk.sky.SkyEvent;
 import org.halfdusk.sky.SkyEvents;
 import org.halfdusk.sky.Windows;
 import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
 
 /**
- * What one night offers to a photographer of the Moon: its rise, set and transit, and when land and Moon ask for one
- * exposure.
+ * What one night offers to a photographer of the Moon: its rises, sets and transits, and when the wished picture of it can be
+ * taken.
  *
+ * @param picture what is wished
  * @param events rise, transit and set in order of time
  * @param equalLight by each rise and set: when the land's light equals a low Moon's, and how far apart they are
- * @param windows Moon up and low enough, one exposure for it and the land
+ * @param windows with the land: Moon up and low enough, one exposure for both; else where the wished picture can be taken
  * @param best the moment to plan from
  */
 public record MoonNight(
         Night night,
         SkyLight light,
+        MoonPicture picture,
         List<SkyEvent> events,
         List<Meeting> equalLight,
         List<Interval> windows,
@@ -95,7 +100,12 @@ public record MoonNight(
         return of(site, date, Band.USUAL);
     }
 
+    /** With the land. */
     public static MoonNight of(Site site, LocalDate date, Band band) {
+        return of(site, date, band, MoonPicture.WITH_LAND);
+    }
+
+    public static MoonNight of(Site site, LocalDate date, Band band, MoonPicture picture) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         double phase = night.moonPhase().phaseAngleDegrees();
         List<SkyEvent> events = SkyEvents.find(
@@ -106,22 +116,89 @@ public record MoonNight(
                         .map(t -> new Meeting(e, t)))
                 .toList();
         List<Interval> windows = Interval.intersect(
-                windows(night, phase, band),
+                windows(site, night, phase, band, picture),
                 Windows.of(site.sky(), night.interval())
                         .over(Body.MOON, site.place().skyline()));
-        Optional<Interval> main = main(windows, meetings);
-        Optional<Alignment> alignment =
-                main.flatMap(w -> alignment(night, site.place().objects(), w));
+        boolean land = picture == MoonPicture.WITH_LAND;
+        Optional<Interval> main = land ? main(windows, meetings) : longest(windows);
+        Optional<Alignment> alignment = land || picture == MoonPicture.BEHIND
+                ? main.flatMap(w -> alignment(night, site.place().objects(), w))
+                : Optional.empty();
         Night.Sighting best = alignment
                 .map(Alignment::moon)
-                .or(() ->
-                        main.map(w -> new Night.Sighting(w.middle(), site.sky().at(Body.MOON, w.middle()))))
+                .or(() -> main.map(w -> picture.alone()
+                        ? night.highest(Body.MOON, w)
+                        : new Night.Sighting(w.middle(), site.sky().at(Body.MOON, w.middle()))))
                 .orElseGet(() -> night.highest(Body.MOON, night.sunsetToSunrise()));
         return new MoonNight(
-                night, site.light(), events, meetings, windows, best, alignment, score(night, windows, meetings));
+                night,
+                site.light(),
+                picture,
+                events,
+                meetings,
+                windows,
+                best,
+                alignment,
+                land ? score(night, windows, meetings) : score(night, picture, windows, best));
     }
 
-    private static List<Interval> windows(Night night, double phaseAngleDegrees, Band band) {
+    private static List<Interval> windows(
+            Site site, Night night, double phaseAngleDegrees, Band band, MoonPicture picture) {
+        if (picture == MoonPicture.WITH_LAND) {
+            return withLand(night, phaseAngleDegrees, band);
+        }
+        if (!picture.suits(night.moonPhase().illuminatedFraction())) {
+            return List.of();
+        }
+        List<Interval> up = band.lowest() > 0 ? night.above(Body.MOON, band.lowest()) : night.moonUp();
+        Windows of = Windows.of(site.sky(), night.interval());
+        List<Interval> dusk = of.below(Body.SUN, SkyEvents.SUNRISE_ALTITUDE);
+        return switch (picture) {
+            case CRESCENT ->
+                Interval.intersect(
+                        up,
+                        Interval.intersect(
+                                of.below(Body.SUN, CRESCENT_SUN_DEGREES), of.above(Body.SUN, LAST_COLOUR_DEGREES)));
+            case BEHIND -> Interval.intersect(behind(site, night), Interval.intersect(up, dusk));
+            default -> Interval.intersect(up, dusk);
+        };
+    }
+
+    /** From here on a thin crescent shows in the evening's sky, the Sun's altitude in degrees†. */
+    private static final double CRESCENT_SUN_DEGREES = -4;
+
+    /** Here the sky has lost its colour, the Sun's altitude in degrees†. */
+    private static final double LAST_COLOUR_DEGREES = -12;
+
+    /** A moon over the top by no more than this still counts as behind an object, degrees†. */
+    private static final double OVER_TOP_DEGREES = 2;
+
+    /** Five minutes: the Moon moves a degree or so, a disc and an object's breadth are crossed in more. */
+    private static final double BEHIND_STEP_DAYS = 1.0 / 720;
+
+    /** Spans in which any of the disc stands behind or shortly over an object. */
+    private static List<Interval> behind(Site site, Night night) {
+        List<Interval> spans = new ArrayList<>();
+        for (ForegroundObject o : site.place().objects()) {
+            Curve margin = Curve.of(
+                    t -> {
+                        HorizontalPosition p =
+                                site.sky().at(Body.MOON, Moment.instantOf(t)).apparent();
+                        double aside = Math.abs(p.azimuth().turnTo(o.azimuth()))
+                                * Math.cos(p.altitude().radians());
+                        return Math.min(
+                                o.widthDegrees() / 2 + RADIUS_DEGREES - aside,
+                                o.topDegrees() + OVER_TOP_DEGREES - p.altitude().degrees());
+                    },
+                    Moment.utDays(night.interval().start()),
+                    Moment.utDays(night.interval().end()),
+                    BEHIND_STEP_DAYS);
+            spans.addAll(Curve.intervals(margin.spans(0, true)));
+        }
+        return Interval.union(spans);
+    }
+
+    private static List<Interval> withLand(Night night, double phaseAngleDegrees, Band band) {
         List<Interval> up = band.lowest() > 0 ? night.above(Body.MOON, band.lowest()) : night.moonUp();
         List<Interval> low = up.stream()
                 .flatMap(u -> u.without(night.above(Body.MOON, band.highest())).stream())
@@ -157,6 +234,29 @@ public record MoonNight(
                 share, night.moonPhase().illuminatedFraction(), 1 - nearest / (2.0 * ALIKE.toSeconds()));
     }
 
+    /**
+     * Of a picture without the land: fifty for the hours (of a crescent half an hour, behind an object five minutes), twenty-five for
+     * what it is about: altitude, thinness, nearness to a half, a full disc; fifteen for the disc's size on the sky.
+     */
+    private static NightScore score(Night night, MoonPicture picture, List<Interval> windows, Night.Sighting best) {
+        double lit = night.moonPhase().illuminatedFraction();
+        double hours = Interval.hours(windows);
+        double altitude = best.position().altitude().degrees();
+        double size = (night.sky().diameterDegrees(Body.MOON, best.at()) - SMALLEST_DEGREES)
+                / (LARGEST_DEGREES - SMALLEST_DEGREES);
+        return switch (picture) {
+            case CRESCENT -> NightScore.ofShares(2 * hours, 1 - lit / picture.mostLit(), altitude / 10);
+            case HALF -> NightScore.ofShares(hours / 4, 1 - Math.abs(lit - 0.5) / 0.2, NightScore.ofAltitude(altitude));
+            case BEHIND -> NightScore.ofShares(12 * hours, lit, size);
+            default -> NightScore.ofShares(hours / 4, NightScore.ofAltitude(altitude), size);
+        };
+    }
+
+    /** The Moon's diameter on the sky runs from 29.4′ to 34.1′ over the years. */
+    private static final double SMALLEST_DEGREES = 29.4 / 60;
+
+    private static final double LARGEST_DEGREES = 34.1 / 60;
+
     @Override
     public Instant bestMoment() {
         return best.at();
@@ -170,7 +270,11 @@ public record MoonNight(
     /** The window by the rise or set at equal light where there is one; otherwise the longest. */
     @Override
     public Optional<Interval> main() {
-        return main(windows, equalLight);
+        return picture == MoonPicture.WITH_LAND ? main(windows, equalLight) : longest(windows);
+    }
+
+    private static Optional<Interval> longest(List<Interval> windows) {
+        return windows.stream().max(Comparator.comparing(Interval::duration));
     }
 
     private static Optional<Interval> main(List<Interval> windows, List<Meeting> meetings) {
@@ -178,7 +282,7 @@ public record MoonNight(
                 .flatMap(m -> windows.stream()
                         .min(Comparator.comparing(
                                 w -> Duration.between(w.middle(), m.moon().at()).abs())))
-                .or(() -> windows.stream().max(Comparator.comparing(Interval::duration)));
+                .or(() -> longest(windows));
     }
 
     private static Optional<Meeting> suitable(List<Meeting> meetings) {
@@ -197,11 +301,12 @@ public record MoonNight(
         return suitable(equalLight);
     }
 
-    public Optional<SkyEvent> event(EventType type) {
-        return events.stream().filter(e -> e.type() == type).findFirst();
+    /** All of a kind, in order of time: near the poles it may rise or set twice in a night. */
+    public List<SkyEvent> events(EventType type) {
+        return events.stream().filter(e -> e.type() == type).toList();
     }
 
-    /** Why no exposure holds land and Moon together; nothing where one does. */
+    /** Why the wished picture cannot be taken; nothing where it can. */
     public Optional<Obstacle> obstacle() {
         if (!windows.isEmpty()) {
             return Optional.empty();
@@ -209,9 +314,15 @@ public record MoonNight(
         if (night.moon() instanceof Rising.AlwaysDown) {
             return Optional.of(Obstacle.DOWN);
         }
+        if (!picture.suits(night.moonPhase().illuminatedFraction())) {
+            return Optional.of(Obstacle.OTHER_PHASE);
+        }
+        if (picture != MoonPicture.WITH_LAND) {
+            return Optional.of(picture == MoonPicture.BEHIND ? Obstacle.NOT_BEHIND : Obstacle.NOT_HIGH_ENOUGH);
+        }
         return Optional.of(
                 Stream.of(EventType.MOONRISE, EventType.MOONSET)
-                                .flatMap(t -> event(t).stream())
+                                .flatMap(t -> events(t).stream())
                                 .findAny()
                                 .isEmpty()
                         ? Obstacle.NEITHER_RISES_NOR_SETS
@@ -222,12 +333,39 @@ public record MoonNight(
     public enum Obstacle {
         DOWN,
         NEITHER_RISES_NOR_SETS,
-        OTHER_LIGHT
+        OTHER_LIGHT,
+        /** Another share of the disc is lit than is wished. */
+        OTHER_PHASE,
+        /** In the right light it stays under the wished altitude, or behind the skyline. */
+        NOT_HIGH_ENOUGH,
+        /** By night it passes behind none of the place's objects. */
+        NOT_BEHIND
     }
 
     @Override
     public MoonNight withScore(NightScore other) {
-        return new MoonNight(night, light, events, equalLight, windows, best, alignment, other);
+        return new MoonNight(night, light, picture, events, equalLight, windows, best, alignment, other);
+    }
+
+    /** The year's full moons; the year is that of the night's evening. */
+    public FullMoons fullMoons() {
+        return FullMoons.of(sky(), date().getYear());
+    }
+
+    /** Less lit than this at its middle no night has its full moon. */
+    private static final double NEARLY_FULL = 0.97;
+
+    /** The full moon that falls into this night. */
+    public Optional<FullMoons.FullMoon> fullMoon() {
+        return night.moonPhase().illuminatedFraction() < NEARLY_FULL
+                ? Optional.empty()
+                : fullMoons().in(whole());
+    }
+
+    /** How long apart its way is told: five, ten minutes, over a long window half an hour. */
+    public Duration wayStep() {
+        double hours = wayShown().hours();
+        return Duration.ofMinutes(hours > 4 ? 30 : hours > 0.5 ? 10 : 5);
     }
 
     /** Round the window, by which its way is told; without one half an hour to both sides of its best moment. */

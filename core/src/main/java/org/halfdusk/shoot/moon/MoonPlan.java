@@ -37,6 +37,9 @@ public record MoonPlan(
     private static final double ARCSEC = 3600;
     private static final int MOST_BRACKETS = 200;
 
+    /** By itself the moon hardly changes for hours: brackets so long before and after its highest are enough†. */
+    private static final Duration ABOUT_BEST = Duration.ofMinutes(10);
+
     public static MoonPlan of(
             Place place,
             MoonNight night,
@@ -74,10 +77,10 @@ public record MoonPlan(
         return Exposed.of(c.sky(), c.surface().with(c.sky()), setting(), rig.camera(), shot.visible());
     }
 
-    /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach. */
+    /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach; by itself in the middle. */
     private static Framing aim(MoonNight night, Rig rig) {
         HorizontalPosition moon = night.best().position().apparent();
-        double below = rig.shortFieldDegrees() / 6;
+        double below = night.picture().alone() ? 0 : rig.shortFieldDegrees() / 6;
         double altitude = Math.max(-10, moon.altitude().degrees() - below);
         return new Framing(moon.azimuth(), Altitude.ofDegrees(altitude), 0);
     }
@@ -124,9 +127,12 @@ public record MoonPlan(
     /** Darker, right, brighter by a stop, again and again through the window; at the best moment where there is none. */
     @Override
     public List<Block> blocks() {
+        Instant best = night.bestMoment();
         Interval span = night.main()
-                .orElseGet(
-                        () -> Interval.of(night.bestMoment(), night.bestMoment().plusSeconds(1)));
+                .flatMap(w -> night.picture().alone()
+                        ? w.intersect(Interval.of(best.minus(ABOUT_BEST), best.plus(ABOUT_BEST)))
+                        : Optional.of(w))
+                .orElseGet(() -> Interval.of(best, best.plusSeconds(1)));
         // What drowns in the sky is not worth a frame.
         if (!shot.visible()) {
             return List.of();
@@ -149,6 +155,11 @@ public record MoonPlan(
     /** Where the Moon's centre is seen at a moment, refraction counted. */
     public HorizontalPosition moonAt(Instant at) {
         return night.sky().at(Body.MOON, at).apparent();
+    }
+
+    /** Stops that the air takes of its light at a moment, over what it takes of a high moon's. */
+    public double airStops(Instant at) {
+        return MoonNight.AIR.stopsBelowHigh(night.sky().at(Body.MOON, at).seen());
     }
 
     @Override

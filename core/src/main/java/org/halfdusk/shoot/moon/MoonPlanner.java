@@ -38,7 +38,8 @@ public record MoonPlanner() implements SubjectPlanner<MoonNight, MoonWish> {
 
     @Override
     public MoonNight night(Site site, LocalDate date, MoonWish wish) {
-        return MoonNight.of(site, date, MoonNight.Band.between(wish.lowestDegrees(), wish.highestDegrees()));
+        return MoonNight.of(
+                site, date, MoonNight.Band.between(wish.lowestDegrees(), wish.highestDegrees()), wish.picture());
     }
 
     @Override

@@ -4,12 +4,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.SkyEvents;
 import org.halfdusk.time.Interval;
 
 /**
@@ -65,8 +66,7 @@ public record ProgrammeCheck(int block, What what, Duration by) {
     private static void sky(Plan plan, Block b, int number, List<ProgrammeCheck> found) {
         Sky sky = plan.night().sky();
         Skyline skyline = plan.place().skyline();
-        boolean core =
-                plan.night().followed().filter(f -> f == Body.GALACTIC_CENTRE).isPresent();
+        Optional<Body> band = plan.night().followed().filter(Body::ofBand);
         Duration bright = Duration.ZERO;
         Duration moon = Duration.ZERO;
         Duration hidden = Duration.ZERO;
@@ -75,13 +75,15 @@ public record ProgrammeCheck(int block, What what, Duration by) {
             Instant at = t;
             Duration left = Duration.between(t, b.end());
             Duration part = left.compareTo(STEP) < 0 ? left : STEP;
-            bright = sky.at(Body.SUN, t).altitude().degrees() > -18 ? bright.plus(part) : bright;
-            HorizontalPosition c = sky.at(Body.GALACTIC_CENTRE, t);
-            boolean behind = c.seen().degrees() < 0 || c.degreesOver(skyline) < 0;
-            hidden = core && behind ? hidden.plus(part) : hidden;
+            boolean behind = band.map(f -> sky.at(f, at))
+                    .filter(c -> c.seen().degrees() < 0 || c.degreesOver(skyline) < 0)
+                    .isPresent();
+            hidden = behind ? hidden.plus(part) : hidden;
             boolean inside = plan.night().windows().stream().anyMatch((Interval w) -> w.contains(at));
             outside = inside ? outside : outside.plus(part);
-            // Inside a window its moon is one that the subject allows.
+            // Inside a window its light and its moon are such as the subject allows.
+            boolean lit = !inside && sky.at(Body.SUN, t).altitude().degrees() > SkyEvents.ASTRONOMICAL_ALTITUDE;
+            bright = lit ? bright.plus(part) : bright;
             boolean moonlit = !inside && sky.at(Body.MOON, t).altitude().degrees() > 0;
             moon = moonlit ? moon.plus(part) : moon;
         }

@@ -5,11 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.LightWindows;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.Traits;
 import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
@@ -30,7 +29,7 @@ public final class Alignments {
 
     /** Under which light it is wished. */
     public enum Light {
-        /** Sun under −18°, Moon down. */
+        /** Sun under −18°, or where it never gets there the least light; Moon down. */
         DARK,
         /** Sun down, but not under −12°: the land is still to be seen. */
         DUSK,
@@ -80,7 +79,7 @@ public final class Alignments {
     private static List<Match> night(Site site, Wish wish, LocalDate date) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         List<Match> found = new ArrayList<>();
-        for (Interval light : light(night, wish.light())) {
+        for (Interval light : light(site, night, wish.light())) {
             Curve curve = Curve.of(
                     t -> margin(site, wish, t), Moment.utDays(light.start()), Moment.utDays(light.end()), STEP_DAYS);
             for (Interval span : Curve.intervals(curve.spans(0, true))) {
@@ -94,9 +93,9 @@ public final class Alignments {
         return found;
     }
 
-    private static List<Interval> light(Night night, Light light) {
+    private static List<Interval> light(Site site, Night night, Light light) {
         return switch (light) {
-            case DARK -> night.moonlessDark();
+            case DARK -> night.moonless(LightWindows.darkest(site.light(), night));
             case DUSK ->
                 Interval.intersect(
                         Windows.of(night.sky(), night.interval()).below(Body.SUN, SkyEvents.SUNRISE_ALTITUDE),
@@ -115,11 +114,10 @@ public final class Alignments {
         return Math.min(wish.sidewaysDegrees() - sideways, Math.min(over, wish.mostOverDegrees() - over));
     }
 
-    /** The wish that a subject suggests: its body over the first object; nothing without one. */
-    public static Optional<Wish> usual(Subject subject, List<ForegroundObject> objects) {
-        Body body = Traits.of(subject).body();
-        Light light = body == Body.GALACTIC_CENTRE ? Light.DARK : body == Body.MOON ? Light.DUSK : Light.ANY;
-        double over = body == Body.GALACTIC_CENTRE ? 30 : 3;
+    /** The wish that what is followed suggests: it over the first object; nothing without one. */
+    public static Optional<Wish> usual(Body body, List<ForegroundObject> objects) {
+        Light light = body.ofBand() ? Light.DARK : body == Body.MOON ? Light.DUSK : Light.ANY;
+        double over = body.ofBand() ? 30 : 3;
         return objects.stream().findFirst().map(o -> new Wish(body, o, 2, over, light));
     }
 

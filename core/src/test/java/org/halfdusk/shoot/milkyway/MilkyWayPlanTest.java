@@ -11,8 +11,11 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.LightWindows;
+import org.halfdusk.light.SkyLight;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
@@ -22,15 +25,19 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.reference.ReferenceTable;
+import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.setting.ApertureReason;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.IsoReason;
 import org.halfdusk.shoot.setting.ShutterReason;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
 import org.junit.jupiter.api.Test;
 
 /** A whole plan on the demo's isle, checked against what the drawing of the product and the job's text say. */
@@ -159,6 +166,106 @@ class MilkyWayPlanTest {
 
         MilkyWayNight fullMoon = MilkyWayNight.of(sky(TOWER), SITE, LocalDate.of(2027, 6, 18), MADRID, 10);
         assertInstanceOf(NoWindow.MoonUp.class, fullMoon.noWindow().orElseThrow());
+    }
+
+    private static final ZoneId COPENHAGEN = ZoneId.of("Europe/Copenhagen");
+
+    private static MilkyWayNight of(Observer observer, LocalDate date, ZoneId zone, Body part, double lowest) {
+        return MilkyWayNight.of(
+                new SkyLight(sky(observer), SITE), date, zone, new MilkyWayWish(part, lowest), Skyline.FLAT);
+    }
+
+    /** At 55° N the Sun sinks to −11.6° at the solstice: Cygnus shows about local midnight, and scores for what the sky is. */
+    @Test
+    void whereItIsNeverDarkTheLeastLightCounts() {
+        Observer coast = Observer.of(55.5, 12, 0);
+        MilkyWayNight solstice = of(coast, LocalDate.of(2028, 6, 21), COPENHAGEN, Body.CYGNUS, 10);
+        Interval window = solstice.main().orElseThrow();
+        Instant midnight = Instant.parse("2028-06-21T23:14:00Z");
+        assertTrue(window.contains(midnight), window.toString());
+        assertEquals(0, Duration.between(window.middle(), midnight).toMinutes(), 10);
+        assertEquals(
+                WindowLimit.Cause.LEAST_LIGHT,
+                solstice.beginsWith().orElseThrow().cause());
+        MilkyWayNight august = of(coast, LocalDate.of(2028, 8, 21), COPENHAGEN, Body.CYGNUS, 10);
+        assertTrue(solstice.score().total() > 0);
+        assertTrue(august.score().total() > 1.5 * solstice.score().total(), august.score() + " " + solstice.score());
+
+        MilkyWayPlan plan = MilkyWayPlan.of(PLACE, solstice, RIG, Optional.empty(), Wishes.DEFAULT);
+        assertEquals(Block.Kind.STACK, plan.blocks().get(0).kind());
+        assertTrue(plan.exposed().visible());
+        // Exposed for what the sky is: brighter than the dark by more than a magnitude.
+        assertTrue(
+                plan.exposure().skyBrightness().magnitude() < 20.4,
+                plan.exposure().skyBrightness().toString());
+    }
+
+    @Test
+    void theLeastLightIsAroundItsMiddle() {
+        for (int day = 1; day <= 30; day += 7) {
+            MilkyWayNight night = of(Observer.of(56, 12, 0), LocalDate.of(2028, 6, day), COPENHAGEN, Body.CYGNUS, 0);
+            for (Interval dark : night.dark()) {
+                double least = night.light()
+                        .at(((Darkness.NeverDark) night.night().darkness()).at())
+                        .zenith()
+                        .withoutMoon()
+                        .magnitude();
+                for (Instant edge : List.of(dark.start(), dark.end())) {
+                    assertEquals(
+                            least - LightWindows.LEAST_LIGHT_MAGNITUDES,
+                            night.light().at(edge).zenith().withoutMoon().magnitude(),
+                            0.01);
+                }
+            }
+        }
+    }
+
+    @Test
+    void aPartOfTheBandHasItsOwnSeason() {
+        LocalDate winter = LocalDate.of(2027, 12, 29);
+        assertTrue(of(TOWER, winter, MADRID, Body.GALACTIC_CENTRE, 10).main().isEmpty());
+        MilkyWayNight orion = of(TOWER, winter, MADRID, Body.ORION, 20);
+        assertTrue(orion.windowHours() > 5, "hours: " + orion.windowHours());
+        // 205° of galactic longitude stands near 6h40m, +7°: highest in the south at 90° − 35.95° + 7°.
+        assertEquals(61, orion.best().position().altitude().degrees(), 2);
+        assertEquals(180, orion.best().position().azimuth().degrees(), 10);
+        assertTrue(of(TOWER, winter, MADRID, Body.CARINA, 5).noWindow().orElseThrow() instanceof NoWindow.CoreLow);
+    }
+
+    @Test
+    void anArchIsNeitherFlatNorOverhead() {
+        MilkyWayNight spring = of(TOWER, LocalDate.of(2027, 4, 7), MADRID, Body.BAND_TOP, 10);
+        Interval window = spring.main().orElseThrow();
+        for (Instant t = window.start(); t.isBefore(window.end()); t = t.plusSeconds(600)) {
+            double top = spring.sky().at(Body.BAND_TOP, t).altitude().degrees();
+            assertTrue(top >= 9.99 && top <= MilkyWayNight.HIGHEST_ARCH_DEGREES + 0.01, t + ": " + top);
+        }
+        MilkyWayPlan plan = MilkyWayPlan.of(PLACE, spring, RIG, Optional.empty(), Wishes.DEFAULT);
+        assertEquals(0, plan.framing().rollDegrees(), 1e-9);
+        assertEquals(
+                MilkyWayNight.ARCH_DEGREES, spring.best().position().altitude().degrees(), 0.01);
+        assertTrue(plan.framing().altitude().degrees() < MilkyWayNight.ARCH_DEGREES);
+    }
+
+    /** The band's top, held against 3,600 points of its line. */
+    @Test
+    void theTopIsTheHighestPointOfTheLine() {
+        for (double latitude : new double[] {-62, -20, 5, 35.95, 70}) {
+            Sky sky = sky(Observer.of(latitude, 12, 0));
+            for (int hour = 0; hour < 24; hour += 3) {
+                Instant at = Instant.parse("2027-03-05T00:00:00Z").plusSeconds(3600L * hour);
+                double highest = sky.galacticEquator(at, 3600).stream()
+                        .mapToDouble(v -> Math.toDegrees(v.latitudeRad()))
+                        .max()
+                        .orElseThrow();
+                var top = sky.at(Body.BAND_TOP, at);
+                assertEquals(highest, top.altitude().degrees(), 0.02);
+                assertEquals(highest, sky.altitudeDegrees(Body.BAND_TOP, Moment.utDays(at)), 0.02);
+                double longitude = sky.galacticLongitudeDegrees(Body.BAND_TOP, at);
+                var there = sky.galacticEquator(at, 3600).get((int) Math.round((longitude + 360) % 360 * 10));
+                assertEquals(0, Math.toDegrees(there.separationRad(top.direction())), 0.1);
+            }
+        }
     }
 
     @Test

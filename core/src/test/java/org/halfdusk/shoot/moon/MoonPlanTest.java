@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -252,7 +253,7 @@ class MoonPlanTest {
         boolean found = false;
         for (int i = 0; i < 31 && !found; i++) {
             MoonNight night = PLANNER.usualNight(SANDBAR, FULL.plusDays(i));
-            found = night.event(EventType.MOONRISE).isEmpty();
+            found = night.events(EventType.MOONRISE).isEmpty();
             assertFalse(found && night.events().isEmpty());
         }
         assertTrue(found);
@@ -272,6 +273,103 @@ class MoonPlanTest {
                     && plan.blocks().isEmpty();
         }
         assertTrue(circling && down);
+    }
+
+    private static MoonNight night(Site site, LocalDate date, MoonPicture picture) {
+        return PLANNER.night(site, date, MoonWish.PICTURE.with(MoonWish.KIND.usual(), picture));
+    }
+
+    @Test
+    void aHighMoonIsAWindowOfItsOwn() {
+        MoonNight night = night(SANDBAR, LocalDate.of(2026, 12, 23), MoonPicture.BY_ITSELF);
+        assertTrue(night.obstacle().isEmpty());
+        assertTrue(night.windowHours() > 10, "hours: " + night.windowHours());
+        assertTrue(night.score().total() > 90, "score " + night.score());
+        double highest = night.best().position().altitude().degrees();
+        assertTrue(highest > 70, "highest " + highest);
+        for (Interval w : night.windows()) {
+            for (Instant t = w.start(); t.isBefore(w.end()); t = t.plusSeconds(900)) {
+                assertTrue(SANDBAR.sky().at(Body.MOON, t).altitude().degrees() <= highest + 1e-3);
+            }
+        }
+        MoonPlan plan = MoonPlan.of(
+                SANDBAR.place(), night, TELE, Optional.empty(), Wishes.DEFAULT, Support.TRIPOD, Duration.ofMinutes(2));
+        assertEquals(11, plan.brackets(), 1);
+        assertTrue(plan.exposed().visible());
+        assertEquals(highest, plan.framing().altitude().degrees(), 0.1);
+    }
+
+    @Test
+    void aCrescentStandsInTwilightAndIsThin() {
+        int thin = 0;
+        for (int i = 0; i < 30; i++) {
+            LocalDate date = LocalDate.of(2027, 3, 1).plusDays(i);
+            MoonNight night = night(SANDBAR, date, MoonPicture.CRESCENT);
+            double lit = night.night().moonPhase().illuminatedFraction();
+            if (lit > 0.15) {
+                assertEquals(MoonNight.Obstacle.OTHER_PHASE, night.obstacle().orElseThrow(), date.toString());
+            }
+            for (Interval w : night.windows()) {
+                thin++;
+                double sun = SANDBAR.sky().at(Body.SUN, w.middle()).altitude().degrees();
+                assertTrue(sun < -4 && sun > -12, date + ": sun " + sun);
+                assertTrue(SANDBAR.sky().at(Body.MOON, w.middle()).altitude().degrees() > -0.9);
+            }
+        }
+        assertTrue(thin >= 4, "evenings and mornings with a crescent: " + thin);
+    }
+
+    @Test
+    void aHalfMoonIsBestWhereItIsHalfLit() {
+        MoonNight best = java.util.stream.IntStream.range(0, 30)
+                .mapToObj(i -> night(SANDBAR, LocalDate.of(2027, 3, 1).plusDays(i), MoonPicture.HALF))
+                .max(java.util.Comparator.comparing(n -> n.score().total()))
+                .orElseThrow();
+        assertEquals(0.5, best.night().moonPhase().illuminatedFraction(), 0.12);
+    }
+
+    @Test
+    void behindAnObjectItStandsInFrontOfNoOtherSky() {
+        MoonNight night = night(SANDBAR, FULL, MoonPicture.BEHIND);
+        Interval w = night.main().orElseThrow();
+        assertTrue(w.duration().toMinutes() <= 15, "minutes: " + w.duration().toMinutes());
+        assertEquals(LIGHT, night.alignment().orElseThrow().object());
+        Site bare = site(35.9861, -3.0588, Isle.MADRID);
+        assertEquals(
+                MoonNight.Obstacle.NOT_BEHIND,
+                night(bare, FULL, MoonPicture.BEHIND).obstacle().orElseThrow());
+    }
+
+    /** Published: nearest full moon of 2025 on 5 November, 356,980 km; farthest on 13 April, 406,006 km. */
+    @Test
+    void theLargestFullMoonOfAYear() {
+        FullMoons year = FullMoons.of(SANDBAR.sky(), 2025);
+        assertEquals(12, year.all().size());
+        assertEquals("2025-11-05", year.nearest().at().toString().substring(0, 10));
+        assertEquals(356_980, year.nearest().distanceKm(), 60);
+        assertEquals("2025-04-13", year.farthest().at().toString().substring(0, 10));
+        assertEquals(406_006, year.farthest().distanceKm(), 60);
+        assertEquals(33.5, year.nearest().diameterArcmin(), 0.1);
+        assertEquals(13, FullMoons.of(SANDBAR.sky(), 2026).all().size());
+    }
+
+    /** At the polar circle the autumn's moon rises a little earlier each day: two rises fall into one night. */
+    @Test
+    void allRisesOfANightAreKept() {
+        Site north = site(67.5, 15, ZoneId.of("UTC"));
+        int twice = 0;
+        for (int i = 0; i < 366; i++) {
+            MoonNight night = PLANNER.usualNight(north, LocalDate.of(2027, 1, 1).plusDays(i));
+            int rises = night.events(EventType.MOONRISE).size();
+            twice += rises == 2 ? 1 : 0;
+            assertTrue(rises <= 2);
+            assertEquals(
+                    night.events().size(),
+                    rises
+                            + night.events(EventType.MOONSET).size()
+                            + night.events(EventType.MOON_TRANSIT).size());
+        }
+        assertTrue(twice > 0, "nights with two rises: " + twice);
     }
 
     /** Job figures: sun 0° 700 lux, −6° 3.4, −12° 0.008. */

@@ -55,7 +55,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     }
 
     @Override
-    public String shown() {
+    public String shown(FireworksPlan plan) {
         return "the show";
     }
 

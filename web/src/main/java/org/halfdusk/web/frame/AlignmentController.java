@@ -15,6 +15,8 @@ import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.Alignments;
+import org.halfdusk.typed.Codec;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -53,9 +55,11 @@ class AlignmentController {
         model.addAttribute("shootTitle", shoot.title());
         model.addAttribute("place", open.plan().place().name());
         model.addAttribute("back", open.address("frame"));
+        model.addAttribute("bodies", BodyWords.SOUGHT.asked());
+        model.addAttribute("lights", LIGHT.asked());
         model.addAttribute(
                 "objects", objects.stream().map(ForegroundObject::name).toList());
-        Optional<Alignments.Wish> usual = Alignments.usual(shoot.subject(), objects);
+        Optional<Alignments.Wish> usual = Alignments.usual(sought(open), objects);
         if (usual.isEmpty()) {
             model.addAttribute("none", true);
             return "frame/alignments";
@@ -78,6 +82,20 @@ class AlignmentController {
         return "frame/alignments";
     }
 
+    private static final Codec<Alignments.Light> LIGHT = Codec.choice(
+            "light",
+            new Codec.Chosen<>(Alignments.Light.DARK, "DARK", "dark, no moon"),
+            new Codec.Chosen<>(Alignments.Light.DUSK, "DUSK", "dusk or dawn"),
+            new Codec.Chosen<>(Alignments.Light.ANY, "ANY", "any light"));
+
+    /** What a shoot follows; where it follows nothing, what its subject would. */
+    static Body sought(ShootDesk.Open open) {
+        return open.plan()
+                .night()
+                .followed()
+                .orElseGet(() -> open.plan().traits().body());
+    }
+
     /** What a year's search followed from. */
     private record Search(Place place, Alignments.Wish wish, LocalDate from) {}
 
@@ -92,8 +110,7 @@ class AlignmentController {
     String summary(@PathVariable long id, Model model) {
         ShootDesk.Open open = desk.open(id, Optional.empty());
         LocalDate from = open.shoot().it().night().withDayOfYear(1);
-        String words = Alignments.usual(
-                        open.shoot().it().subject(), open.plan().place().objects())
+        String words = Alignments.usual(sought(open), open.plan().place().objects())
                 .map(w -> inWords(w, found(open, w, from), from))
                 .orElse("");
         model.addAttribute("words", words);
@@ -101,7 +118,7 @@ class AlignmentController {
     }
 
     private static String inWords(Alignments.Wish wish, List<Alignments.Match> found, LocalDate from) {
-        String what = FramePicture.name(wish.body()) + " within " + Words.plain(wish.sidewaysDegrees()) + "° over "
+        String what = BodyWords.name(wish.body()) + " within " + Words.plain(wish.sidewaysDegrees()) + "° over "
                 + wish.object().name()
                 + switch (wish.light()) {
                     case DARK -> ", dark and moonless";
@@ -126,13 +143,9 @@ class AlignmentController {
         double sideways = e.number("sideways", "tolerance to the side", Alignments.LEAST_TOLERANCE, 45, "°");
         double over = e.number("over", "height over the top", 0.1, 90, "°");
         int object = e.whole("object", "object", 0, objects.size() - 1, "");
-        Body body = FramePicture.body(e.text("body"));
-        Alignments.Light light = switch (e.text("light")) {
-            case "DARK" -> Alignments.Light.DARK;
-            case "DUSK" -> Alignments.Light.DUSK;
-            default -> Alignments.Light.ANY;
-        };
-        return e.any()
+        Body body = e.check("body", () -> BodyWords.SOUGHT.read(e.text("body")));
+        Alignments.Light light = e.check("light", () -> LIGHT.read(e.text("light")));
+        return e.any() || body == null || light == null
                 ? null
                 : e.check("sideways", () -> new Alignments.Wish(body, objects.get(object), sideways, over, light));
     }

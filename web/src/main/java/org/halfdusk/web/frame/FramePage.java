@@ -14,6 +14,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.sky.BandArch;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -150,12 +151,16 @@ record FramePage(
         Plan plan = open.plan();
         String roll = number(plan.framing().rollDegrees());
         List<Aim> aims = new ArrayList<>();
-        List<Body> bodies =
-                plan.traits().byDay() ? List.of(Body.SUN, Body.MOON) : List.of(Body.GALACTIC_CENTRE, Body.MOON);
+        List<Body> bodies = new ArrayList<>(
+                plan.traits().byDay() ? List.of(Body.SUN, Body.MOON) : List.of(Body.GALACTIC_CENTRE, Body.MOON));
+        plan.night()
+                .followed()
+                .filter(f -> !bodies.contains(f) && f != Body.BAND_TOP)
+                .ifPresent(bodies::add);
         for (Body body : bodies) {
             HorizontalPosition p = plan.night().sky().at(body, open.at());
             if (p.altitude().degrees() > 0) {
-                aims.add(new Aim(FramePicture.name(body), value(p, roll)));
+                aims.add(new Aim(BodyWords.name(body), value(p, roll)));
             }
         }
         if (!plan.traits().byDay()) {

@@ -25,7 +25,7 @@ record FramePages(Planner planner) implements StepPages {
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
         List<Alignments.Match> tonight = Alignments.usual(
-                        open.shoot().it().subject(), open.plan().place().objects())
+                        AlignmentController.sought(open), open.plan().place().objects())
                 .map(w -> Alignments.search(
                         planner.site(open.plan().place()),
                         w,

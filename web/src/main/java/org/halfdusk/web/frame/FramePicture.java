@@ -18,6 +18,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.MoonDisc;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.DiscDrawing;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Numbers;
@@ -84,7 +85,7 @@ record FramePicture(
                 sun < -10 ? d.band() : "",
                 d.way(followed, plan.night().axis()),
                 d.hours(followed, plan.night().axis()),
-                d.mark(plan.night().sky().at(followed, at), name(followed)),
+                d.mark(plan.night().sky().at(followed, at), BodyWords.name(followed)),
                 d.mark(plan.night().sky().pole(), "pole"),
                 d.moon(),
                 Ground.of(scene, plan.place()),
@@ -94,25 +95,8 @@ record FramePicture(
                         + Words.clock(at, plan.night().zone())
                         + ". Stars to magnitude " + Words.plain(FAINTEST)
                         + "; the dashed line is the middle of the Milky Way, the dotted one the way of "
-                        + name(followed) + " with its hours.",
+                        + BodyWords.name(followed) + " with its hours.",
                 "The frame aimed at " + aim + ": the list beside it says what stands in it.");
-    }
-
-    /** As a form names it; the core where it names none. */
-    static Body body(String name) {
-        return switch (name) {
-            case "SUN" -> Body.SUN;
-            case "MOON" -> Body.MOON;
-            default -> Body.GALACTIC_CENTRE;
-        };
-    }
-
-    static String name(Body body) {
-        return switch (body) {
-            case SUN -> "the sun";
-            case MOON -> "the moon";
-            default -> "the core";
-        };
     }
 
     /** From the sky to the drawing at one moment. */

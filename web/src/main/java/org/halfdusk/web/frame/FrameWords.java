@@ -3,8 +3,10 @@ package org.halfdusk.web.frame;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Projection;
@@ -15,6 +17,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Because;
@@ -37,10 +40,9 @@ final class FrameWords {
 
     private static Because body(ShootDesk.Open open, Body body) {
         Plan plan = open.plan();
-        String name = FramePicture.name(body);
         HorizontalPosition p = plan.night().sky().at(body, open.at()).apparent();
         double altitude = p.altitude().degrees();
-        String called = Words.capital(name.replace("the ", ""));
+        String called = BodyWords.head(body);
         String answer = altitude > 0
                 ? called + " " + Words.degrees(altitude) + " up, "
                         + Words.azimuth(p.azimuth().degrees())
@@ -116,8 +118,9 @@ final class FrameWords {
     static List<Table> tables(ShootDesk.Open open) {
         List<Table> tables = new ArrayList<>();
         tables.add(inFrame(open));
-        if (open.plan().night().followed().orElse(Body.GALACTIC_CENTRE) == Body.GALACTIC_CENTRE) {
-            tables.add(band(open));
+        Body followed = open.plan().night().followed().orElse(Body.GALACTIC_CENTRE);
+        if (followed.ofBand()) {
+            tables.add(band(open, followed));
         }
         return tables;
     }
@@ -132,13 +135,15 @@ final class FrameWords {
                 Words.degrees(plan.framing().altitude().degrees())));
         Projection frame = Projection.of(plan.framing(), plan.rig());
         Projection.Point reach = frame.reach(plan.rig().camera().sensor());
-        for (Body body : List.of(Body.GALACTIC_CENTRE, Body.MOON, Body.SUN)) {
+        Set<Body> told = new LinkedHashSet<>(List.of(Body.GALACTIC_CENTRE, Body.MOON, Body.SUN));
+        plan.night().followed().ifPresent(told::add);
+        for (Body body : told) {
             HorizontalPosition p = sky.at(body, open.at()).apparent();
             // What is wanted is told wherever it stands; the others only where they are in the picture.
             boolean inside = inside(frame, reach, p);
             boolean wanted = plan.night().followed().filter(f -> f == body).isPresent();
             if (p.altitude().degrees() > 0 && (inside || wanted)) {
-                String name = body == Body.GALACTIC_CENTRE ? "Galactic centre" : Words.capital(FramePicture.name(body));
+                String name = body == Body.GALACTIC_CENTRE ? "Galactic centre" : BodyWords.head(body);
                 rows.add(row(
                         inside ? name : name + ", outside it",
                         p.azimuth().degrees(),
@@ -190,7 +195,7 @@ final class FrameWords {
     }
 
     /** The band through the window: some times, and the playhead's. */
-    private static Table band(ShootDesk.Open open) {
+    private static Table band(ShootDesk.Open open, Body part) {
         Plan plan = open.plan();
         Sky sky = plan.night().sky();
         ZoneId zone = plan.night().zone();
@@ -204,7 +209,7 @@ final class FrameWords {
                 .sorted()
                 .distinct()
                 .map(t -> {
-                    HorizontalPosition p = sky.at(Body.GALACTIC_CENTRE, t).apparent();
+                    HorizontalPosition p = sky.at(part, t).apparent();
                     return Table.Row.of(
                             t.equals(open.at()),
                             Words.clock(t, zone),
@@ -212,9 +217,10 @@ final class FrameWords {
                                     ? Words.degrees(p.altitude().degrees())
                                     : "down",
                             Words.azimuth(p.azimuth().degrees()),
-                            Words.lean(sky.bandLeanDegrees(t)));
+                            Words.lean(sky.bandLeanDegrees(part, t)));
                 })
                 .toList();
-        return Table.of("Where the band goes", "", rows, "time", "core alt#", "azimuth#", "band leans");
+        return Table.of(
+                "Where the band goes", "", rows, "time", BodyWords.bare(part) + " alt#", "azimuth#", "band leans");
     }
 }

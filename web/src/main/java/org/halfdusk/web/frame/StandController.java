@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.search.StandingPoints;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.map.MapOverlay;
@@ -51,6 +52,7 @@ class StandController {
         Place place = open.plan().place();
         model.addAttribute("shootTitle", open.shoot().it().title());
         model.addAttribute("back", open.address("frame"));
+        model.addAttribute("bodies", BodyWords.SOUGHT.asked());
         model.addAttribute("night", open.subject().date());
         model.addAttribute("none", place.objects().isEmpty());
         model.addAttribute(
@@ -101,7 +103,7 @@ class StandController {
 
     private static String answer(
             List<StandingPoints.Spot> spots, String object, StandingPoints.Wish wish, ZoneId zone) {
-        String body = FramePicture.name(wish.body());
+        String body = BodyWords.name(wish.body());
         if (spots.isEmpty()) {
             return "From nowhere within 30 km does " + body + " stand on " + object
                     + " this night: it is down, or too high for a place farther than "

@@ -15,6 +15,7 @@ import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.StandingPoints;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.map.MapShapes;
@@ -43,7 +44,7 @@ class StandSearch {
                 "object",
                 "0",
                 "over",
-                body == Body.GALACTIC_CENTRE ? "5" : "0.3",
+                body.ofBand() ? "5" : "0.3",
                 "ground",
                 Words.plain(open.plan().place().observer().elevationMetres())));
         for (String name : List.copyOf(typed.keySet())) {
@@ -58,8 +59,8 @@ class StandSearch {
         double over = e.number("over", "height over the top", -5, 60, "°");
         double ground = e.number("ground", "ground", -500, 9000, "m");
         e.whole("object", "object", 0, place.objects().size() - 1, "");
-        Body body = FramePicture.body(e.text("body"));
-        if (e.any()) {
+        Body body = e.check("body", () -> BodyWords.SOUGHT.read(e.text("body")));
+        if (body == null || e.any()) {
             return null;
         }
         ForegroundObject o = object(e, place);

@@ -17,7 +17,9 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
+import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
+import org.halfdusk.time.Moment;
 import org.halfdusk.weather.Forecast;
 
 /**
@@ -142,7 +144,7 @@ public record NightStrip(
                 axis,
                 zone,
                 markup(changes(sky)),
-                m.followed().isEmpty() ? "" : line(course, scale, c -> altitude(c, followed)),
+                m.followed().isEmpty() ? "" : line(course, scale, c -> altitude(m.sky(), c, followed)),
                 followed == Body.MOON ? "" : line(course, scale, Night.Course::moon),
                 windows,
                 programme(extras.blocks(), axis, scale),
@@ -160,11 +162,12 @@ public record NightStrip(
                 words);
     }
 
-    private static double altitude(Night.Course c, Body body) {
+    private static double altitude(Sky sky, Night.Course c, Body body) {
         return switch (body) {
             case SUN -> c.sun();
             case MOON -> c.moon();
-            default -> c.core();
+            case GALACTIC_CENTRE -> c.core();
+            default -> sky.altitudeDegrees(body, Moment.utDays(c.at()));
         };
     }
 

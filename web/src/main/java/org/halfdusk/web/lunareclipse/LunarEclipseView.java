@@ -56,7 +56,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     }
 
     @Override
-    public String shown() {
+    public String shown(LunarEclipsePlan plan) {
         return "the moon";
     }
 

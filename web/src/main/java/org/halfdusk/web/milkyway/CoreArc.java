@@ -8,17 +8,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.Words;
 
 /**
- * The core's way over the horizon of one night, drawn as altitude over azimuth, with what stands before it.
+ * The way of the wished part of the band over the horizon of one night, drawn as altitude over azimuth, with what stands before it.
  *
  * @param whole its way while it is up
  * @param usable the part inside the windows
@@ -34,6 +34,7 @@ public record CoreArc(
         String skyline,
         List<Tick> azimuths,
         List<Tick> altitudes,
+        String caption,
         String words) {
     public static final int WIDTH = 860;
     public static final int HEIGHT = 250;
@@ -58,17 +59,18 @@ public record CoreArc(
         for (Instant t = night.start().truncatedTo(ChronoUnit.HOURS).plus(Duration.ofHours(1));
                 t.isBefore(night.end());
                 t = t.plus(Duration.ofHours(1))) {
-            HorizontalPosition p = m.night().sky().at(Body.GALACTIC_CENTRE, t);
+            HorizontalPosition p = m.night().sky().at(m.part(), t);
             if (p.altitude().degrees() > 1 && scale.holds(p)) {
                 dots.add(scale.dot(p, Words.clock(t, zone), t.atZone(zone).getHour() % 2 != 0));
             }
         }
-        HorizontalPosition now = m.night().sky().at(Body.GALACTIC_CENTRE, at);
+        HorizontalPosition now = m.night().sky().at(m.part(), at);
         List<String> usable = m.windows().stream().map(w -> scale.path(m, w)).toList();
         List<Shape> objects = plan.place().objects().stream()
                 .filter(o -> scale.holds(o.azimuth()))
                 .map(scale::shape)
                 .toList();
+        String way = "The way of " + BodyWords.name(m.part()) + " over the horizon";
         return new CoreArc(
                 scale.path(m, night),
                 usable,
@@ -79,7 +81,8 @@ public record CoreArc(
                 scale.skyline(plan.place().skyline()),
                 scale.azimuths(),
                 scale.altitudes(),
-                "The core's way over the horizon, altitude over azimuth. " + MilkyWayWords.sentence(m));
+                way + ".",
+                way + ", altitude over azimuth. " + MilkyWayWords.sentence(m));
     }
 
     /** From the sky to the drawing: azimuth as the turn from the middle, so that north is no seam. */
@@ -88,7 +91,7 @@ public record CoreArc(
             double half = 40;
             double top = 20;
             for (Instant t = night.start(); t.isBefore(night.end()); t = t.plus(Duration.ofMinutes(15))) {
-                HorizontalPosition p = m.night().sky().at(Body.GALACTIC_CENTRE, t);
+                HorizontalPosition p = m.night().sky().at(m.part(), t);
                 if (p.altitude().degrees() > 0) {
                     half = Math.max(half, Math.abs(middle.turnTo(p.azimuth())) + 6);
                     top = Math.max(top, p.altitude().degrees() * 1.18);
@@ -119,7 +122,7 @@ public record CoreArc(
             Azimuth before = middle;
             for (Instant t = span.start(); ; t = t.plus(Duration.ofMinutes(6))) {
                 Instant at = t.isBefore(span.end()) ? t : span.end();
-                HorizontalPosition p = m.night().sky().at(Body.GALACTIC_CENTRE, at);
+                HorizontalPosition p = m.night().sky().at(m.part(), at);
                 boolean shown = p.altitude().degrees() >= 0 && holds(p);
                 boolean jump = Math.abs(middle.turnTo(before) - middle.turnTo(p.azimuth())) > half;
                 if (shown) {

@@ -20,6 +20,7 @@ import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.trailing.School;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -58,12 +59,14 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
 
     @Override
     public Framed framed(MilkyWayPlan plan) {
-        return new Framed.OfBody(Body.GALACTIC_CENTRE);
+        return new Framed.OfBody(plan.night().part());
     }
 
     @Override
-    public String shown() {
-        return "the core";
+    public String shown(MilkyWayPlan plan) {
+        return plan.night().wish().arch()
+                ? "the arch"
+                : BodyWords.name(plan.night().part());
     }
 
     @Override
@@ -73,14 +76,14 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
 
     @Override
     public String about() {
-        return "dark, no moon, the core up";
+        return "dark, no moon, the core up, or another part of the band";
     }
 
     @Override
     public ListHeads heads() {
         return new ListHeads(
                 "When is it dark enough",
-                "Copper is the Milky Way core above 10° in a dark sky with no moon.",
+                "Copper is the Milky Way's core above 10° in a dark sky with no moon; where it never gets dark, in the least light.",
                 "dark, no moon, core up",
                 "core at best");
     }
@@ -94,7 +97,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 MilkyWayWords.sentence(m),
                 MilkyWayWords.whyNotMore(m),
                 usable ? Words.degrees(m.best().position().altitude().degrees()) : "",
-                ReasonWords.parts(m.score(), "hours", "altitude", "moonless"));
+                ReasonWords.parts(m.score(), "hours", m.wish().arch() ? "height of the arch" : "altitude", "moonless"));
     }
 
     @Override
@@ -111,7 +114,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         sentences.add(MilkyWayWords.turning(m));
         plan.place().objects().stream()
                 .flatMap(o -> plan.over(o).stream())
-                .map(c -> clearance(c, m.zone()))
+                .map(c -> clearance(c, m))
                 .forEach(sentences::add);
         return new NightStep(
                 MilkyWayWords.heading(m),
@@ -120,14 +123,14 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 CoreArc.of(plan, at),
                 times(plan),
                 Table.of(
-                        "Where the core goes",
+                        "Where " + BodyWords.name(m.part()) + " goes",
                         "",
                         course(m, at, address),
                         "time",
                         "altitude#",
                         "azimuth#",
-                        "band leans"),
-                new NightStep.At(atHeading(m.sky(), at), atSentence(m, at), atLines(m.sky(), at)),
+                        m.wish().arch() ? "its feet#" : "band leans"),
+                new NightStep.At(atHeading(m, at), atSentence(m, at), atLines(m, at)),
                 List.of(ReasonWords.NIGHT_PLACE));
     }
 
@@ -143,14 +146,15 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 .histogramPosition();
     }
 
-    private static String clearance(MilkyWayPlan.Clearance c, ZoneId zone) {
+    private static String clearance(MilkyWayPlan.Clearance c, MilkyWayNight m) {
         String name = c.object().name();
         String how = c.degrees() >= 0
                 ? Words.degrees(c.degrees()) + " above its top"
                 : Words.degrees(-c.degrees()) + " below its top: hidden";
         return name + ", " + Words.degrees(c.object().topDegrees()) + " high in "
-                + Words.azimuth(c.object().azimuth().degrees()) + ": the core passes nearest at "
-                + Words.clock(c.at(), zone) + ", " + how + ".";
+                + Words.azimuth(c.object().azimuth().degrees()) + ": " + BodyWords.name(m.part())
+                + " passes nearest at "
+                + Words.clock(c.at(), m.zone()) + ", " + how + ".";
     }
 
     private static List<Line> times(MilkyWayPlan plan) {
@@ -159,9 +163,19 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         ZoneId zone = night.zone();
         List<Line> lines = new ArrayList<>(ReasonWords.sunAndDark(night));
         lines.addAll(ReasonWords.moon(night));
-        lines.add(new Line("Core above " + Words.plain(m.lowestCoreDegrees()) + "°", spans(m.coreUp(), zone)));
         lines.add(new Line(
-                "Core highest",
+                m.wish().arch()
+                        ? "Band's top " + Words.plain(m.lowestDegrees()) + "° to "
+                                + Words.plain(MilkyWayNight.HIGHEST_ARCH_DEGREES) + "° up"
+                        : BodyWords.head(m.part()) + " above " + Words.plain(m.lowestDegrees()) + "°",
+                spans(m.up(), zone)));
+        if (m.neverDark()) {
+            lines.add(new Line("Least light", m.dark().isEmpty() ? "too bright for the band" : spans(m.dark(), zone)));
+        }
+        lines.add(new Line(
+                m.neverDark()
+                        ? BodyWords.head(m.part()) + " in the least light"
+                        : m.wish().arch() ? "Arch at its best" : BodyWords.head(m.part()) + " highest",
                 Words.clock(m.bestMoment(), zone) + ", "
                         + Words.degrees(m.best().position().altitude().degrees()) + " in "
                         + Words.azimuth(m.best().position().azimuth().degrees())));
@@ -170,7 +184,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 spans(m.nearlyDarkest(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES), zone)));
         SkyLight.Brightness sky = m.skyAtBest();
         lines.add(new Line(
-                "Sky behind the core then",
+                "Sky behind " + BodyWords.name(m.part()) + " then",
                 Words.tenths(sky.magnitude()) + " mag/arcsec²"
                         + (Words.told(sky.dark().over(sky.total()))
                                 ? ", " + Words.tenths(sky.dark().magnitude()) + " without moon and twilight"
@@ -223,45 +237,55 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     }
 
     private static Table.Row courseRow(MilkyWayNight m, Instant t, boolean current) {
-        HorizontalPosition p = m.sky().at(Body.GALACTIC_CENTRE, t);
+        HorizontalPosition p = m.sky().at(m.part(), t);
         return Table.Row.of(
                 current,
                 Words.clock(t, m.zone()),
                 Words.degrees(p.altitude().degrees()),
                 Words.azimuth(p.azimuth().degrees()),
-                Words.lean(m.sky().bandLeanDegrees(t)));
+                m.wish().arch() ? MilkyWayWords.feet(m, t) : Words.lean(m.sky().bandLeanDegrees(m.part(), t)));
     }
 
-    private static String atHeading(Sky sky, Instant at) {
-        HorizontalPosition core = sky.at(Body.GALACTIC_CENTRE, at);
+    private static String atHeading(MilkyWayNight m, Instant at) {
+        HorizontalPosition core = m.sky().at(m.part(), at);
         double alt = core.altitude().degrees();
         return alt >= 0
-                ? "Core " + Words.degrees(alt) + " up, "
+                ? BodyWords.head(m.part()) + " " + Words.degrees(alt) + " up, "
                         + Words.azimuth(core.azimuth().degrees())
-                : "Core below the horizon";
+                : BodyWords.head(m.part()) + " below the horizon";
     }
 
     private static String atSentence(MilkyWayNight m, Instant at) {
         boolean usable = m.windows().stream().anyMatch(w -> w.contains(at));
         if (usable) {
-            return "Inside the window: dark, moon down, core at or above " + Words.plain(m.lowestCoreDegrees()) + "°.";
+            return "Inside the window: " + (m.neverDark() ? "least light" : "dark") + ", moon down, "
+                    + BodyWords.bare(m.part()) + " at or above " + Words.plain(m.lowestDegrees()) + "°.";
         }
         List<String> reasons = new ArrayList<>();
-        if (m.night().dark().stream().noneMatch(d -> d.contains(at))) {
-            reasons.add("the sun is not 18° down");
+        if (m.dark().stream().noneMatch(d -> d.contains(at))) {
+            reasons.add(m.neverDark() ? "it is not the least light" : "the sun is not 18° down");
         }
         if (m.night().moonUp().stream().anyMatch(d -> d.contains(at))) {
             reasons.add("the moon is up");
         }
-        if (m.coreUp().stream().noneMatch(d -> d.contains(at))) {
-            reasons.add("the core is under " + Words.plain(m.lowestCoreDegrees()) + "°");
+        if (m.up().stream().noneMatch(d -> d.contains(at))) {
+            double altitude = m.sky().at(m.part(), at).altitude().degrees();
+            reasons.add(
+                    m.wish().arch() && altitude > MilkyWayNight.HIGHEST_ARCH_DEGREES
+                            ? "the arch goes overhead"
+                            : altitude < m.lowestDegrees()
+                                    ? BodyWords.name(m.part()) + " is under " + Words.plain(m.lowestDegrees()) + "°"
+                                    : BodyWords.name(m.part()) + " is behind the skyline");
         }
         return "Outside the window: " + String.join(", ", reasons) + ".";
     }
 
-    private static List<Line> atLines(Sky sky, Instant at) {
+    private static List<Line> atLines(MilkyWayNight m, Instant at) {
+        Sky sky = m.sky();
         return List.of(
-                new Line("Band leans", Words.lean(sky.bandLeanDegrees(at))),
+                m.wish().arch()
+                        ? new Line("The arch stands from", MilkyWayWords.feet(m, at))
+                        : new Line("Band leans", Words.lean(sky.bandLeanDegrees(m.part(), at))),
                 ReasonWords.body("Sun", sky, Body.SUN, at),
                 ReasonWords.body("Moon", sky, Body.MOON, at));
     }

@@ -13,13 +13,15 @@ import static org.halfdusk.web.layout.Words.upright;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.List;
+import org.halfdusk.light.LightWindows;
+import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.NoWindow;
 import org.halfdusk.shoot.milkyway.WindowLimit;
-import org.halfdusk.sky.Darkness;
-import org.halfdusk.sky.Night;
+import org.halfdusk.sky.BandArch;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.BodyWords;
+import org.halfdusk.web.layout.Words;
 
 /** A Milky Way night in words. */
 public final class MilkyWayWords {
@@ -28,31 +30,42 @@ public final class MilkyWayWords {
     /** "5 h 18 m dark, no moon", or that there is none: the step's answer. */
     public static String answer(MilkyWayNight m) {
         if (m.main().isPresent()) {
-            return duration(m.windowHours()) + " dark, no moon";
+            return duration(m.windowHours()) + (m.neverDark() ? " of least light, no moon" : " dark, no moon");
         }
-        return m.noWindow().map(MilkyWayWords::shortly).orElse("no window");
+        return m.noWindow().map(n -> shortly(n, m)).orElse("no window");
     }
 
-    private static String shortly(NoWindow none) {
+    private static String shortly(NoWindow none, MilkyWayNight m) {
         if (none instanceof NoWindow.NeverDark) {
             return "never dark";
         }
         if (none instanceof NoWindow.MoonUp) {
             return "moon up all night";
         }
+        if (none instanceof NoWindow.ArchOverhead) {
+            return "arch overhead";
+        }
+        String part = BodyWords.bare(m.part());
         return none instanceof NoWindow.CoreLow
-                ? "core too low"
-                : none instanceof NoWindow.CoreHidden ? "core hidden" : "no window";
+                ? part + " too low"
+                : none instanceof NoWindow.CoreHidden ? part + " hidden" : "no window";
     }
 
     /** The window as a sentence with what made it. */
     public static String sentence(MilkyWayNight m) {
         ZoneId zone = m.night().zone();
         return m.main()
-                .map(w -> duration(w.duration()) + " dark with the core "
-                        + coreRange(m, w) + " up and the moon " + moonState(m) + ". Highest at "
-                        + clock(m.bestMoment(), zone) + ", band "
-                        + leaning(m.night().sky().bandLeanDegrees(m.bestMoment())) + ".")
+                .map(w -> duration(w.duration()) + (m.neverDark() ? " of the least light with " : " dark with ")
+                        + whole(m)
+                        + " " + range(m, w) + " up and the moon " + moonState(m) + "."
+                        + (m.neverDark() ? " It never gets dark: the sky then is " + lifted(m) + "." : "")
+                        + (m.neverDark() ? " Least light at " : m.wish().arch() ? " Best at " : " Highest at ")
+                        + clock(m.bestMoment(), zone)
+                        + (m.wish().arch()
+                                ? " with its top "
+                                        + degrees(m.best().position().altitude().degrees()) + " up, the band from "
+                                        + feet(m, m.bestMoment()) + "."
+                                : ", band " + leaning(m.night().sky().bandLeanDegrees(m.part(), m.bestMoment())) + "."))
                 .orElseGet(() -> m.noWindow().map(n -> why(n, m)).orElse(""));
     }
 
@@ -60,12 +73,31 @@ public final class MilkyWayWords {
         return upright(degrees) || flat(degrees) ? lean(degrees) : "leaning " + lean(degrees);
     }
 
-    private static String coreRange(MilkyWayNight m, Interval w) {
-        List<Night.Course> ends = m.night().course(w, w.duration());
-        double start = ends.get(0).core();
-        double end = ends.get(1).core();
-        double top = m.best().position().altitude().degrees();
-        return Math.round(Math.min(start, end)) + "\u2013" + Math.round(top) + "°";
+    private static String whole(MilkyWayNight m) {
+        return m.wish().arch() ? "the arch's top" : BodyWords.name(m.part());
+    }
+
+    /** By how much the least light is brighter than the dark, at the zenith. */
+    private static String lifted(MilkyWayNight m) {
+        SkyLight.Brightness zenith = m.light().at(m.bestMoment()).zenith().withoutMoon();
+        return Words.tenths(zenith.dark().over(zenith.total())) + " mag brighter than a dark one";
+    }
+
+    /** "292° to 112°": where the arch stands on the horizon. */
+    static String feet(MilkyWayNight m, Instant at) {
+        return BandArch.of(m.sky(), at)
+                .map(a -> Words.wholeDegrees(a.left()) + " to " + Words.wholeDegrees(a.right()))
+                .orElse("all round");
+    }
+
+    /** Lowest to highest altitude through a window. */
+    private static String range(MilkyWayNight m, Interval w) {
+        double start = m.sky().at(m.part(), w.start()).altitude().degrees();
+        double end = m.sky().at(m.part(), w.end()).altitude().degrees();
+        double best = m.best().position().altitude().degrees();
+        double least = Math.min(best, Math.min(start, end));
+        double most = Math.max(best, Math.max(start, end));
+        return Math.round(least) + "\u2013" + Math.round(most) + "°";
     }
 
     private static String moonState(MilkyWayNight m) {
@@ -83,28 +115,36 @@ public final class MilkyWayWords {
         if (none instanceof NoWindow.MoonUp moon) {
             return "The moon, " + percent(moon.illuminatedFraction()) + " lit, is up for all of the dark.";
         }
+        String meanwhile = m.neverDark() ? " in the least light" : " while it is dark";
         if (none instanceof NoWindow.CoreLow low) {
-            return "The core gets no higher than " + degrees(low.highestWhileDarkDegrees()) + " while it is dark; "
-                    + plain(m.lowestCoreDegrees()) + "° is wished.";
+            return Words.capital(whole(m)) + " gets no higher than " + degrees(low.highestWhileDarkDegrees())
+                    + meanwhile + "; " + plain(m.lowestDegrees()) + "° is wished.";
         }
         if (none instanceof NoWindow.CoreHidden hidden) {
-            return "The skyline hides the core while it is dark, though it gets to "
+            return "The skyline hides " + whole(m) + meanwhile + ", though it gets to "
                     + degrees(hidden.highestWhileDarkDegrees()) + ".";
         }
-        return "Dark, moonless and core above " + plain(m.lowestCoreDegrees()) + "° never come together.";
+        if (none instanceof NoWindow.ArchOverhead over) {
+            return "The band goes overhead" + meanwhile + ": its top stands no lower than "
+                    + degrees(over.lowestWhileDarkDegrees()) + ", and from "
+                    + plain(MilkyWayNight.HIGHEST_ARCH_DEGREES) + "° on it is no arch in a picture.";
+        }
+        return "Dark, moonless and " + BodyWords.bare(m.part()) + " above " + plain(m.lowestDegrees())
+                + "° never come together.";
     }
 
     /** The one thing that costs the night most, in a few words; for lists. */
     public static String whyNotMore(MilkyWayNight m) {
-        if (m.main().isEmpty() || !(m.night().darkness() instanceof Darkness.Dark dark)) {
+        if (m.main().isEmpty()) {
             return m.noWindow().map(n -> why(n, m)).orElse("");
         }
         Interval window = m.main().get();
         ZoneId zone = m.night().zone();
-        Duration lostBefore = Duration.between(dark.interval().start(), window.start());
-        Duration lostAfter = Duration.between(window.end(), dark.interval().end());
+        Duration lostBefore = Duration.between(m.dark().get(0).start(), window.start());
+        Duration lostAfter =
+                Duration.between(window.end(), m.dark().get(m.dark().size() - 1).end());
         if (lostBefore.toMinutes() < 5 && lostAfter.toMinutes() < 5) {
-            return "all of the dark is usable";
+            return m.neverDark() ? "never dark, all of the least light is usable" : "all of the dark is usable";
         }
         boolean before = lostBefore.compareTo(lostAfter) >= 0;
         WindowLimit limit = (before ? m.beginsWith() : m.endsWith()).orElseThrow();
@@ -113,10 +153,13 @@ public final class MilkyWayWords {
 
     private static String limit(WindowLimit limit, boolean before, MilkyWayNight m, ZoneId zone) {
         String at = clock(limit.at(), zone);
+        String part = BodyWords.bare(m.part());
         return switch (limit.cause()) {
             case MOON -> before ? "moon up until " + at : "moonrise at " + at;
-            case CORE -> "core under " + plain(m.lowestCoreDegrees()) + "° " + (before ? "until " : "from ") + at;
-            case SKYLINE -> "core behind the skyline " + (before ? "until " : "from ") + at;
+            case CORE -> part + " under " + plain(m.lowestDegrees()) + "° " + (before ? "until " : "from ") + at;
+            case SKYLINE -> part + " behind the skyline " + (before ? "until " : "from ") + at;
+            case OVERHEAD -> "arch overhead " + (before ? "until " : "from ") + at;
+            case LEAST_LIGHT -> before ? "least light from " + at : "least light until " + at;
             case DARK -> before ? "dark only from " + at : "dawn at " + at;
         };
     }
@@ -135,8 +178,11 @@ public final class MilkyWayWords {
         return switch (l.cause()) {
             case DARK -> "the sun is 18° down";
             case MOON -> "the moon has set";
-            case CORE -> "the core has climbed to " + plain(m.lowestCoreDegrees()) + "°";
-            case SKYLINE -> "the core comes out over the skyline";
+            case CORE -> whole(m) + " has climbed to " + plain(m.lowestDegrees()) + "°";
+            case SKYLINE -> whole(m) + " comes out over the skyline";
+            case OVERHEAD -> "the arch has come down from overhead";
+            case LEAST_LIGHT ->
+                "the sky is within " + Words.tenths(LightWindows.LEAST_LIGHT_MAGNITUDES) + " mag of its least light";
         };
     }
 
@@ -144,13 +190,18 @@ public final class MilkyWayWords {
         return switch (l.cause()) {
             case DARK -> "dawn begins";
             case MOON -> "the moon rises";
-            case CORE -> "the core sinks under " + plain(m.lowestCoreDegrees()) + "°";
-            case SKYLINE -> "the core goes behind the skyline";
+            case CORE -> whole(m) + " sinks under " + plain(m.lowestDegrees()) + "°";
+            case SKYLINE -> whole(m) + " goes behind the skyline";
+            case OVERHEAD -> "the arch goes overhead";
+            case LEAST_LIGHT -> "it brightens again";
         };
     }
 
     /** How the band turns through the window: "The band leans 60° left at 23:49, 31° left at 03:07, upright by 05:08." */
     public static String turning(MilkyWayNight m) {
+        if (m.wish().arch()) {
+            return "";
+        }
         ZoneId zone = m.night().zone();
         return m.main()
                 .map(w -> "The band leans " + at(m, w.start(), zone, " at ") + ", "
@@ -160,13 +211,13 @@ public final class MilkyWayWords {
     }
 
     private static String at(MilkyWayNight m, Instant t, ZoneId zone, String join) {
-        return lean(m.night().sky().bandLeanDegrees(t)) + join + clock(t, zone);
+        return lean(m.night().sky().bandLeanDegrees(m.part(), t)) + join + clock(t, zone);
     }
 
     /** Window or the reason that there is none, for a heading. */
     public static String heading(MilkyWayNight m) {
         return m.main().map(w -> span(w, m.night().zone())).orElseGet(() -> {
-            String s = m.noWindow().map(MilkyWayWords::shortly).orElse("no window");
+            String s = m.noWindow().map(n -> shortly(n, m)).orElse("no window");
             return Character.toUpperCase(s.charAt(0)) + s.substring(1);
         });
     }

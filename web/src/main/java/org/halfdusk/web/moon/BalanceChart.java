@@ -8,6 +8,7 @@ import java.util.List;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
+import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Numbers;
@@ -17,9 +18,11 @@ import org.halfdusk.web.layout.Words;
  * Light of land and Moon over time, in stops, with the span in which one exposure holds both; and the disc on the sensor to
  * scale.
  *
+ * @param withLand whether the land is wished in the picture
  * @param disc the sensor's outline and the disc on it
  */
 public record BalanceChart(
+        boolean withLand,
         String land,
         String moon,
         List<Span> together,
@@ -71,6 +74,7 @@ public record BalanceChart(
                         new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Words.clock(t, zone)))
                 .toList();
         return new BalanceChart(
+                n.picture() == MoonPicture.WITH_LAND,
                 land,
                 moon,
                 together,

@@ -15,6 +15,7 @@ import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
+import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonShot;
 import org.halfdusk.sky.EventType;
@@ -59,7 +60,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     }
 
     @Override
-    public String shown() {
+    public String shown(MoonPlan plan) {
         return "the moon";
     }
 
@@ -70,7 +71,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
 
     @Override
     public String about() {
-        return "low behind a foreground, while the land is lit";
+        return "low behind a foreground while the land is lit, or high by itself";
     }
 
     @Override
@@ -84,95 +85,20 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
 
     @Override
     public NightWords words(MoonNight n) {
-        ZoneId zone = n.zone();
-        String heading = n.main().map(w -> Words.span(w, zone)).orElseGet(() -> Words.capital(shortly(n)));
-        String answer =
-                n.main().map(w -> risesOrSets(n) + Words.minutes(w.duration())).orElseGet(() -> shortly(n));
-        return new NightWords(
-                heading,
-                answer,
-                sentence(n),
-                whyNotMore(n),
-                nearest(n)
-                        .map(e -> (e.type() == EventType.MOONRISE ? "rise " : "set ") + Words.clock(e.at(), zone))
-                        .orElse(""),
-                ReasonWords.parts(n.score(), "minutes alike", "full disc", "rise or set at equal light"));
-    }
-
-    private static Optional<SkyEvent> nearest(MoonNight n) {
-        return n.suitable()
-                .map(MoonNight.Meeting::moon)
-                .or(() -> n.event(EventType.MOONRISE))
-                .or(() -> n.event(EventType.MOONSET));
-    }
-
-    private static String risesOrSets(MoonNight n) {
-        return n.suitable()
-                .map(m -> (m.moon().type() == EventType.MOONRISE ? "rises " : "sets ")
-                        + Words.clock(m.moon().at(), n.zone()) + ", ")
-                .orElse("");
-    }
-
-    private static String shortly(MoonNight n) {
-        return n.obstacle()
-                .map(o -> switch (o) {
-                    case DOWN -> "moon down all night";
-                    case NEITHER_RISES_NOR_SETS -> "no rise or set";
-                    case OTHER_LIGHT -> "light never alike";
-                })
-                .orElse("no window");
-    }
-
-    private static String sentence(MoonNight n) {
-        String lit = Words.percent(n.night().moonPhase().illuminatedFraction()) + " lit";
-        if (n.main().isEmpty()) {
-            return n.obstacle()
-                    .map(o -> switch (o) {
-                        case DOWN -> "The moon, " + lit + ", stays under the horizon all night.";
-                        case NEITHER_RISES_NOR_SETS -> "The moon, " + lit + ", neither rises nor sets this night.";
-                        case OTHER_LIGHT ->
-                            "The moon, " + lit
-                                    + ", is low only when the land is far brighter or far darker: expose for "
-                                    + "the moon alone, or take the land in a second frame.";
-                    })
-                    .orElse("");
-        }
-        return "The moon, " + lit + ", " + n.suitable().map(m -> meeting(m, n)).orElse("is low") + ". For "
-                + Words.minutes(n.main().orElseThrow().duration()) + " one exposure holds it and the land.";
-    }
-
-    private static String meeting(MoonNight.Meeting m, MoonNight n) {
-        boolean rise = m.moon().type() == EventType.MOONRISE;
-        long apart = Math.round(m.apart().toSeconds() / 60.0);
-        String when = Math.abs(apart) < 2
-                ? "at equal light"
-                : Math.abs(apart) + " min " + (apart > 0 ? "before" : "after") + " equal light";
-        return (rise ? "rises at " : "sets at ") + Words.clock(m.moon().at(), n.zone()) + " in "
-                + Words.degrees(m.moon().position().azimuth().degrees()) + ", " + when;
-    }
-
-    private static String whyNotMore(MoonNight n) {
-        if (n.main().isEmpty()) {
-            return shortly(n);
-        }
-        return n.equalLight().stream()
-                .min((a, b) -> a.apart().abs().compareTo(b.apart().abs()))
-                .map(m -> {
-                    long apart = Math.round(m.apart().toSeconds() / 60.0);
-                    String event = m.moon().type() == EventType.MOONRISE ? "rises " : "sets ";
-                    return Math.abs(apart) < 2
-                            ? event + "at equal light"
-                            : event + Math.abs(apart) + " min " + (apart > 0 ? "before" : "after") + " equal light";
-                })
-                .orElse("");
+        return MoonWords.of(n);
     }
 
     @Override
     public List<NightStrip.Mark> marks(MoonNight n) {
         List<NightStrip.Mark> marks = new ArrayList<>();
-        n.event(EventType.MOONRISE).ifPresent(e -> marks.add(new NightStrip.Mark(e.at(), "moonrise")));
-        n.event(EventType.MOON_TRANSIT).ifPresent(e -> marks.add(new NightStrip.Mark(e.at(), "highest")));
-        n.event(EventType.MOONSET).ifPresent(e -> marks.add(new NightStrip.Mark(e.at(), "moonset")));
+        n.events()
+                .forEach(e -> marks.add(new NightStrip.Mark(
+                        e.at(),
+                        switch (e.type()) {
+                            case MOONRISE -> "moonrise";
+                            case MOONSET -> "moonset";
+                            default -> "highest";
+                        })));
         return marks;
     }
 
@@ -180,7 +106,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
     public NightStep night(MoonPlan plan, Instant at, Theme theme, String address) {
         MoonNight n = plan.night();
         List<String> sentences = new ArrayList<>();
-        sentences.add(sentence(n));
+        sentences.add(MoonWords.sentence(n));
+        MoonWords.fullMoon(n).ifPresent(sentences::add);
         n.alignment().ifPresent(a -> sentences.add(alignment(a, n)));
         return new NightStep(
                 words(n).heading(),
@@ -195,7 +122,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         "time",
                         "altitude#",
                         "azimuth#",
-                        "moon brighter by#"),
+                        n.picture() == MoonPicture.WITH_LAND ? "moon brighter by#" : "air takes#"),
                 at(plan, at),
                 List.of(ReasonWords.NIGHT_PLACE));
     }
@@ -214,14 +141,15 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         ZoneId zone = n.zone();
         MoonPhase phase = n.night().moonPhase();
         List<Line> lines = new ArrayList<>();
-        lines.add(event("Moonrise", n.event(EventType.MOONRISE), zone));
-        lines.add(event("Highest", n.event(EventType.MOON_TRANSIT), zone));
-        lines.add(event("Moonset", n.event(EventType.MOONSET), zone));
+        lines.add(event("Moonrise", n.events(EventType.MOONRISE), zone));
+        lines.add(event("Highest", n.events(EventType.MOON_TRANSIT), zone));
+        lines.add(event("Moonset", n.events(EventType.MOONSET), zone));
         lines.add(new Line(
                 "Phase",
                 Words.percent(phase.illuminatedFraction()) + " lit, " + (phase.waxing() ? "waxing" : "waning")));
         lines.add(new Line("Size", Words.arcminutes(plan.diameterDegrees())));
         lines.add(new Line("Distance", Words.thousands(plan.distanceKm()) + " km"));
+        lines.addAll(MoonWords.year(n));
         lines.addAll(ReasonWords.sunAndDark(n.night()));
         lines.addAll(ReasonWords.settingUp(n, plan));
         n.equalLight()
@@ -231,21 +159,28 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         return lines;
     }
 
-    private static Line event(String name, Optional<SkyEvent> event, ZoneId zone) {
+    /** All of a kind in the night, which may be two, or none. */
+    private static Line event(String name, List<SkyEvent> events, ZoneId zone) {
         return new Line(
                 name,
-                event.map(e -> Words.clock(e.at(), zone) + ", "
-                                + (e.type() == EventType.MOON_TRANSIT
-                                        ? Words.degrees(e.position().altitude().degrees()) + " up in "
-                                        : "in ")
-                                + Words.degrees(e.position().azimuth().degrees()))
-                        .orElse("none this night"));
+                events.isEmpty()
+                        ? "none this night"
+                        : String.join(
+                                "; ", events.stream().map(e -> event(e, zone)).toList()));
+    }
+
+    private static String event(SkyEvent e, ZoneId zone) {
+        return Words.clock(e.at(), zone) + ", "
+                + (e.type() == EventType.MOON_TRANSIT
+                        ? Words.degrees(e.position().altitude().degrees()) + " up in "
+                        : "in ")
+                + Words.degrees(e.position().azimuth().degrees());
     }
 
     private static List<Table.Row> way(MoonPlan plan, Instant at, String address) {
         MoonNight n = plan.night();
         Interval span = n.wayShown();
-        long step = 60 * (span.hours() > 0.5 ? 10 : 5);
+        long step = n.wayStep().toSeconds();
         List<Table.Row> rows = new ArrayList<>();
         Instant first = Instant.ofEpochSecond((span.start().getEpochSecond() / step + 1) * step);
         for (Instant t = first; t.isBefore(span.end()); t = t.plusSeconds(step)) {
@@ -257,7 +192,11 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                             Words.clock(t, n.zone()),
                             Words.degrees(p.altitude().degrees()),
                             Words.degrees(p.azimuth().degrees()),
-                            plan.night().down(p) ? "" : Words.signedStops(brighter))
+                            plan.night().down(p)
+                                    ? ""
+                                    : n.picture() == MoonPicture.WITH_LAND
+                                            ? Words.signedStops(brighter)
+                                            : Words.stops(plan.airStops(t)))
                     .to(address + "?at=" + t));
         }
         return rows;
@@ -268,14 +207,17 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         var moon = plan.moonAt(at);
         LandAndMoon.Pair pair = n.landAndMoon(at);
         double up = moon.altitude().degrees();
-        boolean alike = n.windows().stream().anyMatch(w -> w.contains(at));
+        boolean inside = n.windows().stream().anyMatch(w -> w.contains(at));
+        boolean alike = inside && n.picture() == MoonPicture.WITH_LAND;
         String sentence = n.down(moon)
                 ? "The moon is under the horizon."
-                : alike
-                        ? "One exposure holds both: the moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
-                                + " than the land."
-                        : "The moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
-                                + " than the land: more than one exposure holds.";
+                : n.picture() != MoonPicture.WITH_LAND
+                        ? MoonWords.inside(n, inside)
+                        : alike
+                                ? "One exposure holds both: the moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
+                                        + " than the land."
+                                : "The moon is " + ReasonWords.offTarget(pair.moonBrighterBy())
+                                        + " than the land: more than one exposure holds.";
         return new NightStep.At(
                 up >= 0
                         ? "Moon " + Words.degrees(up) + " up, "
@@ -440,9 +382,9 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                                 : Words.count(brackets, "bracket") + " of "
                                         + s.bracket().size(),
                         plan.night().main().isEmpty()
-                                ? "One at the best moment: land and moon are never alike this night."
-                                : "Every " + Words.minutes(plan.betweenBrackets())
-                                        + " while one exposure holds land and moon."),
+                                ? "One at the best moment: " + MoonWords.none(plan.night()) + "."
+                                : "Every " + Words.minutes(plan.betweenBrackets()) + " "
+                                        + MoonWords.meanwhile(plan.night().picture()) + "."),
                 Table.of(
                         "Checks",
                         "",

@@ -11,6 +11,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Windows;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Line;
 
@@ -29,8 +30,8 @@ final class SkylineLines {
         plan.night()
                 .followed()
                 .filter(b -> b != Body.SUN)
-                .ifPresent(b -> add(lines, plan, shown, b, b == Body.MOON ? "Moon" : "Core"));
-        if (plan.night().followed().filter(b -> b == Body.GALACTIC_CENTRE).isPresent()) {
+                .ifPresent(b -> add(lines, plan, shown, b, BodyWords.head(b)));
+        if (plan.night().followed().filter(Body::ofBand).isPresent()) {
             add(lines, plan, shown, Body.MOON, "Moon");
         }
         return lines;

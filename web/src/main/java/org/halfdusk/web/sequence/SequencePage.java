@@ -210,12 +210,12 @@ record SequencePage(
                     + " made for another setting than the plan gives now: open "
                     + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
         }
-        found.stream().map(c -> words(c, open.blocks(), zone)).forEach(checks::add);
+        found.stream().map(c -> words(c, open, zone)).forEach(checks::add);
         return checks;
     }
 
-    private static String words(ProgrammeCheck c, List<Block> blocks, ZoneId zone) {
-        Block b = blocks.get(c.block());
+    private static String words(ProgrammeCheck c, ShootDesk.Open open, ZoneId zone) {
+        Block b = open.blocks().get(c.block());
         String which = BlockWords.name(b.kind()) + " of " + Words.clock(b.start(), zone);
         String by = Words.minutes(c.by());
         return switch (c.what()) {
@@ -227,7 +227,9 @@ record SequencePage(
             case NOT_DARK ->
                 which + ": the sky is not dark for " + by + " of it. Move it into the dark, or lower the ISO there.";
             case MOON -> which + ": the moon is up for " + by + " of it. Move it, or take it as light for the ground.";
-            case CORE_HIDDEN -> which + ": the core is down or behind the skyline for " + by + " of it.";
+            case CORE_HIDDEN ->
+                which + ": " + open.subject().shown(open.plan()) + " is down or behind the skyline for " + by
+                        + " of it.";
         };
     }
 

@@ -223,7 +223,7 @@ public class ShootDesk {
                 caption,
                 String.join("  ", caption),
                 subject.verdict(plan),
-                Moment.of(open, step, subject.shown(), subject.moment(plan, open.now())),
+                Moment.of(open, step, subject.shown(plan), subject.moment(plan, open.now())),
                 CURVED.contains(step) ? curves.of(open) : Optional.empty(),
                 ShootField.texts(shoot));
     }

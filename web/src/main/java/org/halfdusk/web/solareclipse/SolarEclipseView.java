@@ -63,7 +63,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     }
 
     @Override
-    public String shown() {
+    public String shown(SolarEclipsePlan plan) {
         return "the sun";
     }
 

@@ -68,7 +68,7 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
     }
 
     /** What is photographed, for a sentence: "the core". */
-    String shown();
+    String shown(P plan);
 
     /** What is different at another moment than the programme's, as a part of a sentence; empty where nothing is to be said. */
     default String moment(P programme, P now) {

@@ -132,8 +132,8 @@ public class Subjects {
             return view.drawnAsTrails();
         }
 
-        public String shown() {
-            return view.shown();
+        public String shown(Plan plan) {
+            return view.shown(plan(plan));
         }
 
         public String moment(Plan programme, Plan now) {

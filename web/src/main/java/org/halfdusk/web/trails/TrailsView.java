@@ -64,7 +64,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     }
 
     @Override
-    public String shown() {
+    public String shown(TrailsPlan plan) {
         return "the trail of a star";
     }
 

@@ -72,6 +72,13 @@ class FramePagesTest extends DemoPages {
     @Test
     void theSeasonOfTheCoreOverTheTower() throws Exception {
         assertHas(app.get("/shoots/1/frame").body(), "Within 2° over Watchtower from");
+        for (String page : List.of("alignments", "stand")) {
+            HttpResponse<String> unknown = app.get("/shoots/1/" + page + "?body=PLUTO&object=0");
+            assertEquals(400, unknown.statusCode());
+            assertHas(unknown.body(), "hat is sought “PLUTO”");
+        }
+        assertHas(app.get("/shoots/1/alignments?body=CYGNUS&over=60&sideways=5").body(), "of 2027");
+        assertHas(app.get("/shoots/1/stand?body=BAND_TOP").body(), "band");
         String season = app.get("/shoots/1/alignments").body();
         assertHas(season, "nights of 2027, the first");
         assertHas(season, "Fri 4 Jun");

@@ -10,12 +10,16 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.SkyLight;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
+import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.web.layout.NightStrip;
@@ -46,6 +50,31 @@ class MilkyWayWordsTest {
         assertEquals(
                 "Opens when the core has climbed to 10° (23:49), closes when dawn begins (05:08).",
                 MilkyWayWords.edges(m));
+    }
+
+    private static MilkyWayNight of(double lat, double lon, String date, String zone, Body part, double lowest) {
+        Sky sky = Sky.over(Observer.of(lat, lon, 0), EPHEMERIS, DeltaT.model());
+        SkyLight light = new SkyLight(sky, DarkSite.withoutTowns(SkyBrightness.of(21.4)));
+        return MilkyWayNight.of(
+                light, LocalDate.parse(date), ZoneId.of(zone), new MilkyWayWish(part, lowest), Skyline.FLAT);
+    }
+
+    @Test
+    void otherPartsOfTheBandAreNamed() {
+        MilkyWayNight arch = of(35.952, -3.048, "2027-04-07", "Europe/Madrid", Body.BAND_TOP, 10);
+        assertTrue(
+                MilkyWayWords.sentence(arch)
+                        .contains("Best at 04:40 with its top 35.0° up, the band from 357° to 177°"),
+                MilkyWayWords.sentence(arch));
+        MilkyWayNight carina = of(35.952, -3.048, "2027-04-07", "Europe/Madrid", Body.CARINA, 5);
+        assertEquals("Carina too low", MilkyWayWords.answer(carina));
+        MilkyWayNight north = of(55.5, 12, "2028-06-21", "Europe/Copenhagen", Body.CYGNUS, 10);
+        assertTrue(MilkyWayWords.answer(north).endsWith("of least light, no moon"), MilkyWayWords.answer(north));
+        assertTrue(
+                MilkyWayWords.sentence(north).contains("It never gets dark: the sky then is 2."),
+                MilkyWayWords.sentence(north));
+        assertTrue(
+                MilkyWayWords.edges(north).contains("within 0.5 mag of its least light"), MilkyWayWords.edges(north));
     }
 
     @Test

@@ -92,7 +92,7 @@ class SettingsPagesTest {
                     .it();
             assertEquals(1.5, fresh.rig().wishes().budgetPx());
             assertEquals(IsoSchool.LIFT_AT_CAMERA, fresh.rig().wishes().isoSchool());
-            assertEquals(new MilkyWayWish(20), fresh.wish());
+            assertEquals(MilkyWayWish.core(20), fresh.wish());
         }
         try (App app = App.demo(data)) {
             assertHas(app.get("/shoots/1/night").body(), "sunset 9:25 pm");

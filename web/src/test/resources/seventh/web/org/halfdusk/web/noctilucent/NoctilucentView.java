@@ -105,7 +105,7 @@ class NoctilucentView implements SubjectView<NoctilucentNight, NoctilucentPlan> 
     }
 
     @Override
-    public String shown() {
+    public String shown(NoctilucentPlan plan) {
         return "the clouds";
     }
 
