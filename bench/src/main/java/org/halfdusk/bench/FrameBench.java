@@ -99,7 +99,7 @@ public class FrameBench {
         for (int i = 0; i < 2; i++) {
             List<Block> blocks = Programme.of(plan, choices).blocks();
             all.add(ProgrammeCheck.of(plan, blocks));
-            all.add(RunSimulation.of(blocks, rig.camera(), true, false, 5));
+            all.add(RunSimulation.of(blocks, rig.camera(), true, false, false, 5));
         }
         return all;
     }

@@ -23,6 +23,7 @@ import org.halfdusk.photometry.Iso;
  *     lowest and highest are then the same
  * @param coldLoss share of a charge lost per degree under 20 °C
  * @param heatLoss share of a charge lost per degree over 40 °C
+ * @param timer what counts its frames
  */
 public record Camera(
         String name,
@@ -42,13 +43,16 @@ public record Camera(
         double stabiliserStops,
         OptionalDouble filmExponent,
         double coldLoss,
-        double heatLoss) {
+        double heatLoss,
+        IntervalTimer timer) {
     /** A percent a degree (a working figure). */
     public static final double USUAL_LOSS = 0.01;
 
     public Camera {
         name = Figures.name(name);
         Objects.requireNonNull(sensor, "sensor is missing");
+        // Not in what was written before cameras had one.
+        timer = Objects.requireNonNullElse(timer, IntervalTimer.USUAL);
         Figures.within("lowest ISO", lowestIso, Iso.LOWEST, Iso.HIGHEST, "");
         Figures.within("highest ISO", highestIso, lowestIso, Iso.HIGHEST, "");
         Figures.within("shortest shutter time", shortestSeconds, 1.0 / 64_000, 1, "s");
@@ -71,7 +75,7 @@ public record Camera(
         }
     }
 
-    /** A camera without mirror, stabiliser or film, with the usual losses. */
+    /** A camera without mirror, stabiliser or film, with the usual losses and timer. */
     public Camera(
             String name,
             Sensor sensor,
@@ -104,7 +108,32 @@ public record Camera(
                 0,
                 OptionalDouble.empty(),
                 USUAL_LOSS,
-                USUAL_LOSS);
+                USUAL_LOSS,
+                IntervalTimer.USUAL);
+    }
+
+    /** The same counted by another timer. */
+    public Camera with(IntervalTimer other) {
+        return new Camera(
+                name,
+                sensor,
+                lowestIso,
+                highestIso,
+                shortestSeconds,
+                longestTimedSeconds,
+                bulb,
+                rawMegabytes,
+                jpegMegabytes,
+                bufferFrames,
+                writeMegabytesPerSecond,
+                batteryFrames,
+                batteryMinutes,
+                mirror,
+                stabiliserStops,
+                filmExponent,
+                coldLoss,
+                heatLoss,
+                other);
     }
 
     /** Marks of sensitivity that it has, lowest first. */

@@ -183,8 +183,9 @@ public record BlockSpec(
                 0);
     }
 
-    /** @param available times of the camera, longest first */
-    public Block block(List<ShutterTime> available) {
+    /** Its frames, by what the rig can be told. */
+    public Block block(Timing timing) {
+        List<ShutterTime> available = timing.times();
         if (kind == Block.Kind.PAUSE) {
             return Block.pause(start, start.plusMillis(Math.round(seconds * 1000)));
         }
@@ -194,7 +195,7 @@ public record BlockSpec(
             List<ShutterTime> ladder = new Ladder(frames, thirds).times(time, available);
             return Block.of(kind, Block.row(start, ladder, Duration.ofNanos(Math.round(gapSeconds * 1e9)), setting));
         }
-        return Block.of(kind, start, new FrameRun(time, gapSeconds, frames), setting);
+        return Block.of(kind, start, new FrameRun(time, gapSeconds, frames, timing.timer()), setting);
     }
 
     /** What a nominal mark really is; times that no mark has are what they say. */
@@ -216,12 +217,13 @@ public record BlockSpec(
     }
 
     /** As many frames as fit into a duration. */
-    public BlockSpec lasting(double durationSeconds, List<ShutterTime> available) {
+    public BlockSpec lasting(double durationSeconds, Timing timing) {
         if (kind == Block.Kind.PAUSE) {
             return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0, id, made);
         }
-        ShutterTime time = ShutterTime.nearest(real(seconds, available), available);
-        int count = FrameRun.filling(durationSeconds, time, gapSeconds).frames();
+        ShutterTime time = ShutterTime.nearest(real(seconds, timing.times()), timing.times());
+        int count = FrameRun.filling(durationSeconds, time, gapSeconds, timing.timer())
+                .frames();
         return with(Math.max(1, Math.min(MOST_FRAMES, count)));
     }
 
@@ -238,8 +240,8 @@ public record BlockSpec(
     }
 
     /** As many frames as sweep an arc about the pole. */
-    public BlockSpec sweeping(double degrees, List<ShutterTime> available) {
-        return lasting(degrees / SiderealTime.DEGREES_PER_HOUR * 3600, available);
+    public BlockSpec sweeping(double degrees, Timing timing) {
+        return lasting(degrees / SiderealTime.DEGREES_PER_HOUR * 3600, timing);
     }
 
     /** The one written form of some blocks, in order of time. */

@@ -1,19 +1,22 @@
 package org.halfdusk.sequence;
 
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.trailing.Trailing;
 
 /**
- * Equal frames at equal intervals, as a timer that counts whole seconds from start to start takes them: the interval is rounded up
- * to its next second, so that what is typed into it is what is planned.
+ * Equal frames at equal intervals, as a timer takes them: the interval is rounded up to what can be typed into it, so that what is
+ * typed is what is planned.
  *
  * @param gapSeconds at least from shutter close to the next open, 0 to 86,400
  * @param frames 1 to 100,000
  */
-public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
-    /** Rounding of a gap that was read back from frames does not cost a second. */
-    private static final double FORGIVEN_SECONDS = 0.002;
+public record FrameRun(ShutterTime exposure, double gapSeconds, int frames, IntervalTimer timer) {
+    /** By the usual timer: whole seconds from start to start. */
+    public FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
+        this(exposure, gapSeconds, frames, IntervalTimer.USUAL);
+    }
 
     public FrameRun {
         if (!(gapSeconds >= 0 && gapSeconds <= 86_400)) {
@@ -25,21 +28,22 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames) {
     }
 
     /** As many as fit into a duration: ⌊(duration − exposure)/interval⌋ + 1, at least one. */
-    public static FrameRun filling(double durationSeconds, ShutterTime exposure, double gapSeconds) {
-        double interval = new FrameRun(exposure, gapSeconds, 1).intervalSeconds();
+    public static FrameRun filling(
+            double durationSeconds, ShutterTime exposure, double gapSeconds, IntervalTimer timer) {
+        double interval = timer.intervalSeconds(exposure.realSeconds(), gapSeconds);
         // A millionth of an interval more forgives the rounding of a duration that is a whole number of them.
         int frames = (int) Math.floor((durationSeconds - exposure.realSeconds()) / interval + 1e-6) + 1;
-        return new FrameRun(exposure, gapSeconds, Math.max(1, frames));
+        return new FrameRun(exposure, gapSeconds, Math.max(1, frames), timer);
     }
 
     /** As many as sweep an arc of degrees about the pole. */
-    public static FrameRun sweeping(double arcDegrees, ShutterTime exposure, double gapSeconds) {
-        return filling(arcDegrees / SiderealTime.DEGREES_PER_HOUR * 3600, exposure, gapSeconds);
+    public static FrameRun sweeping(double arcDegrees, ShutterTime exposure, double gapSeconds, IntervalTimer timer) {
+        return filling(arcDegrees / SiderealTime.DEGREES_PER_HOUR * 3600, exposure, gapSeconds, timer);
     }
 
-    /** Start to start, whole seconds. */
+    /** Start to start, as the timer keeps it. */
     public double intervalSeconds() {
-        return Math.max(1, Math.ceil(exposure.realSeconds() + gapSeconds - FORGIVEN_SECONDS));
+        return timer.intervalSeconds(exposure.realSeconds(), gapSeconds);
     }
 
     /** From shutter close to the next open as the timer leaves it, seconds. */

@@ -17,9 +17,27 @@ import org.halfdusk.optics.Camera;
  * @param megabytes of what it takes
  * @param charges of the battery that it takes
  * @param emptyAt when a charge first ends before there is a pause to change it in; nothing where none does
+ * @param course how battery, card and buffer stand over time, some hundreds of points
  */
 public record RunSimulation(
-        int taken, List<Dropped> dropped, double megabytes, double charges, Optional<Instant> emptyAt) {
+        int taken,
+        List<Dropped> dropped,
+        double megabytes,
+        double charges,
+        Optional<Instant> emptyAt,
+        List<Level> course) {
+    /**
+     * How it stands after a frame.
+     *
+     * @param charge share left of the battery in the camera, 0 to 1
+     * @param megabytes taken so far
+     * @param buffer share of it that is full, 0 to 1
+     */
+    public record Level(Instant at, double charge, double megabytes, double buffer) {}
+
+    /** Points of a course beside those of the blocks' ends. */
+    private static final int POINTS = 400;
+
     /** Why a frame is not taken. */
     public enum Why {
         /** The shutter of the one before is still open, or its dark frame is being taken. */
@@ -38,10 +56,16 @@ public record RunSimulation(
     /**
      * @param jpeg whether a JPEG is written beside the raw file
      * @param noiseReduction whether the camera takes an equal dark frame after each
+     * @param outsidePower whether it is fed from outside, so that no charge is used
      * @param celsius of the air
      */
     public static RunSimulation of(
-            List<Block> blocks, Camera camera, boolean jpeg, boolean noiseReduction, double celsius) {
+            List<Block> blocks,
+            Camera camera,
+            boolean jpeg,
+            boolean noiseReduction,
+            boolean outsidePower,
+            double celsius) {
         double megabytes = camera.rawMegabytes() + (jpeg ? camera.jpegMegabytes() : 0);
         double writeSeconds = megabytes / camera.writeMegabytesPerSecond();
         double perCharge = Battery.share(celsius, camera);
@@ -53,9 +77,13 @@ public record RunSimulation(
         int taken = 0;
         double used = 0;
         double sinceChange = 0;
+        List<Level> course = new ArrayList<>();
+        int every = Math.max(1, Block.frames(blocks) / POINTS);
         for (Block b : blocks) {
+            course.add(new Level(b.start(), left(sinceChange), taken * megabytes, full(writing, b.start(), camera)));
             if (b.frames().isEmpty() && Duration.between(b.start(), b.end()).compareTo(CHANGE) >= 0) {
                 sinceChange = 0;
+                course.add(new Level(b.end(), 1, taken * megabytes, 0));
             }
             for (Frame f : b.frames()) {
                 number++;
@@ -77,16 +105,30 @@ public record RunSimulation(
                 Instant free = writing.isEmpty() ? closed : writing.peekLast();
                 writing.addLast(seconds(free.isAfter(closed) ? free : closed, writeSeconds));
                 double exposing = noiseReduction ? 2 * real : real;
-                double share =
-                        Math.max(1.0 / camera.batteryFrames(), exposing / 60 / camera.batteryMinutes()) / perCharge;
+                double share = outsidePower
+                        ? 0
+                        : Math.max(1.0 / camera.batteryFrames(), exposing / 60 / camera.batteryMinutes()) / perCharge;
                 used += share;
                 sinceChange += share;
                 if (empty == null && sinceChange >= 1) {
                     empty = f.open();
                 }
+                if (taken % every == 0) {
+                    course.add(new Level(closed, left(sinceChange), taken * megabytes, full(writing, closed, camera)));
+                }
             }
+            course.add(new Level(b.end(), left(sinceChange), taken * megabytes, full(writing, b.end(), camera)));
         }
-        return new RunSimulation(taken, dropped, taken * megabytes, used, Optional.ofNullable(empty));
+        return new RunSimulation(taken, dropped, taken * megabytes, used, Optional.ofNullable(empty), course);
+    }
+
+    private static double left(double used) {
+        return Math.max(0, 1 - used);
+    }
+
+    /** Share of the buffer that still waits for the card at a moment. */
+    private static double full(Deque<Instant> writing, Instant at, Camera camera) {
+        return Math.min(1, (double) writing.stream().filter(w -> w.isAfter(at)).count() / camera.bufferFrames());
     }
 
     private static Instant seconds(Instant at, double seconds) {

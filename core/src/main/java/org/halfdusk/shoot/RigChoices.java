@@ -109,7 +109,7 @@ public record RigChoices(
                     "files",
                     Codec.flag("files", "RAW_JPEG"),
                     Recording::jpeg,
-                    (r, v) -> new Recording(v, r.noiseReduction(), r.celsius()))
+                    (r, v) -> new Recording(v, r.noiseReduction(), r.outsidePower(), r.celsius()))
             .in(RigChoices::recording, RigChoices::with);
 
     public static final Field<RigChoices, Boolean> NOISE_REDUCTION = new Field<>(
@@ -117,7 +117,15 @@ public record RigChoices(
                     "noise reduction",
                     Codec.flag("noise reduction", "ON"),
                     Recording::noiseReduction,
-                    (r, v) -> new Recording(r.jpeg(), v, r.celsius()))
+                    (r, v) -> new Recording(r.jpeg(), v, r.outsidePower(), r.celsius()))
+            .in(RigChoices::recording, RigChoices::with);
+
+    public static final Field<RigChoices, Boolean> POWER = new Field<>(
+                    "POWER",
+                    "power",
+                    Codec.flag("power", "OUTSIDE"),
+                    Recording::outsidePower,
+                    (r, v) -> new Recording(r.jpeg(), r.noiseReduction(), v, r.celsius()))
             .in(RigChoices::recording, RigChoices::with);
 
     public static final Field<RigChoices, OptionalDouble> CELSIUS = new Field<>(
@@ -125,7 +133,7 @@ public record RigChoices(
                     "temperature",
                     Codec.perhaps(Recording.CELSIUS_RANGE),
                     Recording::celsius,
-                    (r, v) -> new Recording(r.jpeg(), r.noiseReduction(), v))
+                    (r, v) -> new Recording(r.jpeg(), r.noiseReduction(), r.outsidePower(), v))
             .in(RigChoices::recording, RigChoices::with);
 
     public static final Field<RigChoices, Optional<Panorama.Wish>> PANORAMA = new Field<>(
@@ -137,7 +145,19 @@ public record RigChoices(
 
     /** All of them. */
     public static final List<Field<RigChoices, ?>> FIELDS = List.of(
-            FOCUS, TOLERANCE, MOUNT, POLAR, PERSON, FILTER, BRACKET, BLOCKS, FILES, NOISE_REDUCTION, CELSIUS, PANORAMA);
+            FOCUS,
+            TOLERANCE,
+            MOUNT,
+            POLAR,
+            PERSON,
+            FILTER,
+            BRACKET,
+            BLOCKS,
+            FILES,
+            NOISE_REDUCTION,
+            POWER,
+            CELSIUS,
+            PANORAMA);
 
     /** @throws IllegalArgumentException naming the value and what is allowed */
     public RigChoices {

@@ -53,7 +53,8 @@ class AccessoriesTest {
                 0,
                 OptionalDouble.of(1.3),
                 0,
-                0);
+                0,
+                IntervalTimer.USUAL);
         assertTrue(film.film());
         assertThrows(
                 IllegalArgumentException.class,
@@ -75,6 +76,7 @@ class AccessoriesTest {
                         0,
                         OptionalDouble.of(1.3),
                         0,
-                        0));
+                        0,
+                        IntervalTimer.USUAL));
     }
 }

@@ -9,6 +9,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.trailing.Trailing;
 
@@ -21,7 +22,7 @@ class FrameRunTest {
     @Example
     void workedArcs() {
         assertEquals(11.3, new FrameRun(NINETY, 1, 30).arcDegrees(), 0.2);
-        assertEquals(3, FrameRun.sweeping(45, NINETY, 1).durationSeconds() / 3600, 0.03);
+        assertEquals(3, FrameRun.sweeping(45, NINETY, 1, IntervalTimer.USUAL).durationSeconds() / 3600, 0.03);
     }
 
     @Example
@@ -49,7 +50,7 @@ class FrameRunTest {
     void whatFillsADurationFitsAndOneMoreWouldNot(
             @ForAll @DoubleRange(min = 100, max = 40_000) double duration,
             @ForAll @DoubleRange(min = 0, max = 30) double gap) {
-        FrameRun run = FrameRun.filling(duration, THIRTY_MARK, gap);
+        FrameRun run = FrameRun.filling(duration, THIRTY_MARK, gap, IntervalTimer.USUAL);
         assertTrue(run.durationSeconds() <= duration + 0.001);
         FrameRun more = new FrameRun(THIRTY_MARK, gap, run.frames() + 1);
         assertTrue(more.durationSeconds() > duration - 0.001);
@@ -57,7 +58,7 @@ class FrameRunTest {
 
     @Property
     void arcAndDurationAgree(@ForAll @DoubleRange(min = 1, max = 180) double arc) {
-        FrameRun run = FrameRun.sweeping(arc, NINETY, 1);
+        FrameRun run = FrameRun.sweeping(arc, NINETY, 1, IntervalTimer.USUAL);
         assertTrue(run.arcDegrees() <= arc + 1e-6);
         assertTrue(run.arcDegrees() > arc - run.intervalSeconds() / 3600 * 15.05 - 0.4);
     }
@@ -77,6 +78,6 @@ class FrameRunTest {
     void nonsenseIsRefused() {
         assertThrows(IllegalArgumentException.class, () -> new FrameRun(NINETY, -1, 10));
         assertThrows(IllegalArgumentException.class, () -> new FrameRun(NINETY, 1, 0));
-        assertEquals(1, FrameRun.filling(10, NINETY, 1).frames());
+        assertEquals(1, FrameRun.filling(10, NINETY, 1, IntervalTimer.USUAL).frames());
     }
 }

@@ -14,6 +14,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -24,6 +25,7 @@ import org.junit.jupiter.api.function.Executable;
 class ProgrammeTest {
     private static final Instant START = Instant.parse("2027-06-04T22:20:00Z");
     private static final List<ShutterTime> TIMES = ShutterTime.available(1 / 8000.0, 30, true);
+    private static final Timing TIMING = new Timing(TIMES, IntervalTimer.USUAL);
 
     private static Camera camera(int buffer, double writeSpeed) {
         return new Camera(
@@ -53,7 +55,7 @@ class ProgrammeTest {
             @ForAll @IntRange(min = 0, max = 30) int mark,
             @ForAll @DoubleRange(min = 0, max = 60) double gap) {
         ShutterTime time = TIMES.get(mark);
-        Block b = spec(Block.Kind.STACK, frames, time.nominalSeconds(), gap).block(TIMES);
+        Block b = spec(Block.Kind.STACK, frames, time.nominalSeconds(), gap).block(TIMING);
         assertEquals(frames, b.frames().size());
         for (int i = 0; i < frames; i++) {
             Frame f = b.frames().get(i);
@@ -87,10 +89,10 @@ class ProgrammeTest {
     void arcDurationAndNumberGiveEachOther() {
         BlockSpec trails = spec(Block.Kind.TRAILS, 1, 90, 1);
         // 45° of arc takes 3 h less a little: 10,770 s at 15.041° an hour.
-        BlockSpec arc = trails.sweeping(45, TIMES);
+        BlockSpec arc = trails.sweeping(45, TIMING);
         double seconds = (arc.frames() - 1) * 91 + 90;
         assertEquals(45 / 15.041 * 3600, seconds, 91);
-        assertEquals(40, trails.lasting(3640, TIMES).frames());
+        assertEquals(40, trails.lasting(3640, TIMING).frames());
         assertEquals(250, spec(Block.Kind.TIME_LAPSE, 1, 10, 5).playing(10, 25).frames(), "clip times rate");
         assertEquals(16, spec(Block.Kind.STACK, 1, 10, 1).gaining(2).frames(), "two stops take sixteen frames");
     }
@@ -109,10 +111,10 @@ class ProgrammeTest {
     /** An equal dark frame after each: every other frame of a tight run is lost. */
     @Test
     void noiseReductionDropsEveryOtherFrame() {
-        Block run = spec(Block.Kind.TRAILS, 100, 8, 1).block(TIMES);
-        RunSimulation plain = RunSimulation.of(List.of(run), camera(90, 160), false, false, 20);
+        Block run = spec(Block.Kind.TRAILS, 100, 8, 1).block(TIMING);
+        RunSimulation plain = RunSimulation.of(List.of(run), camera(90, 160), false, false, false, 20);
         assertEquals(100, plain.taken());
-        RunSimulation doubled = RunSimulation.of(List.of(run), camera(90, 160), false, true, 20);
+        RunSimulation doubled = RunSimulation.of(List.of(run), camera(90, 160), false, true, false, 20);
         assertEquals(50, doubled.taken());
         assertEquals(RunSimulation.Why.CAMERA_BUSY, doubled.dropped().get(0).why());
         assertEquals(2, doubled.dropped().get(0).number());
@@ -121,13 +123,13 @@ class ProgrammeTest {
     /** 40 MB at 20 MB/s take 2 s: frames each second fill a buffer of ten at the twentieth or so, then every other is lost. */
     @Test
     void aFullBufferDropsFramesWhereItHappens() {
-        Block burst = spec(Block.Kind.STACK, 60, 0.5, 0.5).block(TIMES);
-        RunSimulation run = RunSimulation.of(List.of(burst), camera(10, 20), false, false, 20);
+        Block burst = spec(Block.Kind.STACK, 60, 0.5, 0.5).block(TIMING);
+        RunSimulation run = RunSimulation.of(List.of(burst), camera(10, 20), false, false, false, 20);
         int first = run.dropped().get(0).number();
         assertTrue(first >= 19 && first <= 23, "first dropped is " + first);
         assertEquals(RunSimulation.Why.BUFFER_FULL, run.dropped().get(0).why());
         assertEquals(60, run.taken() + run.dropped().size());
-        assertTrue(RunSimulation.of(List.of(burst), camera(10, 20), true, false, 20)
+        assertTrue(RunSimulation.of(List.of(burst), camera(10, 20), true, false, false, 20)
                         .dropped()
                         .get(0)
                         .number()
@@ -137,20 +139,20 @@ class ProgrammeTest {
     /** A percent a degree: at −10 °C thirty less, and the battery ends sooner. */
     @Test
     void theColdTakesOfTheBattery() {
-        Block run = spec(Block.Kind.TIME_LAPSE, 490, 10, 1).block(TIMES);
-        RunSimulation mild = RunSimulation.of(List.of(run), camera(90, 160), false, false, 20);
-        RunSimulation cold = RunSimulation.of(List.of(run), camera(90, 160), false, false, -10);
+        Block run = spec(Block.Kind.TIME_LAPSE, 490, 10, 1).block(TIMING);
+        RunSimulation mild = RunSimulation.of(List.of(run), camera(90, 160), false, false, false, 20);
+        RunSimulation cold = RunSimulation.of(List.of(run), camera(90, 160), false, false, false, -10);
         assertEquals(490 / 500.0, mild.charges(), 0.01);
         assertEquals(mild.charges() / 0.7, cold.charges(), 1e-6);
         assertTrue(mild.emptyAt().isEmpty());
         assertTrue(cold.emptyAt().orElseThrow().isBefore(run.end()));
         assertEquals(490 * 40.0, mild.megabytes(), 1e-9);
         // A pause long enough to change it in, and no charge ends.
-        Block half = spec(Block.Kind.TIME_LAPSE, 245, 10, 1).block(TIMES);
+        Block half = spec(Block.Kind.TIME_LAPSE, 245, 10, 1).block(TIMING);
         Block pause = Block.pause(half.end(), half.end().plusSeconds(90));
         Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 10, 1, FNumber.of(2.8), Iso.of(1600), 0)
-                .block(TIMES);
-        assertTrue(RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, -10)
+                .block(TIMING);
+        assertTrue(RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, false, -10)
                 .emptyAt()
                 .isEmpty());
     }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
@@ -61,7 +62,8 @@ public final class Isle {
                 stops,
                 film,
                 0.01,
-                0.01);
+                0.01,
+                IntervalTimer.USUAL);
     }
 
     public static Rig rig(Lens lens, double focalMm) {

@@ -68,7 +68,7 @@ class PackingTest {
     private static Packing packing(Subject subject, Plan plan, Optional<Spell> weather) {
         Air air = weather.map(w -> new Air(w.coldestCelsius(), Air.Source.FORECAST))
                 .orElse(new Air(Air.ASSUMED_CELSIUS, Air.Source.ASSUMED));
-        RunSimulation run = RunSimulation.of(plan.blocks(), plan.rig().camera(), false, false, air.celsius());
+        RunSimulation run = RunSimulation.of(plan.blocks(), plan.rig().camera(), false, false, false, air.celsius());
         return Packing.of(subject, plan, plan.blocks(), run, air, weather);
     }
 

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.shoot.kept.Kept;
@@ -256,6 +257,9 @@ public final class StoredKits implements Kits {
         r.setFilmExponent(c.filmExponent().isPresent() ? c.filmExponent().getAsDouble() : null);
         r.setColdLoss(c.coldLoss());
         r.setHeatLoss(c.heatLoss());
+        r.setTimerStep(c.timer().step().name());
+        r.setTimerFrom(c.timer().from().name());
+        r.setTimerLargest((long) c.timer().largest());
     }
 
     private static Kept<Camera> camera(CameraRecord r) {
@@ -282,7 +286,11 @@ public final class StoredKits implements Kits {
                 r.getStabiliserStops(),
                 r.getFilmExponent() == null ? OptionalDouble.empty() : OptionalDouble.of(r.getFilmExponent()),
                 r.getColdLoss(),
-                r.getHeatLoss());
+                r.getHeatLoss(),
+                new IntervalTimer(
+                        IntervalTimer.Step.valueOf(r.getTimerStep()),
+                        IntervalTimer.From.valueOf(r.getTimerFrom()),
+                        r.getTimerLargest().intValue()));
         return new Kept<>(r.getId(), camera);
     }
 

@@ -155,7 +155,7 @@ class StoreTest {
     }
 
     private static final Field<Shoot, ?> LOWEST =
-            ShootField.wishes(Subject.MILKY_WAY).get(0);
+            ShootField.wishes(Subject.MILKY_WAY).get(1);
 
     /** A wish of the subject is kept, noticed in a conflict and taken back like any other field. */
     @Test

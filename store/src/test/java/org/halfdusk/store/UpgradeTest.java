@@ -48,7 +48,7 @@ class UpgradeTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11})
     void nothingIsLost(int version) throws Exception {
         write(folder, version);
         try (Database database = Database.open(folder, CLOCK)) {

@@ -234,7 +234,7 @@ public record FireworksPlan(
         blocks.add(Block.of(
                 Block.Kind.TOWN,
                 start.minus(Duration.ofMinutes(15)),
-                new FrameRun(shutter(Scene.TOWN), 2, 2),
+                new FrameRun(shutter(Scene.TOWN), 2, 2, rig.camera().timer()),
                 setting(Scene.TOWN)));
         run(start, finaleBegins, Scene.BREAK, WAIT_SECONDS)
                 .ifPresent(r -> blocks.add(Block.of(Block.Kind.SHOW, start, r, setting(Scene.BREAK))));
@@ -247,7 +247,8 @@ public record FireworksPlan(
         double seconds = Duration.between(from, to).toMillis() / 1000.0;
         return seconds < shutter(scene).realSeconds()
                 ? Optional.empty()
-                : Optional.of(FrameRun.filling(seconds, shutter(scene), gap));
+                : Optional.of(FrameRun.filling(
+                        seconds, shutter(scene), gap, rig.camera().timer()));
     }
 
     @Override

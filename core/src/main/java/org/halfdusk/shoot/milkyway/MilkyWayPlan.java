@@ -86,7 +86,8 @@ public record MilkyWayPlan(
 
     /** Equal frames to be stacked. */
     public FrameRun stack() {
-        return new FrameRun(exposure.shutter(), GAP_SECONDS, STACK_FRAMES);
+        return new FrameRun(
+                exposure.shutter(), GAP_SECONDS, STACK_FRAMES, rig.camera().timer());
     }
 
     /** A stack about the best moment, inside the window where it fits, and a frame with the cap on. */

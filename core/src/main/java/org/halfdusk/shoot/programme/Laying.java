@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.Timing;
 
 /**
  * What becomes of a rig's laid blocks when one is added, changed or a pause is made in them: nothing ever overlaps, what follows is
@@ -17,7 +17,7 @@ import org.halfdusk.sequence.BlockSpec;
  * @param blocks in order of time
  * @param times of the camera, longest first
  */
-public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
+public record Laying(List<BlockSpec> blocks, Timing timing) {
     /** From the end of a block to the next that was pushed behind it, s. */
     private static final int BEHIND_SECONDS = 1;
 
@@ -34,11 +34,11 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
             next.add(placed);
             free = behind(placed);
         }
-        return new Laying(next, times);
+        return new Laying(next, timing);
     }
 
     private Instant behind(BlockSpec s) {
-        return Block.onTheSecond(s.block(times).end().plusSeconds(BEHIND_SECONDS));
+        return Block.onTheSecond(s.block(timing).end().plusSeconds(BEHIND_SECONDS));
     }
 
     /**
@@ -56,7 +56,7 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
     /** What runs at a moment. */
     private Optional<BlockSpec> running(Instant at) {
         return blocks.stream()
-                .filter(s -> !s.start().isAfter(at) && s.block(times).end().isAfter(at))
+                .filter(s -> !s.start().isAfter(at) && s.block(timing).end().isAfter(at))
                 .findFirst();
     }
 
@@ -68,12 +68,12 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
     private Laying and(BlockSpec added) {
         List<BlockSpec> next = new ArrayList<>(blocks);
         next.add(added);
-        return new Laying(next, times);
+        return new Laying(next, timing);
     }
 
     /** The frames that are over by the pause's start come before it, the others after it. */
     private Laying divided(BlockSpec running, BlockSpec pause) {
-        int before = (int) running.block(times).frames().stream()
+        int before = (int) running.block(timing).frames().stream()
                 .filter(f -> !f.close().isAfter(pause.start()))
                 .count();
         List<BlockSpec> next = new ArrayList<>(blocks);
@@ -82,7 +82,7 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
             BlockSpec stop = pause.at(running.start());
             next.add(stop);
             next.add(running.at(behind(stop)));
-            return new Laying(next, times);
+            return new Laying(next, timing);
         }
         BlockSpec first = running.with(before);
         BlockSpec stop = pause.at(behind(first));
@@ -91,7 +91,7 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
         if (before < running.frames()) {
             next.add(running.with(running.frames() - before).at(behind(stop)).named(""));
         }
-        return new Laying(next, times);
+        return new Laying(next, timing);
     }
 
     /** With a block in the place of the one of the same identity; what follows is pushed. */
@@ -100,12 +100,12 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
                         blocks.stream()
                                 .map(s -> s.id().equals(other.id()) ? other : s)
                                 .toList(),
-                        times)
+                        timing)
                 .settled();
     }
 
     public Laying without(String id) {
-        return new Laying(blocks.stream().filter(s -> !s.id().equals(id)).toList(), times);
+        return new Laying(blocks.stream().filter(s -> !s.id().equals(id)).toList(), timing);
     }
 
     /**
@@ -119,7 +119,7 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
                 .orElseThrow(
                         () -> new IllegalArgumentException("no laid block holds the moment at which the battery ends"));
         Instant wished = empty.minus(EARLY);
-        Instant first = holds.block(times).frames().get(0).close();
+        Instant first = holds.block(timing).frames().get(0).close();
         return with(new BlockSpec(
                 Block.Kind.PAUSE,
                 wished.isBefore(first) ? first : wished,
@@ -142,6 +142,6 @@ public record Laying(List<BlockSpec> blocks, List<ShutterTime> times) {
                 blocks.stream()
                         .map(s -> s.id().isEmpty() ? s.named(fresh.get()) : s)
                         .toList(),
-                times);
+                timing);
     }
 }

@@ -12,9 +12,9 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
-import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
+import org.halfdusk.sequence.Timing;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
@@ -33,9 +33,9 @@ public record Programme(List<Planned> planned) {
      * @param laid as the person laid it; nothing where it is computed
      */
     public record Planned(String id, Block block, Optional<BlockSpec> laid) {
-        /** What is typed into a timer for it; nothing where no timer does it. */
-        public Optional<Timer> timer() {
-            return Timer.of(block);
+        /** What is typed into a rig's timer for it; nothing where that does not do it. */
+        public Optional<Timer> timer(Plan plan) {
+            return Timer.of(block, plan.rig().camera().timer());
         }
 
         /**
@@ -56,9 +56,9 @@ public record Programme(List<Planned> planned) {
     public static Programme of(Plan plan, RigChoices choices) {
         List<BlockSpec> own = choices.blocks();
         List<Planned> all = new ArrayList<>(own.isEmpty() || !replaces(plan) ? computed(plan) : List.of());
-        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        Timing timing = timing(plan);
         for (BlockSpec s : own) {
-            Block block = followsLight(s) ? ramp(plan, s, times) : s.block(times);
+            Block block = followsLight(s) ? ramp(plan, s, timing) : s.block(timing);
             all.add(new Planned(s.id(), block, Optional.of(s)));
         }
         all.sort(Comparator.comparing((Planned p) -> p.block().start())
@@ -92,8 +92,8 @@ public record Programme(List<Planned> planned) {
         return s.kind() == Block.Kind.TIME_LAPSE && s.thirds() > 0;
     }
 
-    private static Block ramp(Plan plan, BlockSpec s, List<ShutterTime> times) {
-        Block even = s.block(times);
+    private static Block ramp(Plan plan, BlockSpec s, Timing timing) {
+        Block even = s.block(timing);
         ShutterTime longest = even.frames().get(0).shutter();
         return Block.of(
                 s.kind(),
@@ -102,7 +102,7 @@ public record Programme(List<Planned> planned) {
                         s.start(),
                         s.frames(),
                         longest,
-                        new FrameRun(longest, s.gapSeconds(), s.frames()).intervalSeconds(),
+                        timing.timer().intervalSeconds(longest.realSeconds(), s.gapSeconds()),
                         s.fNumber(),
                         s.iso(),
                         IsoSchool.LIFT_AT_CAMERA.histogramPosition()));
@@ -117,7 +117,12 @@ public record Programme(List<Planned> planned) {
                         .map(s -> NewBlock.given(plan, s).map(s::madeFor).orElse(s))
                         .toList()
                 : own;
-        return new Laying(blocks, ExposurePlan.times(plan.rig()));
+        return new Laying(blocks, timing(plan));
+    }
+
+    /** What times a plan's rig can be told. */
+    public static Timing timing(Plan plan) {
+        return new Timing(ExposurePlan.times(plan.rig()), plan.rig().camera().timer());
     }
 
     /** So many times a battery is changed in a night at the most. */
@@ -148,6 +153,7 @@ public record Programme(List<Planned> planned) {
                 plan.rig().camera(),
                 choices.recording().jpeg(),
                 choices.recording().noiseReduction(),
+                choices.recording().outsidePower(),
                 air.celsius());
     }
 }

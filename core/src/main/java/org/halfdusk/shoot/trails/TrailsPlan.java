@@ -58,7 +58,9 @@ public record TrailsPlan(
             Place place, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, double gapSeconds) {
         Framing aim = framing.orElseGet(() -> towardsThePole(night, rig));
         TrailsExposure exposure = TrailsExposure.of(rig, brightest(night, aim), wishes);
-        Optional<FrameRun> run = night.span().map(s -> FrameRun.filling(seconds(s), exposure.shutter(), gapSeconds));
+        Optional<FrameRun> run = night.span()
+                .map(s -> FrameRun.filling(
+                        seconds(s), exposure.shutter(), gapSeconds, rig.camera().timer()));
         return new TrailsPlan(place, night, rig, aim, night.bestMoment(), exposure, run);
     }
 

@@ -12,19 +12,30 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Timer;
+import org.halfdusk.sequence.Timing;
 import org.junit.jupiter.api.Test;
 
 /** Laid blocks after any edits: nothing overlaps, no frame in a pause, timers give the frames, identities are for life. */
 class LayingTest {
     private static final Instant START = Instant.parse("2027-06-04T22:00:00Z");
     private static final List<ShutterTime> TIMES = ShutterTime.available(1.0 / 8000, 30, true);
+    private static final Timing TIMING = new Timing(TIMES, IntervalTimer.USUAL);
+
+    /** Every kind of timer. */
+    private static final List<Timing> TIMINGS = Stream.of(IntervalTimer.Step.values())
+            .flatMap(step -> Stream.of(IntervalTimer.From.values()).map(from -> new IntervalTimer(step, from, 399)))
+            .map(timer -> new Timing(TIMES, timer))
+            .toList();
+
     private static final Block.Kind[] KINDS = {
         Block.Kind.STACK,
         Block.Kind.TRAILS,
@@ -43,7 +54,7 @@ class LayingTest {
     }
 
     private static List<Block> built(Laying laying) {
-        return laying.blocks().stream().map(s -> s.block(TIMES)).toList();
+        return laying.blocks().stream().map(s -> s.block(laying.timing())).toList();
     }
 
     private static int frames(Laying laying) {
@@ -56,7 +67,7 @@ class LayingTest {
         Random random = new Random(17);
         for (int n = 0; n < 500; n++) {
             AtomicInteger given = new AtomicInteger();
-            Laying laying = new Laying(List.of(), TIMES);
+            Laying laying = new Laying(List.of(), TIMINGS.get(n % TIMINGS.size()));
             int frames = 0;
             for (int edit = 0; edit < 8; edit++) {
                 int at = random.nextInt(20_000);
@@ -109,7 +120,7 @@ class LayingTest {
             }
             assertTrue(b.frames().isEmpty() || b.end().equals(open), "a block ends with its last close");
             assertEquals(b.kind() == Block.Kind.PAUSE, b.frames().isEmpty());
-            Optional<Timer> timer = Timer.of(b);
+            Optional<Timer> timer = Timer.of(b, laying.timing().timer());
             assertEquals(b.frames().size() > 1, timer.isPresent(), "a timer does every block: " + b.kind());
             timer.ifPresent(t -> assertEquals(b.frames().size(), t.number()));
             free = b.end();
@@ -119,7 +130,7 @@ class LayingTest {
     /** Sixteen frames of 8 s every 10 s: at 0:45 four are over; the fifth, which has begun, comes after the pause. */
     @Test
     void aPauseDividesTheFramesWhereItIsAskedFor() {
-        Laying divided = new Laying(List.of(block(Block.Kind.STACK, 0, 16, 8, 2).named("stack-1")), TIMES)
+        Laying divided = new Laying(List.of(block(Block.Kind.STACK, 0, 16, 8, 2).named("stack-1")), TIMING)
                 .with(pause(45, 120))
                 .named(() -> "new");
         assertEquals(
@@ -133,7 +144,7 @@ class LayingTest {
 
     @Test
     void beforeTheFirstFrameAPauseComesFirst() {
-        Laying laying = new Laying(List.of(block(Block.Kind.TRAILS, 0, 5, 30, 1)), TIMES).with(pause(10, 60));
+        Laying laying = new Laying(List.of(block(Block.Kind.TRAILS, 0, 5, 30, 1)), TIMING).with(pause(10, 60));
         assertEquals(Block.Kind.PAUSE, laying.blocks().get(0).kind());
         assertEquals(START, laying.blocks().get(0).start());
         assertEquals(5, laying.blocks().get(1).frames());
@@ -142,7 +153,7 @@ class LayingTest {
     @Test
     void aBracketIsOfOnePiece() {
         BlockSpec bracket = new BlockSpec(Block.Kind.BRACKET, START, 5, 1, 1, FNumber.of(8), Iso.of(100), 3);
-        Laying laying = new Laying(List.of(bracket), TIMES).with(pause(2, 60));
+        Laying laying = new Laying(List.of(bracket), TIMING).with(pause(2, 60));
         assertEquals(
                 List.of(5, 0), laying.blocks().stream().map(BlockSpec::frames).toList());
     }
@@ -154,7 +165,7 @@ class LayingTest {
         BlockSpec second = block(Block.Kind.DARK_FRAME, 120, 2, 8, 2).named("b");
         BlockSpec third = block(Block.Kind.GROUND, 150, 1, 30, 2).named("c");
         BlockSpec free = block(Block.Kind.TRAILS, 4000, 3, 30, 1).named("d");
-        Laying laying = new Laying(List.of(first, second, third, free), TIMES).changed(first.with(20));
+        Laying laying = new Laying(List.of(first, second, third, free), TIMING).changed(first.with(20));
         List<Block> built = built(laying);
         assertEquals(
                 START.plusSeconds(199), laying.blocks().get(1).start(), "20 × 10 s less the last gap, and a second");
@@ -164,7 +175,7 @@ class LayingTest {
 
     @Test
     void wherePeopleAskOthersWaitUntilItIsFree() {
-        Laying laying = new Laying(List.of(block(Block.Kind.STACK, 0, 10, 8, 2).named("a")), TIMES)
+        Laying laying = new Laying(List.of(block(Block.Kind.STACK, 0, 10, 8, 2).named("a")), TIMING)
                 .with(block(Block.Kind.GROUND, 30, 1, 30, 0));
         assertEquals(START.plusSeconds(99), laying.blocks().get(1).start());
         Laying free = laying.with(block(Block.Kind.GROUND, 500, 1, 30, 0));

@@ -17,6 +17,7 @@ import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.Timing;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
@@ -75,7 +76,7 @@ class RampTest {
     @Test
     void aPauseIsLaidBeforeTheBatteryEnds() {
         Plan plan = plan();
-        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        Timing times = Programme.timing(plan);
         BlockSpec trails =
                 new BlockSpec(Block.Kind.TRAILS, SUNSET.plusSeconds(7200), 800, 10, 1, FNumber.of(2), Iso.of(1600), 0);
         Instant empty = SUNSET.plusSeconds(9000);

@@ -16,6 +16,7 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
@@ -96,7 +97,8 @@ class ExposureLimitsTest {
                 0,
                 OptionalDouble.of(1.3),
                 0.01,
-                0.01);
+                0.01,
+                IntervalTimer.USUAL);
         Rig rig = Rig.of(film, RIG.lens(), Optional.empty(), 18);
         ExposurePlan p = plan(rig, Wishes.DEFAULT);
         double real = p.shutter().realSeconds();

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -168,7 +169,7 @@ class ShootsApi {
     }
 
     record TimerAnswer(
-            double delaySeconds, double exposureSeconds, double intervalSeconds, int number, Timer.From from) {
+            double delaySeconds, double exposureSeconds, double intervalSeconds, int number, IntervalTimer.From from) {
         static TimerAnswer of(Timer t) {
             return new TimerAnswer(
                     t.delaySeconds(), t.exposure().nominalSeconds(), t.intervalSeconds(), t.number(), t.from());
@@ -211,7 +212,7 @@ class ShootsApi {
                     b.kind(),
                     b.start(),
                     b.end(),
-                    p.timer().map(TimerAnswer::of).orElse(null),
+                    p.timer(open.plan()).map(TimerAnswer::of).orElse(null),
                     b.frames().stream().map(f -> frame(f, jpeg)).toList()));
             if (b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON) {
                 filter.add(new FilterStep(b.start(), b.kind() == Block.Kind.FILTER_OFF ? "OFF" : "ON"));

@@ -17,12 +17,14 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.kit.KitForm.Choice;
@@ -56,6 +58,21 @@ class KitForms {
             Field.number("heat", "Charge lost in the heat", "% per °C", "Over 40 °C; 1 is usual."),
             Field.number("stabiliser", "Stabiliser", "stops", "0 where there is none."),
             Field.check("mirror", "Has a mirror", "It is locked up for long lenses."),
+            Field.choice(
+                    "timerFrom",
+                    "Interval timer counts",
+                    "The camera's own, or the remote that goes with it.",
+                    List.of(
+                            new Choice(IntervalTimer.From.START_TO_START.name(), "from start to start"),
+                            new Choice(IntervalTimer.From.GAP.name(), "the gap between frames"))),
+            Field.choice(
+                    "timerStep",
+                    "in",
+                    "",
+                    List.of(
+                            new Choice(IntervalTimer.Step.SECONDS.name(), "whole seconds"),
+                            new Choice(IntervalTimer.Step.TENTHS.name(), "tenths of a second"))),
+            Field.number("timerLargest", "up to", "frames", "399 is usual; more are stopped by hand."),
             Field.number("film", "Film: reciprocity exponent", "", "Empty for a sensor; 1.2 to 1.4 by stock."));
 
     private static final List<Field> LENS = List.of(
@@ -234,6 +251,9 @@ class KitForms {
         put(t, "cold", Math.rint(c.coldLoss() * 10_000) / 100);
         put(t, "heat", Math.rint(c.heatLoss() * 10_000) / 100);
         put(t, "stabiliser", c.stabiliserStops());
+        t.put("timerFrom", c.timer().from().name());
+        t.put("timerStep", c.timer().step().name());
+        put(t, "timerLargest", c.timer().largest());
         c.filmExponent().ifPresent(p -> put(t, "film", p));
         tick(t, "bulb", c.bulb());
         tick(t, "mirror", c.mirror());
@@ -346,10 +366,11 @@ class KitForms {
         double cold = optional(e, "cold", "charge lost in the cold", 1, 5);
         double heat = optional(e, "heat", "charge lost in the heat", 1, 5);
         double stabiliser = optional(e, "stabiliser", "stabiliser", 0, 10);
+        IntervalTimer timer = timer(e);
         OptionalDouble film = e.text("film").isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(e.number("film", "reciprocity exponent", 1, 2, ""));
-        if (e.any()) {
+        if (e.any() || timer == null) {
             return null;
         }
         Sensor sensor = e.check("width", () -> new Sensor(width, height, across, down));
@@ -375,7 +396,29 @@ class KitForms {
                                 stabiliser,
                                 film,
                                 cold / 100,
-                                heat / 100));
+                                heat / 100,
+                                timer));
+    }
+
+    /** What is left out is usual. */
+    private static @Nullable IntervalTimer timer(FormErrors e) {
+        IntervalTimer usual = IntervalTimer.USUAL;
+        IntervalTimer.From from = e.text("timerFrom").isEmpty()
+                ? usual.from()
+                : e.check(
+                        "timerFrom",
+                        () -> Codec.constant("interval timer", IntervalTimer.From.class)
+                                .read(e.text("timerFrom")));
+        IntervalTimer.Step step = e.text("timerStep").isEmpty()
+                ? usual.step()
+                : e.check(
+                        "timerStep",
+                        () -> Codec.constant("step of the timer", IntervalTimer.Step.class)
+                                .read(e.text("timerStep")));
+        int largest = e.text("timerLargest").isEmpty()
+                ? usual.largest()
+                : e.whole("timerLargest", "largest number of frames", 2, 100_000, "");
+        return from == null || step == null || e.any() ? null : new IntervalTimer(step, from, largest);
     }
 
     private static double optional(FormErrors e, String field, String name, double usual, double most) {

@@ -3,6 +3,7 @@ package org.halfdusk.web.kit;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Sensor;
 
@@ -67,6 +68,7 @@ final class Presets {
                 0,
                 OptionalDouble.of(1.3),
                 0,
-                0);
+                0,
+                IntervalTimer.USUAL);
     }
 }

@@ -81,7 +81,7 @@ record CalendarDesk(ShootDesk desk, Shoots shoots, CalendarEvents events, Identi
         return CalendarEvents.Event.fresh(
                 uid,
                 BlockWords.name(b.kind()) + ", " + open.shoot().it().title(),
-                (rig + SequencePage.settings(b.frames()) + ". " + SequencePage.timer(b)).trim(),
+                (rig + SequencePage.settings(b.frames()) + ". " + SequencePage.timer(p, open)).trim(),
                 Interval.of(
                         b.start(),
                         b.end().isAfter(b.start()) ? b.end() : b.start().plusSeconds(1)));

@@ -8,6 +8,7 @@ import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -51,7 +52,8 @@ record RunCard(
                                 ? open.subject().focus(plan)
                                 : RigChoices.FOCUS.codec().words(choices.focusMetres())),
                 new Line("White balance", plan.setting().kelvin() + " K")));
-        List<Row> rows = open.blocks().stream().map(b -> row(b, zone)).toList();
+        List<Row> rows =
+                open.programme().planned().stream().map(p -> row(p, open)).toList();
         return new RunCard(
                 open.shoot().it().title(),
                 plan.place().name(),
@@ -66,14 +68,16 @@ record RunCard(
                 checklist);
     }
 
-    private static Row row(Block b, ZoneId zone) {
+    private static Row row(Programme.Planned p, ShootDesk.Open open) {
+        Block b = p.block();
+        ZoneId zone = open.plan().place().zone();
         return new Row(
                 Words.clockSeconds(b.start(), zone),
                 b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
                 BlockWords.name(b.kind()),
                 b.frames().isEmpty() ? "" : Integer.toString(b.frames().size()),
                 SequencePage.settings(b.frames()),
-                SequencePage.timer(b));
+                SequencePage.timer(p, open));
     }
 
     private static List<String> cautions(ShootDesk.Open open) {

@@ -4,11 +4,11 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.List;
 import java.util.function.Supplier;
-import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.Timing;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
@@ -16,7 +16,6 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.NewBlock;
 import org.halfdusk.shoot.programme.Programme;
-import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Codec;
@@ -46,7 +45,7 @@ final class SequenceEdits {
     private static Laying next(String action, Laying laid, ShootDesk.Open open, FormErrors form) {
         RigChoices choices = open.shoot().it().rig().choices();
         return switch (action) {
-            case "computed" -> new Laying(List.of(), laid.times());
+            case "computed" -> new Laying(List.of(), laid.timing());
             case "battery" -> Programme.withChanges(open.plan(), choices, open.air());
             case "remove" -> laid.without(block(form, laid).id());
             case "change" -> laid.changed(changed(block(form, laid), form, open));
@@ -84,7 +83,7 @@ final class SequenceEdits {
         if (old.kind() == Block.Kind.PAUSE) {
             double minutes = faults.or(1.0, () -> BlockSpec.MINUTES.read(form.text("amount")));
             faults.refuse();
-            return old.at(start).lasting(minutes * 60, List.of());
+            return old.at(start).lasting(minutes * 60, Programme.timing(open.plan()));
         }
         double seconds = faults.or(old.seconds(), () -> BlockSpec.SECONDS.read(form.text("seconds")));
         double gap = faults.or(old.gapSeconds(), () -> BlockSpec.GAP.read(form.text("gap")));
@@ -107,17 +106,17 @@ final class SequenceEdits {
                                 old.id(),
                                 old.made()),
                         form,
-                        ExposurePlan.times(open.plan().rig())));
+                        Programme.timing(open.plan())));
         faults.refuse();
         return next;
     }
 
     /** As many frames as the form says, counted in what it says. */
-    private static BlockSpec counted(BlockSpec spec, FormErrors form, List<ShutterTime> times) {
+    private static BlockSpec counted(BlockSpec spec, FormErrors form, Timing timing) {
         String amount = form.text("amount");
         return switch (form.text("by")) {
-            case "minutes" -> spec.lasting(BlockSpec.MINUTES.read(amount) * 60, times);
-            case "arc" -> spec.sweeping(BlockSpec.ARC.read(amount), times);
+            case "minutes" -> spec.lasting(BlockSpec.MINUTES.read(amount) * 60, timing);
+            case "arc" -> spec.sweeping(BlockSpec.ARC.read(amount), timing);
             case "clip" -> spec.playing(BlockSpec.CLIP.read(amount), BlockSpec.CLIP_RATE);
             case "gain" -> spec.gaining(BlockSpec.GAIN.read(amount));
             default -> spec.with(BlockSpec.framesOf(spec.kind()).whole(amount));

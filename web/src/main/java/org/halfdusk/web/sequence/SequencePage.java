@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
@@ -108,7 +109,7 @@ record SequencePage(
             int n = numbers.get(i);
             Programme.Planned planned = open.programme().planned().get(i);
             Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
-            parts.add(part(planned.block(), edit, zone));
+            parts.add(part(planned, open, edit, zone));
         }
         return new SequencePage(
                 step(open, blocks, zone),
@@ -281,7 +282,8 @@ record SequencePage(
                 : kept;
     }
 
-    private static Part part(Block b, Edit edit, ZoneId zone) {
+    private static Part part(Programme.Planned planned, ShootDesk.Open open, Edit edit, ZoneId zone) {
+        Block b = planned.block();
         List<Frame> frames = b.frames();
         List<Shot> shots = frames.stream()
                 .limit(MOST_LISTED)
@@ -301,14 +303,14 @@ record SequencePage(
                 filter ? "stop" : "",
                 shots,
                 Math.max(0, frames.size() - MOST_LISTED),
-                timer(b),
+                timer(planned, open),
                 edit.number() >= 0,
                 edit);
     }
 
     /** What an intervalometer asks for, with the trap of names and real times; what it sweeps or gives. */
-    static String timer(Block b) {
-        return Timer.of(b).map(t -> timer(b, t)).orElse("");
+    static String timer(Programme.Planned p, ShootDesk.Open open) {
+        return p.timer(open.plan()).map(t -> timer(p.block(), t)).orElse("");
     }
 
     private static String timer(Block b, Timer t) {
@@ -326,7 +328,7 @@ record SequencePage(
                         ? " Plays for " + Words.seconds(b.frames().size() / BlockSpec.CLIP_RATE)
                                 + " at 25 frames a second."
                         : "";
-        String interval = t.from() == Timer.From.GAP
+        String interval = t.from() == IntervalTimer.From.GAP
                 ? ", " + Words.plain(t.intervalSeconds()) + " s from close to open"
                 : ", interval " + Words.plain(t.intervalSeconds()) + " s start to start (gap "
                         + Words.plain(Math.rint((t.intervalSeconds() - real) * 10) / 10) + " s)";
@@ -334,7 +336,11 @@ record SequencePage(
                 + (bulb
                         ? "bulb " + first.shutter().label()
                         : "exposure on the camera, " + first.shutter().label())
-                + interval + ", number " + t.number() + "." + trap + sweep;
+                + interval
+                + (t.endless()
+                        ? ", without an end: stop it by hand after " + t.number() + " frames."
+                        : ", number " + t.number() + ".")
+                + trap + sweep;
     }
 
     /** "1/500 s f/8 ISO 100", or from the shortest to the longest where they differ. */

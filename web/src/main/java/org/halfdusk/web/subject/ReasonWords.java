@@ -11,6 +11,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
@@ -271,7 +272,9 @@ public final class ReasonWords {
 
     /** What a timer's interval is set to. */
     public static Line interval(FrameRun run) {
-        return new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s");
+        return run.timer().from() == IntervalTimer.From.GAP
+                ? new Line("Gap, close to open", Words.plain(run.realGapSeconds()) + " s")
+                : new Line("Interval, start to start", Words.plain(run.intervalSeconds()) + " s");
     }
 
     /** How many frames a timer is set to, and the one with the cap on, which film has no use for. */

@@ -212,7 +212,8 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
     }
 
     private static Table.Row arcRow(double seconds, double gap, TrailsPlan plan, boolean chosen) {
-        FrameRun run = FrameRun.filling(seconds, plan.exposure().shutter(), gap);
+        FrameRun run = FrameRun.filling(
+                seconds, plan.exposure().shutter(), gap, plan.rig().camera().timer());
         return Table.Row.of(
                 chosen,
                 Words.duration(seconds / 3600),

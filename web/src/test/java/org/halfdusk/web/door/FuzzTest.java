@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.halfdusk.web.App;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -430,7 +431,12 @@ class FuzzTest {
         boolean named = bare.contains(shown.substring(0, Math.min(20, shown.length())))
                 || text.contains(a.value
                         .strip()
-                        .substring(0, Math.min(20, a.value.strip().length())));
+                        .substring(0, Math.min(20, a.value.strip().length())))
+                // Where a value holds several, each is named by itself.
+                || !shown.isEmpty()
+                        && Stream.of(a.value.strip().split("\\s+"))
+                                .limit(4)
+                                .allMatch(part -> bare.contains(letters(part)));
         // Another attempt may have changed what this one showed, or taken away what its form was of.
         boolean gone = text.contains("is not there any more");
         if (!named && !gone && !what.startsWith("409")) {
