@@ -387,8 +387,50 @@ const lane = {
     const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
     return p.x;
   },
-  perUnit: (svg) => (Date.parse(svg.dataset.to) - Date.parse(svg.dataset.from)) / 860,
+  perUnit: (svg) =>
+    (Date.parse(svg.dataset.to) - Date.parse(svg.dataset.from)) / (Number(svg.dataset.right) - Number(svg.dataset.left)),
+  form: (group) => document.querySelector('[data-block-form="' + group.dataset.block + '"]'),
+  /** Whole minutes; the server keeps it inside the night. */
+  move(group, by) {
+    const form = lane.form(group);
+    form.elements.start.value = new Date(Math.round((Date.parse(group.dataset.start) + by) / 60000) * 60000).toISOString();
+    form.requestSubmit();
+  },
+  lengthen(group, by) {
+    const form = lane.form(group);
+    const start = Date.parse(group.dataset.start);
+    form.elements.by.value = "minutes";
+    form.elements.amount.value = Math.max(0.1, (Date.parse(group.dataset.end) - start + by) / 60000).toFixed(2);
+    form.requestSubmit();
+  },
 };
+// Where the lanes are wider than the screen, they begin at the first block.
+const toBlocks = () =>
+  document.querySelectorAll("[data-timeline]").forEach((svg) => {
+    const box = svg.parentElement;
+    const bar = svg.querySelector(".timeline-bar");
+    if (bar && box.scrollWidth > box.clientWidth && !box.scrollLeft)
+      box.scrollLeft = bar.getBoundingClientRect().left - box.getBoundingClientRect().left - box.clientWidth / 3;
+  });
+document.addEventListener("DOMContentLoaded", toBlocks);
+document.addEventListener("htmx:after:swap", toBlocks);
+document.addEventListener("keydown", (event) => {
+  const group = event.target.closest && event.target.closest("[data-timeline] [data-block]");
+  if (!group || event.altKey || event.ctrlKey || event.metaKey) return;
+  const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+  if (way) {
+    event.preventDefault();
+    event.stopPropagation();
+    if (event.shiftKey) lane.lengthen(group, way * 60000);
+    else lane.move(group, way * 60000);
+  } else if (event.key === "Enter" || event.key === " ") {
+    event.preventDefault();
+    const piece = lane.form(group).closest("details");
+    piece.open = true;
+    piece.scrollIntoView({ block: "nearest" });
+    lane.form(group).elements.start.focus();
+  }
+}, true);
 document.addEventListener("pointerdown", (event) => {
   const group = event.target.closest && event.target.closest("[data-timeline] [data-block]");
   if (!group || event.button !== 0) return;
@@ -411,15 +453,7 @@ document.addEventListener("pointerup", () => {
   const d = lane.drag;
   lane.drag = null;
   if (!d || Math.abs(d.moved) < 2) return;
-  const form = document.querySelector('[data-block-form="' + d.group.dataset.block + '"]');
   const by = d.moved * lane.perUnit(d.svg);
-  const start = Date.parse(d.group.dataset.start);
-  if (d.resize) {
-    form.elements.by.value = "minutes";
-    form.elements.amount.value = Math.max(0.1, (Date.parse(d.group.dataset.end) - start + by) / 60000).toFixed(2);
-  } else {
-    // Whole minutes; the server keeps it inside the night.
-    form.elements.start.value = new Date(Math.round((start + by) / 60000) * 60000).toISOString();
-  }
-  form.requestSubmit();
+  if (d.resize) lane.lengthen(d.group, by);
+  else lane.move(d.group, by);
 });

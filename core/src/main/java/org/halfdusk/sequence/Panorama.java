@@ -31,7 +31,12 @@ public record Panorama(List<Tile> tiles, double stepDegrees, double rowStepDegre
      * @param row from the lowest, 0
      * @param spare beside the wished span, for safety at its ends
      */
-    public record Tile(int row, double azimuthDegrees, double altitudeDegrees, boolean spare) {}
+    public record Tile(int row, double azimuthDegrees, double altitudeDegrees, boolean spare) {
+        /** What the head's scale shows at another tile where it stands on 0 at this one: degrees to the right, 0 to 360. */
+        public double turnTo(Tile other) {
+            return ((other.azimuthDegrees - azimuthDegrees) % 360 + 360) % 360;
+        }
+    }
 
     /**
      * What is wished.

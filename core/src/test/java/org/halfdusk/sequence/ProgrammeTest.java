@@ -136,6 +136,40 @@ class ProgrammeTest {
                 < first);
     }
 
+    /** The course says what the totals say: it falls to what is left, climbs to what is taken, and jumps at a change. */
+    @Test
+    void theCourseEndsWithTheTotals() {
+        Block half = spec(Block.Kind.TIME_LAPSE, 3000, 1, 1).block(TIMING);
+        Block pause = Block.pause(half.end(), half.end().plusSeconds(90));
+        Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 1, 1, FNumber.of(2.8), Iso.of(1600), 0)
+                .block(TIMING);
+        RunSimulation run = RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, false, 20);
+        List<RunSimulation.Level> course = run.course();
+        assertTrue(course.size() > 300 && course.size() < 900, "points: " + course.size());
+        assertEquals(1, course.get(0).charge());
+        assertEquals(run.megabytes(), course.get(course.size() - 1).megabytes(), 1e-9);
+        assertEquals(1 - 245 / 500.0, course.get(course.size() - 1).charge(), 1e-6);
+        for (int i = 1; i < course.size(); i++) {
+            assertFalse(course.get(i).at().isBefore(course.get(i - 1).at()));
+            assertTrue(course.get(i).megabytes() >= course.get(i - 1).megabytes());
+            boolean change = course.get(i).at().equals(pause.end());
+            assertTrue(change || course.get(i).charge() <= course.get(i - 1).charge() + 1e-12, "at " + i);
+            assertTrue(course.get(i).buffer() >= 0 && course.get(i).buffer() <= 1);
+        }
+    }
+
+    @Test
+    void powerFromOutsideUsesNoCharge() {
+        Block run = spec(Block.Kind.TIME_LAPSE, 3000, 10, 1).block(TIMING);
+        assertTrue(RunSimulation.of(List.of(run), camera(90, 160), false, false, false, -10)
+                .emptyAt()
+                .isPresent());
+        RunSimulation fed = RunSimulation.of(List.of(run), camera(90, 160), false, false, true, -10);
+        assertEquals(0, fed.charges());
+        assertTrue(fed.emptyAt().isEmpty());
+        assertEquals(3000, fed.taken());
+    }
+
     /** A percent a degree: at −10 °C thirty less, and the battery ends sooner. */
     @Test
     void theColdTakesOfTheBattery() {

@@ -80,6 +80,12 @@ public final class App implements AutoCloseable {
         return http.send(HttpRequest.newBuilder(URI.create(url(path))).build(), HttpResponse.BodyHandlers.ofString());
     }
 
+    /** A file as it is sent. */
+    public byte[] bytes(String path) throws IOException, InterruptedException {
+        return http.send(HttpRequest.newBuilder(URI.create(url(path))).build(), HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+    }
+
     /** Sends a form as a page would, with its token; redirects are not followed. */
     public HttpResponse<String> post(String path, Map<String, String> form) throws IOException, InterruptedException {
         return send(path, form, token());

@@ -42,13 +42,7 @@ public enum NewBlock {
             Panorama.Wish wish = choices.panorama()
                     .orElseThrow(
                             () -> new IllegalArgumentException("a panorama has no tiles yet; lay them on Frame first"));
-            int tiles = Panorama.of(
-                            wish,
-                            plan.rig(),
-                            plan.framing().upright(),
-                            plan.framing().altitude().degrees())
-                    .tiles()
-                    .size();
+            int tiles = Programme.panorama(plan, wish).tiles().size();
             return of(start, tiles, plan.setting(), 0);
         }
     };

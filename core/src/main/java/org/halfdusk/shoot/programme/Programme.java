@@ -12,6 +12,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.Panorama;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.sequence.Timing;
@@ -75,6 +76,28 @@ public record Programme(List<Planned> planned) {
                     return new Planned(b.kind().name().toLowerCase(Locale.ROOT) + "-" + n, b, Optional.empty());
                 })
                 .toList();
+    }
+
+    /** A wished panorama with the plan's rig as it is aimed. */
+    public static Panorama panorama(Plan plan, Panorama.Wish wish) {
+        return Panorama.of(
+                wish,
+                plan.rig(),
+                plan.framing().upright(),
+                plan.framing().altitude().degrees());
+    }
+
+    /**
+     * Where each frame of a block is aimed, where it is a panorama's and each tile has one frame; none where the camera stays, or
+     * tiles were wished otherwise since.
+     */
+    public static List<Panorama.Tile> tiles(Block block, Plan plan, RigChoices choices) {
+        if (block.kind() != Block.Kind.PANORAMA || choices.panorama().isEmpty()) {
+            return List.of();
+        }
+        List<Panorama.Tile> tiles =
+                panorama(plan, choices.panorama().orElseThrow()).tiles();
+        return tiles.size() == block.frames().size() ? tiles : List.of();
     }
 
     /** The blocks alone. */

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.sky.BandArch;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.typed.TypedNumber;
@@ -64,11 +65,7 @@ record PanoramaPart(
 
     private static PanoramaPart of(
             Plan plan, Panorama.Wish wish, Map<String, String> typed, String error, String wholeBand) {
-        Panorama p = Panorama.of(
-                wish,
-                plan.rig(),
-                plan.framing().upright(),
-                plan.framing().altitude().degrees());
+        Panorama p = Programme.panorama(plan, wish);
         double seconds = p.seconds(plan.setting().shutter().realSeconds(), Panorama.TURNING_SECONDS);
         double shift = seconds / 3600 * SiderealTime.DEGREES_PER_HOUR;
         long spare = p.tiles().stream().filter(Panorama.Tile::spare).count();
@@ -96,9 +93,8 @@ record PanoramaPart(
 
     private static Table table(Panorama p, Panorama.Wish wish) {
         List<Table.Row> rows = new ArrayList<>();
-        double zero = p.tiles().get(0).azimuthDegrees();
         for (Panorama.Tile t : p.tiles()) {
-            double mark = ((t.azimuthDegrees() - zero) % 360 + 360) % 360;
+            double mark = p.tiles().get(0).turnTo(t);
             List<String> cells = new ArrayList<>(List.of(
                     Integer.toString(rows.size() + 1),
                     tenths(mark) + "°",

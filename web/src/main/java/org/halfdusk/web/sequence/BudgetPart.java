@@ -6,6 +6,8 @@ import java.util.List;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.setting.Recording;
+import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Line;
@@ -18,10 +20,11 @@ import org.halfdusk.web.subject.ReasonWords;
  */
 record BudgetPart(
         List<Line> lines,
-        List<String> warnings,
+        List<Warning> warnings,
         boolean batteryEnds,
         boolean jpeg,
         boolean noiseReduction,
+        boolean outsidePower,
         String celsius) {
     static BudgetPart of(ShootDesk.Open open, RunSimulation run, String typedCelsius) {
         Camera camera = open.plan().rig().camera();
@@ -34,7 +37,10 @@ record BudgetPart(
                 camera.film()
                         ? ReasonWords.rolls(run.taken())
                         : new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
-        lines.add(new Line("Battery at " + ReasonWords.air(open.air()), ReasonWords.charges(run.charges())));
+        lines.add(
+                choices.recording().outsidePower()
+                        ? new Line("Power", "from outside, no charge used")
+                        : new Line("Battery at " + ReasonWords.air(open.air()), ReasonWords.charges(run.charges())));
         lines.add(new Line(
                 "Frames taken",
                 run.taken()
@@ -43,34 +49,57 @@ record BudgetPart(
                                 : ", " + run.dropped().size() + " dropped")));
         return new BudgetPart(
                 lines,
-                warnings(run, camera, reduction, zone),
+                warnings(run, camera, choices.recording(), zone),
                 run.emptyAt().isPresent(),
                 jpeg,
                 reduction,
+                choices.recording().outsidePower(),
                 typedCelsius);
     }
 
-    private static List<String> warnings(RunSimulation run, Camera camera, boolean reduction, ZoneId zone) {
-        List<String> warnings = new ArrayList<>();
+    /** What goes wrong, what it costs, and choices that mend it. */
+    record Warning(String words, List<Way> ways) {}
+
+    /** A way out: a field, and what to set it to. */
+    record Way(String label, String field, String value) {}
+
+    private static List<Warning> warnings(RunSimulation run, Camera camera, Recording recording, ZoneId zone) {
+        List<Warning> warnings = new ArrayList<>();
         if (!run.dropped().isEmpty()) {
             RunSimulation.Dropped d = run.dropped().get(0);
-            String first = "Frame " + d.number() + " at " + Words.clockSeconds(d.at(), zone);
+            String first = "Frame " + d.number() + " at " + Words.clockSeconds(d.at(), zone) + " is dropped, "
+                    + run.dropped().size() + " in all: ";
             warnings.add(
-                    d.why() == RunSimulation.Why.CAMERA_BUSY
-                            ? first + " is dropped, " + run.dropped().size()
-                                    + " in all: the camera still works on the one before"
-                                    + (reduction
-                                            ? ", whose dark frame takes as long again. Switch noise reduction off and take one "
-                                                    + "frame with the cap on, or double the interval."
-                                            : ". Lengthen the gap, or shorten the time by a mark.")
-                            : first + " is dropped, " + run.dropped().size() + " in all: the buffer of "
-                                    + camera.bufferFrames()
-                                    + " is full. Write raw alone, or leave longer gaps; a faster card helps too.");
+                    d.why() == RunSimulation.Why.CAMERA_BUSY ? busy(first, recording) : full(first, camera, recording));
         }
         run.emptyAt()
-                .ifPresent(t -> warnings.add("A battery ends at about " + Words.clock(t, zone)
-                        + " with no pause before it: a gap of a minute or more, in the middle of a block. Lay a pause and "
-                        + "change it there, or feed the camera from outside."));
+                .ifPresent(t -> warnings.add(new Warning(
+                        "A battery ends at about " + Words.clock(t, zone)
+                                + " with no pause before it: a gap of a minute or more, in the middle of a block. Lay a pause "
+                                + "and change it there, or feed the camera from outside.",
+                        List.of(way("Feed it from outside", RigChoices.POWER, true)))));
         return warnings;
+    }
+
+    private static Warning busy(String first, Recording recording) {
+        String works = "the camera still works on the one before";
+        return recording.noiseReduction()
+                ? new Warning(
+                        first + works
+                                + ", whose dark frame takes as long again. Switch noise reduction off and take one frame "
+                                + "with the cap on, or double the interval.",
+                        List.of(way("Switch noise reduction off", RigChoices.NOISE_REDUCTION, false)))
+                : new Warning(first + works + ". Lengthen the gap, or shorten the time by a mark.", List.of());
+    }
+
+    private static Warning full(String first, Camera camera, Recording recording) {
+        return new Warning(
+                first + "the buffer of " + camera.bufferFrames()
+                        + " is full. Write raw alone, or leave longer gaps; a faster card helps too.",
+                recording.jpeg() ? List.of(way("Write raw alone", RigChoices.FILES, false)) : List.of());
+    }
+
+    private static Way way(String label, Field<RigChoices, Boolean> field, boolean value) {
+        return new Way(label, field.name(), field.codec().write(value));
     }
 }

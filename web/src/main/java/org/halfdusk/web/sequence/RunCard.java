@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.programme.Programme;
@@ -26,8 +27,8 @@ record RunCard(
         List<Row> rows,
         List<String> cautions,
         List<String> checklist) {
-    /** A block. @param timer empty where there is none */
-    record Row(String from, String to, String what, String frames, String settings, String timer) {}
+    /** A block. @param timer empty where there is none @param tiles where to turn the camera for each frame of a panorama */
+    record Row(String from, String to, String what, String frames, String settings, String timer, List<String> tiles) {}
 
     static RunCard of(ShootDesk.Open open, List<String> checklist) {
         Plan plan = open.plan();
@@ -77,7 +78,22 @@ record RunCard(
                 BlockWords.name(b.kind()),
                 b.frames().isEmpty() ? "" : Integer.toString(b.frames().size()),
                 SequencePage.settings(b.frames()),
-                SequencePage.timer(p, open));
+                SequencePage.timer(p, open),
+                tiles(Programme.tiles(b, open.plan(), open.shoot().it().rig().choices())));
+    }
+
+    /** Mark on the head's scale, true azimuth and altitude of each tile. */
+    private static List<String> tiles(List<Panorama.Tile> tiles) {
+        List<String> lines = new ArrayList<>();
+        for (Panorama.Tile t : tiles) {
+            lines.add("tile " + (lines.size() + 1) + ": mark "
+                    + Words.degrees(tiles.get(0).turnTo(t)) + ", azimuth " + Words.azimuth(t.azimuthDegrees()) + ", "
+                    + Words.degrees(t.altitudeDegrees()) + " up" + (t.spare() ? ", spare" : ""));
+        }
+        if (!lines.isEmpty()) {
+            lines.add(Words.plain(Panorama.TURNING_SECONDS) + " s to turn and settle between tiles");
+        }
+        return lines;
     }
 
     private static List<String> cautions(ShootDesk.Open open) {

@@ -17,6 +17,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.exchange.BackupDesk;
@@ -25,6 +26,7 @@ import org.halfdusk.web.exchange.PdfFile;
 import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.pack.Checklist;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -70,8 +72,9 @@ class SequenceFilesController {
         ShootDesk.Open open = open(id, rig);
         Context context = new Context(Locale.ENGLISH, Map.of("card", RunCard.of(open, checklist.of(open))));
         String page = templates.process("sequence/card", context);
-        // The web page is given its styles by address; a PDF has them inside.
-        String whole = page.replaceFirst("<link rel=\"stylesheet\"[^>]*/>", "<style>" + style() + "</style>");
+        // The web page is given its styles by address; a PDF has them inside, and calls its description its subject.
+        String whole = page.replaceFirst("<link rel=\"stylesheet\"[^>]*/>", "<style>" + style() + "</style>")
+                .replaceFirst("<meta name=\"description\"", "<meta name=\"subject\"");
         return file(PdfFile.of(whole), MediaType.APPLICATION_PDF, name(open, "run-card.pdf"));
     }
 
@@ -102,7 +105,9 @@ class SequenceFilesController {
                         "nominal_s",
                         "real_s",
                         "f_number",
-                        "iso")
+                        "iso",
+                        "azimuth_deg",
+                        "altitude_deg")
                 .get();
         try (CSVPrinter csv = new CSVPrinter(text, format)) {
             for (Row r : rows(open)) {
@@ -116,7 +121,9 @@ class SequenceFilesController {
                         r.nominalSeconds(),
                         r.realSeconds(),
                         r.fNumber(),
-                        r.iso());
+                        r.iso(),
+                        r.azimuthDegrees(),
+                        r.altitudeDegrees());
             }
         }
         return file(
@@ -125,7 +132,7 @@ class SequenceFilesController {
                 name(open, "frames.csv"));
     }
 
-    /** A frame of the files. @param block counted from 1 @param id the block's for life */
+    /** A frame of the files. @param block counted from 1 @param id the block's for life @param azimuthDegrees of a panorama's tile */
     record Row(
             int number,
             int block,
@@ -136,6 +143,8 @@ class SequenceFilesController {
             double realSeconds,
             double fNumber,
             int iso,
+            @Nullable Double azimuthDegrees,
+            @Nullable Double altitudeDegrees,
             @JsonIgnore Frame frame) {}
 
     private static List<Row> rows(ShootDesk.Open open) {
@@ -143,7 +152,10 @@ class SequenceFilesController {
         List<Programme.Planned> planned = open.programme().planned();
         for (int i = 0; i < planned.size(); i++) {
             Block b = planned.get(i).block();
-            for (Frame f : b.frames()) {
+            List<Panorama.Tile> tiles =
+                    Programme.tiles(b, open.plan(), open.shoot().it().rig().choices());
+            for (int k = 0; k < b.frames().size(); k++) {
+                Frame f = b.frames().get(k);
                 rows.add(new Row(
                         rows.size() + 1,
                         i + 1,
@@ -154,10 +166,16 @@ class SequenceFilesController {
                         f.shutter().realSeconds(),
                         f.fNumber().value(),
                         f.iso().number(),
+                        tiles.isEmpty() ? null : hundredths(tiles.get(k).azimuthDegrees()),
+                        tiles.isEmpty() ? null : hundredths(tiles.get(k).altitudeDegrees()),
                         f));
             }
         }
         return rows;
+    }
+
+    private static double hundredths(double degrees) {
+        return Math.rint(degrees * 100) / 100;
     }
 
     /** The shoot with its place and kit, in the form of a backup, and its frames for who only reads. */

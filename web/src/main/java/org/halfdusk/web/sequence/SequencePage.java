@@ -1,17 +1,20 @@
 package org.halfdusk.web.sequence;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
@@ -24,6 +27,7 @@ import org.halfdusk.shoot.programme.ProgrammeCheck;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.WishForm;
@@ -72,9 +76,27 @@ record SequencePage(
             String tone,
             List<Shot> shots,
             int more,
+            Dial dial,
             String timer,
             boolean editable,
+            boolean open,
             Edit edit) {}
+
+    /** The four numbers of a timer, and when its key is pressed. @param delay empty where no timer does the block */
+    record Dial(String delay, String exposure, String intervalName, String interval, String number, String press) {
+        static final Dial NONE = new Dial("", "", "", "", "", "");
+
+        static Dial of(Block b, Timer t, ZoneId zone) {
+            Instant press = b.start().minusMillis(Math.round(t.delaySeconds() * 1000));
+            return new Dial(
+                    Words.plain(t.delaySeconds()) + " s",
+                    t.exposure().label(),
+                    t.from() == IntervalTimer.From.GAP ? "Gap" : "Interval",
+                    Words.plain(t.intervalSeconds()) + " s",
+                    t.endless() ? "no end" : Integer.toString(t.number()),
+                    Words.clockSeconds(press, zone));
+        }
+    }
 
     /** A laid block as its form shows it. @param other what the plan says by now where it was made for something else */
     record Edit(
@@ -94,9 +116,10 @@ record SequencePage(
         static final Edit NONE = new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false);
     }
 
-    record Shot(String at, String shutter, String aperture, String iso) {}
+    /** @param dropped whether the camera does not take it */
+    record Shot(String at, String shutter, String aperture, String iso, boolean dropped) {}
 
-    static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, FormErrors errors) {
+    static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, FormErrors errors, Theme theme) {
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
         List<Block> blocks = open.blocks();
@@ -104,12 +127,16 @@ record SequencePage(
         ZoneId zone = plan.place().zone();
         List<Integer> numbers = numbers(open.programme(), laid);
         List<ProgrammeCheck> found = ProgrammeCheck.of(plan, blocks);
+        int chosen = chosen(blocks, open.at());
+        Set<Instant> dropped = open.simulated().dropped().stream()
+                .map(RunSimulation.Dropped::at)
+                .collect(Collectors.toSet());
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < blocks.size(); i++) {
             int n = numbers.get(i);
             Programme.Planned planned = open.programme().planned().get(i);
             Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
-            parts.add(part(planned, open, edit, zone));
+            parts.add(part(planned, open, edit, i == chosen, dropped));
         }
         return new SequencePage(
                 step(open, blocks, zone),
@@ -119,7 +146,7 @@ record SequencePage(
                 open.laid(),
                 Programme.replaces(plan),
                 errors.of("BLOCKS"),
-                timeline(open, desk, shoots, blocks, numbers, found),
+                timeline(open, desk, shoots, numbers, found, theme),
                 checks(open, found, zone),
                 BudgetPart.of(
                         open,
@@ -127,6 +154,20 @@ record SequencePage(
                         errors.of("CELSIUS").isEmpty() ? RigChoices.CELSIUS.text(choices) : errors.text("CELSIUS")),
                 choices.panorama().isPresent(),
                 errors.of("CELSIUS"));
+    }
+
+    /** The block that is told in full: what runs at the playhead, else the first with frames. */
+    private static int chosen(List<Block> blocks, Instant at) {
+        int first = -1;
+        for (int i = 0; i < blocks.size(); i++) {
+            Block b = blocks.get(i);
+            boolean frames = !b.frames().isEmpty();
+            if (frames && !b.start().isAfter(at) && b.end().isAfter(at)) {
+                return i;
+            }
+            first = first < 0 && frames ? i : first;
+        }
+        return first;
     }
 
     /** The subject's own answer, or what the laid blocks come to. */
@@ -165,34 +206,30 @@ record SequencePage(
             ShootDesk.Open open,
             ShootDesk desk,
             Shoots shoots,
-            List<Block> blocks,
             List<Integer> numbers,
-            List<ProgrammeCheck> found) {
+            List<ProgrammeCheck> found,
+            Theme theme) {
         List<Timeline.Rig> rigs = new ArrayList<>();
         for (Kept<Shoot.ShootRig> r : shoots.rigs(open.shoot().id())) {
             int rig = (int) r.id();
-            if (rig == open.rig()) {
-                List<Integer> wrong = found.stream()
-                        .filter(c -> c.what() == ProgrammeCheck.What.CLASH)
-                        .map(ProgrammeCheck::block)
-                        .toList();
-                rigs.add(new Timeline.Rig(name(open.plan()), true, blocks, numbers, wrong));
-            } else {
-                ShootDesk.Open other = desk.open(open.shoot().id(), rig, Optional.empty());
-                List<Block> theirs = other.blocks();
-                rigs.add(new Timeline.Rig(
-                        name(other.plan()),
-                        false,
-                        theirs,
-                        theirs.stream().map(b -> -1).toList(),
-                        List.of()));
-            }
+            boolean current = rig == open.rig();
+            ShootDesk.Open one = current ? open : desk.open(open.shoot().id(), rig, Optional.empty());
+            List<Integer> wrong = !current
+                    ? List.of()
+                    : found.stream()
+                            .filter(c -> c.what() == ProgrammeCheck.What.CLASH)
+                            .map(ProgrammeCheck::block)
+                            .toList();
+            rigs.add(new Timeline.Rig(
+                    one.plan(),
+                    current,
+                    one.blocks(),
+                    current ? numbers : one.blocks().stream().map(b -> -1).toList(),
+                    wrong,
+                    one.simulated(),
+                    r.it().choices().recording().outsidePower()));
         }
-        return Timeline.of(
-                rigs,
-                open.plan().night().axis(),
-                open.plan().night().windows(),
-                open.plan().place().zone());
+        return Timeline.of(rigs, open.plan(), open.at(), theme);
     }
 
     /** A rig by its kit. */
@@ -282,7 +319,9 @@ record SequencePage(
                 : kept;
     }
 
-    private static Part part(Programme.Planned planned, ShootDesk.Open open, Edit edit, ZoneId zone) {
+    private static Part part(
+            Programme.Planned planned, ShootDesk.Open open, Edit edit, boolean chosen, Set<Instant> dropped) {
+        ZoneId zone = open.plan().place().zone();
         Block b = planned.block();
         List<Frame> frames = b.frames();
         List<Shot> shots = frames.stream()
@@ -291,7 +330,8 @@ record SequencePage(
                         Words.clockSeconds(f.open(), zone),
                         f.shutter().label(),
                         f.fNumber().label(),
-                        f.iso().toString()))
+                        f.iso().toString(),
+                        dropped.contains(f.open())))
                 .toList();
         boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
         return new Part(
@@ -303,8 +343,10 @@ record SequencePage(
                 filter ? "stop" : "",
                 shots,
                 Math.max(0, frames.size() - MOST_LISTED),
+                planned.timer(open.plan()).map(t -> Dial.of(b, t, zone)).orElse(Dial.NONE),
                 timer(planned, open),
                 edit.number() >= 0,
+                chosen,
                 edit);
     }
 

@@ -27,6 +27,6 @@ record SequencePages(Shoots shoots, Identities identities, ObjectProvider<ShootD
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        return SequencePage.of(open, desk.getObject(), shoots, result.errors());
+        return SequencePage.of(open, desk.getObject(), shoots, result.errors(), theme);
     }
 }

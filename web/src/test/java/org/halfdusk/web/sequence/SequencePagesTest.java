@@ -8,6 +8,7 @@ import biweekly.Biweekly;
 import biweekly.component.VEvent;
 import java.io.StringReader;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
@@ -17,9 +18,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.exchange.BackupDesk;
@@ -236,6 +243,113 @@ class SequencePagesTest extends DemoPages {
         assertEquals(200, pdf.statusCode());
         assertTrue(pdf.body().startsWith("%PDF-"));
         assertHas(app.get("/shoots/4/sequence/card").body(), "Programme");
+    }
+
+    /** Read by a library that did not write it: tagged, in a language, said to be PDF/UA-1 and PDF/A-3u, every font in it. */
+    @Test
+    void thePdfIsTaggedAndKeepsItsFonts() throws Exception {
+        byte[] bytes = app.bytes("/shoots/1/sequence/card.pdf");
+        try (PDDocument pdf = Loader.loadPDF(bytes)) {
+            assertTrue(pdf.getDocumentCatalog().getMarkInfo().isMarked());
+            assertTrue(pdf.getDocumentCatalog().getStructureTreeRoot().getKids().size() > 0);
+            assertEquals("en", pdf.getDocumentCatalog().getLanguage());
+            assertEquals(
+                    "Core over the watchtower, run card",
+                    pdf.getDocumentInformation().getTitle());
+            assertHas(pdf.getDocumentInformation().getSubject(), "Old Watchtower");
+            String meta = new String(pdf.getDocumentCatalog().getMetadata().toByteArray(), StandardCharsets.UTF_8);
+            assertHas(meta, "pdfuaid:part>1");
+            assertHas(meta, "pdfaid:part>3");
+            assertEquals(1, pdf.getDocumentCatalog().getOutputIntents().size());
+            for (var page : pdf.getPages()) {
+                for (var name : page.getResources().getFontNames()) {
+                    assertTrue(page.getResources().getFont(name).isEmbedded(), name.getName());
+                }
+            }
+            assertHas(new PDFTextStripper().getText(pdf), "Aim and focus");
+        }
+    }
+
+    /** Each frame of a panorama says where it is aimed: on the page that is taken along and in the file. */
+    @Test
+    void tilesSayWhereTheyAreAimed() throws Exception {
+        assertEquals(
+                302,
+                app.post(
+                                "/shoots/1/frame",
+                                Map.of(
+                                        "was.PANORAMA",
+                                        "",
+                                        "panoramaFrom",
+                                        "120",
+                                        "panoramaSpan",
+                                        "100",
+                                        "panoramaOverlap",
+                                        "30",
+                                        "panoramaRows",
+                                        "1",
+                                        "panoramaSpares",
+                                        "1"))
+                        .statusCode());
+        act("PANORAMA");
+        String card = app.get("/shoots/1/sequence/card").body();
+        assertHas(card, "tile 1: mark 0.0°, azimuth ");
+        assertHas(card, "s to turn and settle between tiles");
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(app.get("/shoots/1/sequence/frames.csv").body()))
+                .getRecords();
+        List<CSVRecord> tiles =
+                rows.stream().filter(r -> r.get("kind").equals("PANORAMA")).toList();
+        assertTrue(tiles.size() > 2, "tiles: " + tiles.size());
+        for (int i = 1; i < tiles.size(); i++) {
+            double turn = Double.parseDouble(tiles.get(i).get("azimuth_deg"))
+                    - Double.parseDouble(tiles.get(i - 1).get("azimuth_deg"));
+            assertTrue((turn + 360) % 360 > 5 && (turn + 360) % 360 < 60, "turned by " + turn);
+        }
+        assertTrue(rows.stream()
+                .filter(r -> !r.get("kind").equals("PANORAMA"))
+                .allMatch(r -> r.get("azimuth_deg").isEmpty()));
+    }
+
+    /** Lanes of light, blocks, battery and card; the four numbers; what goes wrong with a button that mends it. */
+    @Test
+    void theLanesSayWhatBecomesOfTheFrames() throws Exception {
+        String page = app.get("/shoots/6/sequence").body();
+        assertHas(page, "lane-light");
+        assertHas(page, "25 % left");
+        assertHas(page, "<dt>Delay</dt><dd>10 s</dd>");
+        assertHas(page, "<dt>Number</dt><dd>79</dd>");
+        assertFalse(page.contains("dropped from"));
+        app.post("/shoots/6/sequence", Map.of("was.NOISE_REDUCTION", "", "NOISE_REDUCTION", "ON"));
+        String doubled = app.get("/shoots/6/sequence").body();
+        assertHas(doubled, "40 dropped from 19:47");
+        assertHas(doubled, "Switch noise reduction off");
+        app.post("/shoots/6/sequence", Map.of("was.NOISE_REDUCTION", "ON", "NOISE_REDUCTION", ""));
+        app.post("/shoots/6/sequence", Map.of("was.POWER", "", "POWER", "OUTSIDE"));
+        String fed = app.get("/shoots/6/sequence").body();
+        assertHas(fed, "fed from outside");
+        assertHas(fed, "from outside, no charge used");
+        assertFalse(fed.contains("dropped from"));
+    }
+
+    /** A timer of gaps is typed otherwise, and the frames follow it. */
+    @Test
+    void theTimerIsThatOfTheCamera() throws Exception {
+        Kits kits = app.bean(Kits.class);
+        long id = app.bean(Shoots.class).find(1).orElseThrow().it().rig().cameraId();
+        Camera camera = kits.camera(id).orElseThrow().it();
+        IntervalTimer gap = new IntervalTimer(IntervalTimer.Step.TENTHS, IntervalTimer.From.GAP, 10);
+        kits.update(id, camera.with(gap));
+        String page = app.get("/shoots/1/sequence").body();
+        assertHas(page, "<dt>Gap</dt><dd>2 s</dd>");
+        assertHas(page, "<dt>Number</dt><dd>no end</dd>");
+        assertHas(page, "without an end: stop it by hand after 16 frames");
+        assertHas(app.get("/api/v1/shoots/1/programme").body(), "\"from\":\"GAP\"");
+        kits.update(id, camera);
     }
 
     /** Opening the exported shoot again gives the same shoot, with its blocks. */
