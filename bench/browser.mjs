@@ -75,6 +75,8 @@ await ready("nightsReady", "/nights");
 await ready("nightStepReady", "/shoots/1/night");
 await moves("playheadMove", "/shoots/1/night", "[data-strip]", true);
 await moves("carpetMove", "/nights", "[data-carpet]", false);
+await ready("sequenceReady", "/shoots/7/sequence");
+await moves("blockDrag", "/shoots/6/sequence", "[data-timeline] [data-block] rect", true);
 await ready("frameReady", "/shoots/1/frame");
 await frame("frameDrag", "/shoots/1/frame");
 await browser.close();

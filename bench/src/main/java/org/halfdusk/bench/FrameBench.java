@@ -104,6 +104,29 @@ public class FrameBench {
         return all;
     }
 
+    private final RigChoices most = RigChoices.NONE.laying(List.of(new BlockSpec(
+            Block.Kind.TIME_LAPSE,
+            Instant.parse("2027-06-04T20:20:00Z"),
+            BlockSpec.MOST_FRAMES,
+            1,
+            1,
+            FNumber.of(2),
+            Iso.of(1600),
+            0)));
+
+    /** What a page of four rigs asks anew after every change: blocks, timers, checks and what becomes of 80,000 frames. */
+    @Benchmark
+    public List<Object> fourRigsOf20000Frames() {
+        List<Object> all = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            Programme programme = Programme.of(plan, most);
+            programme.planned().forEach(p -> all.add(p.timer(plan)));
+            all.add(ProgrammeCheck.of(plan, programme.blocks()));
+            all.add(RunSimulation.of(programme.blocks(), rig.camera(), true, false, false, 5));
+        }
+        return all;
+    }
+
     @Benchmark
     public TrailMap trailMap() {
         return plan.trails().map(10, 9, 7);
