@@ -409,8 +409,8 @@ const toBlocks = () =>
   document.querySelectorAll("[data-timeline]").forEach((svg) => {
     const box = svg.parentElement;
     const bar = svg.querySelector(".timeline-bar");
-    if (bar && box.scrollWidth > box.clientWidth && !box.scrollLeft)
-      box.scrollLeft = bar.getBoundingClientRect().left - box.getBoundingClientRect().left - box.clientWidth / 3;
+    const x = bar ? bar.getBoundingClientRect().left - box.getBoundingClientRect().left : 0;
+    if (x > 0.7 * box.clientWidth && !box.scrollLeft) box.scrollLeft = x - box.clientWidth / 3;
   });
 document.addEventListener("DOMContentLoaded", toBlocks);
 document.addEventListener("htmx:after:swap", toBlocks);

@@ -9,4 +9,9 @@ import org.halfdusk.photometry.Iso;
  * @param fNumber on the sensor
  * @param kelvin white balance to begin with
  */
-public record Setting(ShutterTime shutter, FNumber fNumber, Iso iso, int kelvin) {}
+public record Setting(ShutterTime shutter, FNumber fNumber, Iso iso, int kelvin) {
+    /** The same with another time and ISO. */
+    public Setting with(ShutterTime time, Iso sensitivity) {
+        return new Setting(time, fNumber, sensitivity, kelvin);
+    }
+}

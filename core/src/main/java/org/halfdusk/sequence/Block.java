@@ -38,7 +38,15 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         FILTER_OFF,
         TOTALITY,
         FILTER_ON,
-        PAUSE
+        PAUSE;
+
+        /** Whether what is photographed is to be sharp in its frames: not where it is to draw trails, nor with the cap on. */
+        public boolean sharp() {
+            return switch (this) {
+                case TRAILS, GROUND, DARK_FRAME, TOWN, SHOW, FINALE, TIME_LAPSE, FILTER_OFF, FILTER_ON, PAUSE -> false;
+                default -> true;
+            };
+        }
     }
 
     public Block {
@@ -84,10 +92,16 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
 
     /** One after another with a gap, from a moment on. */
     public static List<Frame> row(Instant start, List<ShutterTime> times, Duration gap, Setting setting) {
+        return row(
+                start, times.stream().map(t -> setting.with(t, setting.iso())).toList(), gap);
+    }
+
+    /** The same of whole settings, one after another. */
+    public static List<Frame> row(Instant start, List<Setting> settings, Duration gap) {
         List<Frame> frames = new ArrayList<>();
         Instant open = start;
-        for (ShutterTime t : times) {
-            Frame f = new Frame(open, t, setting.fNumber(), setting.iso());
+        for (Setting s : settings) {
+            Frame f = new Frame(open, s.shutter(), s.fNumber(), s.iso());
             frames.add(f);
             open = f.close().plus(gap);
         }

@@ -3,11 +3,14 @@ package org.halfdusk.shoot;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
@@ -67,6 +70,25 @@ public sealed interface Plan
                 limits.mount(),
                 limits.polarErrorArcmin(),
                 limits.periodic());
+    }
+
+    /**
+     * What the picture moves over the sensor in a frame, px: the disc that is followed, or stars that shall stay points; nothing where
+     * neither is wanted sharp.
+     */
+    default OptionalDouble motionPx(Frame frame) {
+        double real = frame.shutter().realSeconds();
+        Optional<Body> disc = night().followed().filter(b -> b == Body.SUN || b == Body.MOON);
+        if (disc.isPresent()) {
+            double arcsec = wishes().limits().speedArcsec(night().sky(), disc.get(), frame.open());
+            return OptionalDouble.of(arcsec * real / rig().pixelScaleArcsec());
+        }
+        return pointStars().isPresent() ? OptionalDouble.of(trails().middlePx(real)) : OptionalDouble.empty();
+    }
+
+    /** The most of it that still counts as sharp, px. */
+    default double mostMotionPx() {
+        return wishes().budgetPx();
     }
 
     /** The programme of frames in order of time; empty where the night has no window. */

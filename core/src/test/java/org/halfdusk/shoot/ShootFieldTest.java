@@ -35,6 +35,7 @@ class ShootFieldTest {
             "LIFT_AT_CAMERA",
             "GREAT",
             "HAND",
+            "OUTSIDE",
             "CYGNUS",
             "CRESCENT",
             "ND4",

@@ -17,6 +17,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
@@ -283,15 +284,41 @@ public record LunarEclipsePlan(
         if (step.phase() != EclipsedMoon.Phase.SHADOW) {
             return Block.row(step.at(), List.of(setting.shutter()), Duration.ZERO, setting);
         }
-        List<ShutterTime> times = ExposurePlan.times(rig);
-        List<ShutterTime> bracket = DoubleStream.of(1 / 2.83, 1, 2.83)
-                .mapToObj(k -> ShutterTime.nearest(setting.shutter().realSeconds() * k, times))
+        List<Setting> bracket = DoubleStream.of(1 / BRACKET, 1, BRACKET)
+                .mapToObj(k -> spread(setting, k, step.exposure().limitSeconds()))
                 .distinct()
                 .toList();
-        double length = bracket.stream().mapToDouble(ShutterTime::realSeconds).sum() + bracket.size();
+        double length =
+                bracket.stream().mapToDouble(s -> s.shutter().realSeconds()).sum() + bracket.size();
         return length < cadence.toSeconds()
-                ? Block.row(step.at(), bracket, Duration.ofSeconds(1), setting)
+                ? Block.row(step.at(), bracket, Duration.ofSeconds(1))
                 : Block.row(step.at(), List.of(setting.shutter()), Duration.ZERO, setting);
+    }
+
+    /** A stop and a half: nobody knows how dark a shadow will be. */
+    private static final double BRACKET = Math.pow(2, 1.5);
+
+    /**
+     * So many times the light: by a longer time inside the motion limit, then by ISO unless that is fixed, and only
+     * by a blurred time where that is spent.
+     */
+    private Setting spread(Setting s, double times, double limitSeconds) {
+        List<ShutterTime> marks = ExposurePlan.times(rig);
+        double wished = s.shutter().realSeconds() * times;
+        boolean fixed = wishes(EclipsedMoon.Phase.SHADOW).pinnedIso().isPresent();
+        if (fixed || wished <= limitSeconds * (1 + ShutterTime.FORGIVEN)) {
+            return s.with(ShutterTime.nearest(wished, marks), s.iso());
+        }
+        ShutterTime inside = ShutterTime.roundDown(limitSeconds, marks).orElse(s.shutter());
+        ShutterTime longest = inside.realSeconds() > s.shutter().realSeconds() ? inside : s.shutter();
+        Iso iso = s.iso()
+                .times(wished / longest.realSeconds())
+                .nearest(rig.camera().isos());
+        double left = wished / longest.realSeconds() * s.iso().value() / iso.value();
+        // A third of a stop is a mark of the ISO.
+        return left < Math.pow(2, 1 / 3.0) + ShutterTime.FORGIVEN
+                ? s.with(longest, iso)
+                : s.with(ShutterTime.nearest(longest.realSeconds() * left, marks), iso);
     }
 
     private static Block.Kind kind(EclipsedMoon.Phase phase) {

@@ -100,6 +100,11 @@ public record MoonPlan(
         return support == Support.HAND;
     }
 
+    @Override
+    public double mostMotionPx() {
+        return MoonShot.SHARP_PX;
+    }
+
     /** Diameter from here at its moment, degrees. */
     public double diameterDegrees() {
         return night.sky().diameterDegrees(Body.MOON, moment);

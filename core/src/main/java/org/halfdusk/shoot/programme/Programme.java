@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
@@ -98,6 +100,14 @@ public record Programme(List<Planned> planned) {
         List<Panorama.Tile> tiles =
                 panorama(plan, choices.panorama().orElseThrow()).tiles();
         return tiles.size() == block.frames().size() ? tiles : List.of();
+    }
+
+    /** What a frame of a block moves, px, where that is over the plan's limit; frames within a hundredth of it are not. */
+    public static OptionalDouble overLimit(Block block, Frame frame, Plan plan) {
+        OptionalDouble px = block.kind().sharp() ? plan.motionPx(frame) : OptionalDouble.empty();
+        return px.isPresent() && px.getAsDouble() > plan.mostMotionPx() * (1 + ShutterTime.FORGIVEN)
+                ? px
+                : OptionalDouble.empty();
     }
 
     /** The blocks alone. */

@@ -24,6 +24,7 @@ import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
@@ -293,5 +294,42 @@ class LunarEclipsePlanTest {
                         b.kind() + " " + f.shutter().label());
             }
         }
+    }
+
+    /**
+     * In the shadow a bracket spreads a stop and a half each way: into time as far as motion allows, then into ISO; no frame moves
+     * farther than the budget while there is ISO left.
+     */
+    @Test
+    void aBracketSpreadsIntoIsoBeforeItBlurs() {
+        LunarEclipsePlan plan = plan(isle(), HIGH, LunarEclipseWish.KIND.usual());
+        List<Frame> shadow = plan.blocks().stream()
+                .filter(b -> b.kind() == Block.Kind.SHADOW)
+                .flatMap(b -> b.frames().stream())
+                .toList();
+        assertTrue(shadow.size() > 9, "frames: " + shadow.size());
+        boolean byIso = false;
+        for (int i = 0; i + 2 < shadow.size(); i += 3) {
+            Frame dark = shadow.get(i);
+            Frame right = shadow.get(i + 1);
+            Frame bright = shadow.get(i + 2);
+            assertEquals(-1.5, stops(dark, right), 0.4);
+            assertEquals(1.5, stops(bright, right), 0.4);
+            byIso |= !bright.iso().equals(right.iso());
+            for (Frame f : List.of(dark, right, bright)) {
+                double px = plan.motionPx(f).orElseThrow();
+                assertTrue(
+                        px <= plan.mostMotionPx() * 1.011
+                                || f.iso().number() == plan.rig().camera().highestIso(),
+                        f + " moves " + px + " px");
+            }
+        }
+        assertTrue(byIso);
+    }
+
+    private static double stops(Frame a, Frame b) {
+        return Stops.between(
+                a.shutter().realSeconds() * a.iso().value(),
+                b.shutter().realSeconds() * b.iso().value());
     }
 }

@@ -4,9 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.halfdusk.optics.IntervalTimer;
@@ -116,8 +118,8 @@ record SequencePage(
         static final Edit NONE = new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false);
     }
 
-    /** @param dropped whether the camera does not take it */
-    record Shot(String at, String shutter, String aperture, String iso, boolean dropped) {}
+    /** @param wrong what is wrong with it, in a word or two */
+    record Shot(String at, String shutter, String aperture, String iso, String wrong) {}
 
     static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, FormErrors errors, Theme theme) {
         Plan plan = open.plan();
@@ -249,6 +251,9 @@ record SequencePage(
                     + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
         }
         found.stream().map(c -> words(c, open, zone)).forEach(checks::add);
+        open.blocks().stream()
+                .flatMap(b -> moving(b, open.plan(), zone).stream())
+                .forEach(checks::add);
         return checks;
     }
 
@@ -331,7 +336,7 @@ record SequencePage(
                         f.shutter().label(),
                         f.fNumber().label(),
                         f.iso().toString(),
-                        dropped.contains(f.open())))
+                        wrong(b, f, open.plan(), dropped)))
                 .toList();
         boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
         return new Part(
@@ -348,6 +353,29 @@ record SequencePage(
                 edit.number() >= 0,
                 chosen,
                 edit);
+    }
+
+    private static String wrong(Block b, Frame f, Plan plan, Set<Instant> dropped) {
+        OptionalDouble px = Programme.overLimit(b, f, plan);
+        return dropped.contains(f.open())
+                ? "dropped"
+                : px.isPresent() ? "moves " + Words.tenths(px.getAsDouble()) + " px" : "";
+    }
+
+    /** How many frames move farther than the plan allows, and the farthest of them; for the list of checks. */
+    private static Optional<String> moving(Block b, Plan plan, ZoneId zone) {
+        double[] px = b.frames().stream()
+                .map(f -> Programme.overLimit(b, f, plan))
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .toArray();
+        return px.length == 0
+                ? Optional.empty()
+                : Optional.of(BlockWords.name(b.kind()) + " of " + Words.clock(b.start(), zone) + ": "
+                        + Words.count(px.length, "frame") + " move" + (px.length == 1 ? "s" : "") + " up to "
+                        + Words.tenths(Arrays.stream(px).max().orElse(0)) + " px, "
+                        + Words.plain(plan.mostMotionPx())
+                        + " px is the limit: raise the ISO or open the aperture first.");
     }
 
     /** What an intervalometer asks for, with the trap of names and real times; what it sweeps or gives. */
