@@ -1,5 +1,6 @@
 package org.halfdusk.shoot.programme;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -156,6 +157,25 @@ public record Programme(List<Planned> planned) {
     /** What times a plan's rig can be told. */
     public static Timing timing(Plan plan) {
         return new Timing(ExposurePlan.times(plan.rig()), plan.rig().camera().timer());
+    }
+
+    /**
+     * What is laid on one rig, as it would be laid on another: the same starts and lengths, set as the other rig's plan gives, by
+     * what that rig's shutter and timer can do.
+     */
+    public static Laying copied(Plan from, RigChoices choices, Plan to) {
+        Timing theirs = timing(to);
+        List<BlockSpec> blocks = laid(from, choices).blocks().stream()
+                .map(s -> copied(s, s.block(timing(from)), to, theirs))
+                .toList();
+        return new Laying(blocks, theirs).settled();
+    }
+
+    private static BlockSpec copied(BlockSpec s, Block before, Plan to, Timing theirs) {
+        BlockSpec set = NewBlock.given(to, s).map(s::taking).orElse(s);
+        boolean ofOnePiece = s.frames() < 2 || s.kind() == Block.Kind.BRACKET || s.kind() == Block.Kind.PANORAMA;
+        double seconds = Duration.between(before.start(), before.end()).toMillis() / 1000.0;
+        return ofOnePiece ? set : set.lasting(seconds, theirs);
     }
 
     /** So many times a battery is changed in a night at the most. */

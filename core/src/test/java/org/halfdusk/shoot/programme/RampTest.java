@@ -3,6 +3,7 @@ package org.halfdusk.shoot.programme;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
@@ -33,12 +35,16 @@ class RampTest {
     private static final Instant SUNSET = Instant.parse("2027-06-04T19:25:00Z");
 
     private static Plan plan() {
+        return plan(Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18));
+    }
+
+    private static Plan plan(Rig rig) {
         Site site = Isle.isle();
         MilkyWayPlanner planner = new MilkyWayPlanner();
         return planner.plan(
                 site,
                 planner.usualNight(site, LocalDate.of(2027, 6, 4)),
-                Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18),
+                rig,
                 Optional.empty(),
                 Wishes.DEFAULT,
                 MilkyWayWish.KIND.usual());
@@ -114,5 +120,32 @@ class RampTest {
                 List.of(ProgrammeCheck.What.CLASH, ProgrammeCheck.What.NOT_DARK, ProgrammeCheck.What.OUTSIDE_WINDOW)));
         assertEquals(List.of(), ProgrammeCheck.of(plan, plan.blocks()), "the computed programme fits its night");
         assertEquals(plan.blocks(), Programme.of(plan, RigChoices.NONE).blocks());
+    }
+
+    /** A stack for 18 mm f/2 copied to 14 mm f/4: the same start, no longer than it was, set as that rig's plan gives. */
+    @Test
+    void blocksCopiedToAnotherRigAreSetByItsPlan() {
+        Plan from = plan();
+        Plan to = plan(Isle.rig(Isle.WIDE, 14));
+        List<BlockSpec> before = Programme.laid(from, RigChoices.NONE).blocks();
+        List<BlockSpec> after = Programme.copied(from, RigChoices.NONE, to).blocks();
+        assertEquals(before.size(), after.size());
+        for (int i = 0; i < before.size(); i++) {
+            assertEquals(before.get(i).id(), after.get(i).id());
+            assertTrue(
+                    after.get(i).as(BlockSpec.Made.of(to.setting())),
+                    after.get(i).toString());
+        }
+        assertEquals(before.get(0).start(), after.get(0).start());
+        Block stack = before.get(0).block(Programme.timing(from));
+        Block copied = after.get(0).block(Programme.timing(to));
+        assertTrue(!copied.end().isAfter(stack.end()) || copied.frames().size() == 1);
+        double interval = Duration.between(
+                                copied.frames().get(0).open(),
+                                copied.frames().get(1).open())
+                        .toMillis()
+                / 1000.0;
+        assertTrue(
+                Duration.between(copied.end(), stack.end()).toMillis() / 1000.0 <= interval, "one more would not fit");
     }
 }

@@ -56,7 +56,11 @@ record SequencePage(
         List<String> checks,
         BudgetPart budget,
         boolean panorama,
+        List<Copy> copies,
         String celsiusError) {
+    /** Another rig of the shoot that the blocks can be copied to. @param to counted from one */
+    record Copy(String to, String name) {}
+
     /** Frames of one block that are listed one by one. */
     private static final int MOST_LISTED = 400;
 
@@ -155,7 +159,18 @@ record SequencePage(
                         open.simulated(),
                         errors.of("CELSIUS").isEmpty() ? RigChoices.CELSIUS.text(choices) : errors.text("CELSIUS")),
                 choices.panorama().isPresent(),
+                open.laid() || Programme.replaces(plan) ? copies(open, desk, shoots) : List.of(),
                 errors.of("CELSIUS"));
+    }
+
+    private static List<Copy> copies(ShootDesk.Open open, ShootDesk desk, Shoots shoots) {
+        return shoots.rigs(open.shoot().id()).stream()
+                .filter(r -> r.id() != open.rig())
+                .map(r -> new Copy(
+                        Long.toString(r.id() + 1),
+                        name(desk.open(open.shoot().id(), (int) r.id(), Optional.empty())
+                                .plan())))
+                .toList();
     }
 
     /** The block that is told in full: what runs at the playhead, else the first with frames. */

@@ -336,6 +336,35 @@ class SequencePagesTest extends DemoPages {
         assertFalse(fed.contains("dropped from"));
     }
 
+    /** The same times on another rig, set as that rig's plan gives; it can be taken back. */
+    @Test
+    void blocksAreCopiedToAnotherRig() throws Exception {
+        Shoots shoots = app.bean(Shoots.class);
+        int rig = shoots.addRig(1, shoots.find(1).orElseThrow().it().rig());
+        assertEquals(400, app.post("/shoots/1/sequence/copy", Map.of("to", "x")).statusCode());
+        assertEquals(
+                404, app.post("/shoots/1/sequence/copy", Map.of("to", "99")).statusCode());
+        act("GROUND");
+        String own = app.get("/shoots/1/sequence").body();
+        assertHas(own, "Copy to rig " + (rig + 1));
+        var copied = app.post("/shoots/1/sequence/copy", Map.of("to", Integer.toString(rig + 1)));
+        assertEquals(302, copied.statusCode());
+        assertHas(copied.headers().firstValue("Location").orElseThrow(), "/shoots/1/rig" + (rig + 1) + "/sequence");
+        var theirs = shoots.find(1, rig).orElseThrow().it().rig().choices().blocks();
+        var ours = shoots.find(1).orElseThrow().it().rig().choices().blocks();
+        assertEquals(ours.size(), theirs.size());
+        for (int i = 0; i < ours.size(); i++) {
+            assertEquals(ours.get(i).start(), theirs.get(i).start());
+            assertEquals(ours.get(i).kind(), theirs.get(i).kind());
+            assertEquals(ours.get(i).frames(), theirs.get(i).frames());
+        }
+        assertTrue(shoots.undo(1));
+        assertTrue(
+                shoots.find(1, rig).orElseThrow().it().rig().choices().blocks().isEmpty());
+        shoots.removeRig(1, rig);
+        act("computed");
+    }
+
     /** A timer of gaps is typed otherwise, and the frames follow it. */
     @Test
     void theTimerIsThatOfTheCamera() throws Exception {

@@ -1,0 +1,54 @@
+package org.halfdusk.web.sequence;
+
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.programme.Laying;
+import org.halfdusk.shoot.programme.Programme;
+import org.halfdusk.typed.Range;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Lays a rig's blocks on another rig of the same shoot: the same times, set as that rig's plan gives. */
+@Controller
+class CopyController {
+    /** Of a rig as addresses count it. */
+    private static final int LAST_NUMBER = 999;
+
+    private final ShootDesk desk;
+    private final Shoots shoots;
+
+    CopyController(ShootDesk desk, Shoots shoots) {
+        this.desk = desk;
+        this.shoots = shoots;
+    }
+
+    @PostMapping({"/shoots/{id}/sequence/copy", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/copy"})
+    String copy(
+            @PathVariable long id,
+            @PathVariable(required = false) Optional<Integer> rig,
+            @RequestParam(defaultValue = "") String to) {
+        int other = ShootDesk.rigNumber(
+                Optional.of(Range.of("rig to copy to", 1, LAST_NUMBER).whole(to)));
+        ShootDesk.Open from = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        Kept<Shoot> theirs = shoots.find(id, other).orElseThrow(() -> NotFound.shoot(id));
+        ShootDesk.Open onto = desk.open(id, other, Optional.empty());
+        RigChoices choices = from.shoot().it().rig().choices();
+        Laying copied = Programme.copied(from.plan(), choices, onto.plan());
+        Shoots.Outcome outcome =
+                shoots.change(id, other, List.of(Shoots.Edit.of(theirs.it(), ShootField.BLOCKS, copied.blocks())));
+        if (!(outcome instanceof Shoots.Outcome.Saved)) {
+            throw new IllegalArgumentException("the blocks of rig " + to
+                    + " were changed at the same moment, so nothing was copied; allowed is to press it again");
+        }
+        return "redirect:" + onto.address("sequence");
+    }
+}
