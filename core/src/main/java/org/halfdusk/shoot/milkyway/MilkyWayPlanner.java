@@ -70,11 +70,25 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight, MilkyWa
 
     @Override
     public MilkyWayWish initialWish(Place place, Preferences preferences) {
-        return MilkyWayWish.core(preferences.lowestCoreDegrees());
+        double lowest = preferences.lowestCoreDegrees();
+        return new MilkyWayWish(coreClimbs(place, lowest) ? Body.GALACTIC_CENTRE : Body.CYGNUS, lowest);
     }
 
     @Override
     public String title(Place place) {
-        return "Core over " + place.foreground();
+        return (coreClimbs(place, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES) ? "Core over " : "Milky Way over ")
+                + place.foreground();
+    }
+
+    /** Declination of the galactic centre; precession moves it by a tenth of a degree in thirty years. */
+    private static final double CORE_DECLINATION_DEGREES = -29.0;
+
+    /** So much higher than wished it must culminate to stay there for an hour and more†, degrees. */
+    private static final double CLEAR_DEGREES = 2;
+
+    /** Whether the core ever stands a while above an altitude at a place: north of 49° it does not above 10°. */
+    private static boolean coreClimbs(Place place, double lowestDegrees) {
+        double culminates = 90 - Math.abs(place.observer().latitudeDegrees() - CORE_DECLINATION_DEGREES);
+        return culminates >= lowestDegrees + CLEAR_DEGREES;
     }
 }

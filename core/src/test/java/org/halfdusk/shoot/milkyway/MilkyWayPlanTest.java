@@ -28,6 +28,7 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.setting.ApertureReason;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.IsoReason;
@@ -198,6 +199,38 @@ class MilkyWayPlanTest {
         assertTrue(
                 plan.exposure().skyBrightness().magnitude() < 20.4,
                 plan.exposure().skyBrightness().toString());
+    }
+
+    /** North of 49° the core never stands a while above 10°: a new shoot there begins with Cygnus, and summer has its nights. */
+    @Test
+    void whereTheCoreStaysLowAnotherPartIsSuggested() {
+        MilkyWayPlanner planner = new MilkyWayPlanner();
+        for (double latitude : new double[] {-60, -20, 20, 36, 47}) {
+            assertEquals(
+                    Body.GALACTIC_CENTRE,
+                    planner.initialWish(at(latitude), Preferences.USUAL).part(),
+                    "at " + latitude);
+        }
+        for (double latitude : new double[] {49.5, 55.5, 66}) {
+            assertEquals(
+                    Body.CYGNUS,
+                    planner.initialWish(at(latitude), Preferences.USUAL).part(),
+                    "at " + latitude);
+        }
+        Observer coast = Observer.of(55.5, 12, 0);
+        int nights = 0;
+        for (int day = 1; day <= 30; day++) {
+            nights += of(coast, LocalDate.of(2028, 6, day), COPENHAGEN, Body.CYGNUS, 10)
+                            .windows()
+                            .isEmpty()
+                    ? 0
+                    : 1;
+        }
+        assertTrue(nights > 12, "nights of June with a window: " + nights);
+    }
+
+    private static Place at(double latitude) {
+        return new Place("Coast", Observer.of(latitude, 12, 0), COPENHAGEN, SkyBrightness.of(21.4), List.of(), "");
     }
 
     @Test

@@ -83,7 +83,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     public ListHeads heads() {
         return new ListHeads(
                 "When is it dark enough",
-                "Copper is the Milky Way's core above 10° in a dark sky with no moon; where it never gets dark, in the least light.",
+                "Copper is the Milky Way's core above 10° in a dark sky with no moon; where it never climbs so high, Cygnus, and where it never gets dark, the least light.",
                 "dark, no moon, core up",
                 "core at best");
     }
