@@ -67,12 +67,12 @@ class KitForms {
                             new Choice(IntervalTimer.From.GAP.name(), "the gap between frames"))),
             Field.choice(
                     "timerStep",
-                    "in",
-                    "",
+                    "Interval timer's step",
+                    "The finest that can be typed.",
                     List.of(
                             new Choice(IntervalTimer.Step.SECONDS.name(), "whole seconds"),
                             new Choice(IntervalTimer.Step.TENTHS.name(), "tenths of a second"))),
-            Field.number("timerLargest", "up to", "frames", "399 is usual; more are stopped by hand."),
+            Field.number("timerLargest", "Interval timer up to", "frames", "399 is usual; more are stopped by hand."),
             Field.number("film", "Film: reciprocity exponent", "", "Empty for a sensor; 1.2 to 1.4 by stock."));
 
     private static final List<Field> LENS = List.of(
