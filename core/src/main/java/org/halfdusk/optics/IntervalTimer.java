@@ -14,16 +14,17 @@ public record IntervalTimer(Step step, From from, int largest) {
     /** The finest that can be typed. */
     public enum Step {
         SECONDS(1),
-        TENTHS(0.1);
+        TENTHS(10);
 
-        private final double seconds;
+        /** A whole number of them, so that a step is a quotient and gathers no rounding. */
+        private final int perSecond;
 
-        Step(double seconds) {
-            this.seconds = seconds;
+        Step(int perSecond) {
+            this.perSecond = perSecond;
         }
 
         public double seconds() {
-            return seconds;
+            return 1.0 / perSecond;
         }
     }
 
@@ -55,16 +56,13 @@ public record IntervalTimer(Step step, From from, int largest) {
     }
 
     private double up(double seconds) {
-        double steps = Math.ceil((seconds - FORGIVEN_SECONDS) / step.seconds());
-        // Whole tenths by division: a sum of them would gather errors.
-        return step == Step.TENTHS ? steps / 10 : steps;
+        return Math.ceil((seconds - FORGIVEN_SECONDS) * step.perSecond) / step.perSecond;
     }
 
     /** What is typed for an interval from opening to opening; NaN where it cannot be typed. */
     public double typed(double realSeconds, double intervalSeconds) {
         double wished = from == From.START_TO_START ? intervalSeconds : intervalSeconds - realSeconds;
-        double steps = Math.rint(wished / step.seconds());
-        double typed = step == Step.TENTHS ? steps / 10 : steps;
+        double typed = Math.rint(wished * step.perSecond) / step.perSecond;
         return typed > 0 && Math.abs(wished - typed) < FORGIVEN_SECONDS ? typed : Double.NaN;
     }
 }

@@ -83,7 +83,6 @@ public record RunSimulation(
             course.add(new Level(b.start(), left(sinceChange), taken * megabytes, full(writing, b.start(), camera)));
             if (b.frames().isEmpty() && Duration.between(b.start(), b.end()).compareTo(CHANGE) >= 0) {
                 sinceChange = 0;
-                course.add(new Level(b.end(), 1, taken * megabytes, 0));
             }
             for (Frame f : b.frames()) {
                 number++;

@@ -4,7 +4,6 @@ import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
@@ -68,7 +67,7 @@ public sealed interface SubjectNight permits AfterDark, SolarEclipseDay {
 
     /** The longest window. */
     default Optional<Interval> main() {
-        return windows().stream().max(Comparator.comparing(Interval::duration));
+        return Interval.longest(windows());
     }
 
     default double windowHours() {

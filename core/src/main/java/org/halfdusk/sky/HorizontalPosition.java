@@ -32,6 +32,11 @@ public record HorizontalPosition(Altitude altitude, Azimuth azimuth, double dist
         return seen().degrees() - skyline.at(azimuth.degrees());
     }
 
+    /** How far it stands to either side of an azimuth, along the sky at its own height, degrees. */
+    public double degreesAside(Azimuth of) {
+        return Math.abs(azimuth.turnTo(of)) * Math.cos(altitude.radians());
+    }
+
     /** The unit direction as north, east, up. */
     public Vector direction() {
         return Vector.ofSpherical(azimuth.radians(), altitude.radians(), 1);

@@ -81,13 +81,15 @@ public final class LunarEvents {
 
     /** From the Earth's centre to the Moon's, km. */
     public static double distanceKm(Ephemeris ephemeris, DeltaT deltaT, Instant at) {
-        return ephemeris.apparent(Body.MOON, Moment.of(at, deltaT).ttDays()).length();
+        return distanceKm(ephemeris, Moment.of(at, deltaT));
+    }
+
+    private static double distanceKm(Ephemeris ephemeris, Moment at) {
+        return ephemeris.apparent(Body.MOON, at.ttDays()).length();
     }
 
     private double distance(double utDays) {
-        return ephemeris
-                .apparent(Body.MOON, Moment.ofUtDays(utDays, deltaT).ttDays())
-                .length();
+        return distanceKm(ephemeris, Moment.ofUtDays(utDays, deltaT));
     }
 
     private double elongationRad(double utDays) {

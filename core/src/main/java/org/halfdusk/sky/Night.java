@@ -8,7 +8,6 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
@@ -201,9 +200,7 @@ public record Night(
 
     /** From sunset to sunrise; the whole 24 hours where the Sun does not cross the horizon twice. */
     public Interval sunsetToSunrise() {
-        return interval.without(sunUp).stream()
-                .max(Comparator.comparing(Interval::duration))
-                .orElse(interval);
+        return Interval.longest(interval.without(sunUp)).orElse(interval);
     }
 
     /** What a picture of the night shows: an hour before sunset to an hour after sunrise, on half hours, noon at the most. */

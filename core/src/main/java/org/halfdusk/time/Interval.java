@@ -81,6 +81,11 @@ public record Interval(Instant start, Instant end) {
         return List.copyOf(rest);
     }
 
+    /** The first that is longest. */
+    public static Optional<Interval> longest(List<Interval> spans) {
+        return spans.stream().max(Comparator.comparing(Interval::duration));
+    }
+
     /** What any of several spans holds, in order and without overlap. */
     public static List<Interval> union(List<Interval> spans) {
         List<Interval> whole = new ArrayList<>();

@@ -3,7 +3,6 @@ package org.halfdusk.shoot.milkyway;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
@@ -77,8 +76,7 @@ public record MilkyWayNight(
                         : LightWindows.darkest(light, night);
         List<Interval> moonless = night.moonless(dark);
         List<Interval> windows = Interval.intersect(moonless, up);
-        Interval within =
-                windows.stream().max(Comparator.comparing(Interval::duration)).orElseGet(() -> leastBad(night, dark));
+        Interval within = Interval.longest(windows).orElseGet(() -> leastBad(night, dark));
         Night.Sighting best = best(night, wish, within);
         double darkHours = Interval.hours(dark);
         double altitude = best.position().altitude().degrees();

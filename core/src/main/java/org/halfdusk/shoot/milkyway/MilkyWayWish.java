@@ -35,10 +35,8 @@ public record MilkyWayWish(Body part, double lowestDegrees) implements Wish {
     public static final Field<MilkyWayWish, Double> LOWEST = Field.number(
             "CORE_LOWEST", LOWEST_RANGE, MilkyWayWish::lowestDegrees, (w, v) -> new MilkyWayWish(w.part, v));
 
-    public static final WishKind<MilkyWayWish> KIND = new WishKind<>(
-            MilkyWayWish.class,
-            new MilkyWayWish(Body.GALACTIC_CENTRE, MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES),
-            List.of(PART, LOWEST));
+    public static final WishKind<MilkyWayWish> KIND =
+            new WishKind<>(MilkyWayWish.class, core(MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES), List.of(PART, LOWEST));
 
     /** Of the core. */
     public static MilkyWayWish core(double lowestDegrees) {

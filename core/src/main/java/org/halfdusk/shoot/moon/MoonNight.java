@@ -120,7 +120,7 @@ public record MoonNight(
                 Windows.of(site.sky(), night.interval())
                         .over(Body.MOON, site.place().skyline()));
         boolean land = picture == MoonPicture.WITH_LAND;
-        Optional<Interval> main = land ? main(windows, meetings) : longest(windows);
+        Optional<Interval> main = land ? main(windows, meetings) : Interval.longest(windows);
         Optional<Alignment> alignment = land || picture == MoonPicture.BEHIND
                 ? main.flatMap(w -> alignment(night, site.place().objects(), w))
                 : Optional.empty();
@@ -158,22 +158,20 @@ public record MoonNight(
                 Interval.intersect(
                         up,
                         Interval.intersect(
-                                of.below(Body.SUN, CRESCENT_SUN_DEGREES), of.above(Body.SUN, LAST_COLOUR_DEGREES)));
+                                of.below(Body.SUN, CRESCENT_SUN_DEGREES),
+                                of.above(Body.SUN, SkyEvents.NAUTICAL_ALTITUDE)));
             case BEHIND -> Interval.intersect(behind(site, night), Interval.intersect(up, dusk));
             default -> Interval.intersect(up, dusk);
         };
     }
 
-    /** From here on a thin crescent shows in the evening's sky, the Sun's altitude in degrees†. */
+    /** From here on a thin crescent shows in the evening's sky, the Sun's altitude in degrees†; at −12° that has lost its colour. */
     private static final double CRESCENT_SUN_DEGREES = -4;
-
-    /** Here the sky has lost its colour, the Sun's altitude in degrees†. */
-    private static final double LAST_COLOUR_DEGREES = -12;
 
     /** A moon over the top by no more than this still counts as behind an object, degrees†. */
     private static final double OVER_TOP_DEGREES = 2;
 
-    /** Five minutes: the Moon moves a degree or so, a disc and an object's breadth are crossed in more. */
+    /** Two minutes: the Moon moves half a degree, its own breadth; a disc and an object's breadth are crossed in more. */
     private static final double BEHIND_STEP_DAYS = 1.0 / 720;
 
     /** Spans in which any of the disc stands behind or shortly over an object. */
@@ -184,8 +182,7 @@ public record MoonNight(
                     t -> {
                         HorizontalPosition p =
                                 site.sky().at(Body.MOON, Moment.instantOf(t)).apparent();
-                        double aside = Math.abs(p.azimuth().turnTo(o.azimuth()))
-                                * Math.cos(p.altitude().radians());
+                        double aside = p.degreesAside(o.azimuth());
                         return Math.min(
                                 o.widthDegrees() / 2 + RADIUS_DEGREES - aside,
                                 o.topDegrees() + OVER_TOP_DEGREES - p.altitude().degrees());
@@ -270,11 +267,7 @@ public record MoonNight(
     /** The window by the rise or set at equal light where there is one; otherwise the longest. */
     @Override
     public Optional<Interval> main() {
-        return picture == MoonPicture.WITH_LAND ? main(windows, equalLight) : longest(windows);
-    }
-
-    private static Optional<Interval> longest(List<Interval> windows) {
-        return windows.stream().max(Comparator.comparing(Interval::duration));
+        return picture == MoonPicture.WITH_LAND ? main(windows, equalLight) : Interval.longest(windows);
     }
 
     private static Optional<Interval> main(List<Interval> windows, List<Meeting> meetings) {
@@ -282,7 +275,7 @@ public record MoonNight(
                 .flatMap(m -> windows.stream()
                         .min(Comparator.comparing(
                                 w -> Duration.between(w.middle(), m.moon().at()).abs())))
-                .or(() -> longest(windows));
+                .or(() -> Interval.longest(windows));
     }
 
     private static Optional<Meeting> suitable(List<Meeting> meetings) {
@@ -355,11 +348,9 @@ public record MoonNight(
     /** Less lit than this at its middle no night has its full moon. */
     private static final double NEARLY_FULL = 0.97;
 
-    /** The full moon that falls into this night. */
-    public Optional<FullMoons.FullMoon> fullMoon() {
-        return night.moonPhase().illuminatedFraction() < NEARLY_FULL
-                ? Optional.empty()
-                : fullMoons().in(whole());
+    /** Whether it can have a full moon: then its year's are worth asking for. */
+    public boolean nearlyFull() {
+        return night.moonPhase().illuminatedFraction() >= NEARLY_FULL;
     }
 
     /** How long apart its way is told: five, ten minutes, over a long window half an hour. */

@@ -165,8 +165,9 @@ public record Programme(List<Planned> planned) {
      */
     public static Laying copied(Plan from, RigChoices choices, Plan to) {
         Timing theirs = timing(to);
-        List<BlockSpec> blocks = laid(from, choices).blocks().stream()
-                .map(s -> copied(s, s.block(timing(from)), to, theirs))
+        Laying own = laid(from, choices);
+        List<BlockSpec> blocks = own.blocks().stream()
+                .map(s -> copied(s, s.block(own.timing()), to, theirs))
                 .toList();
         return new Laying(blocks, theirs).settled();
     }

@@ -108,8 +108,7 @@ public final class Alignments {
     private static double margin(Site site, Wish wish, double utDays) {
         HorizontalPosition p =
                 site.sky().at(wish.body(), Moment.instantOf(utDays)).apparent();
-        double sideways = Math.abs(p.azimuth().turnTo(wish.object().azimuth()))
-                * Math.cos(p.altitude().radians());
+        double sideways = p.degreesAside(wish.object().azimuth());
         double over = p.altitude().degrees() - wish.object().topDegrees();
         return Math.min(wish.sidewaysDegrees() - sideways, Math.min(over, wish.mostOverDegrees() - over));
     }

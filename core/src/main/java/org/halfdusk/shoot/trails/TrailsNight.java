@@ -3,7 +3,6 @@ package org.halfdusk.shoot.trails;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
@@ -53,8 +52,7 @@ public record TrailsNight(
     public Optional<Interval> span() {
         return main().map(w -> {
             Instant latest = w.end().minus(length);
-            Instant moonless = w.without(night.moonUp()).stream()
-                    .max(Comparator.comparing(Interval::duration))
+            Instant moonless = Interval.longest(w.without(night.moonUp()))
                     .map(Interval::start)
                     .orElse(w.start());
             Instant start = w.nearest(moonless.isAfter(latest) ? latest : moonless);
@@ -76,10 +74,7 @@ public record TrailsNight(
     private static Instant leastBad(Night night) {
         return night.darkness() instanceof Darkness.NeverDark never
                 ? never.at()
-                : night.dark().stream()
-                        .max(Comparator.comparing(Interval::duration))
-                        .orElse(night.interval())
-                        .middle();
+                : Interval.longest(night.dark()).orElse(night.interval()).middle();
     }
 
     @Override

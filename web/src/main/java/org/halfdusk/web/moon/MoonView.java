@@ -13,6 +13,7 @@ import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.moon.FullMoons;
 import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPicture;
@@ -107,14 +108,15 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         MoonNight n = plan.night();
         List<String> sentences = new ArrayList<>();
         sentences.add(MoonWords.sentence(n));
-        MoonWords.fullMoon(n).ifPresent(sentences::add);
+        FullMoons year = n.fullMoons();
+        MoonWords.fullMoon(n, year).ifPresent(sentences::add);
         n.alignment().ifPresent(a -> sentences.add(alignment(a, n)));
         return new NightStep(
                 words(n).heading(),
                 sentences,
                 "moon/pictures",
                 MoonScene.of(plan, at, theme),
-                times(plan),
+                times(plan, year),
                 Table.of(
                         "The moon's way",
                         "",
@@ -136,7 +138,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 + Words.clockSeconds(a.moon().at(), n.zone()) + ", " + where + ".";
     }
 
-    private static List<Line> times(MoonPlan plan) {
+    private static List<Line> times(MoonPlan plan, FullMoons year) {
         MoonNight n = plan.night();
         ZoneId zone = n.zone();
         MoonPhase phase = n.night().moonPhase();
@@ -149,7 +151,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 Words.percent(phase.illuminatedFraction()) + " lit, " + (phase.waxing() ? "waxing" : "waning")));
         lines.add(new Line("Size", Words.arcminutes(plan.diameterDegrees())));
         lines.add(new Line("Distance", Words.thousands(plan.distanceKm()) + " km"));
-        lines.addAll(MoonWords.year(n));
+        lines.addAll(MoonWords.year(n, year));
         lines.addAll(ReasonWords.sunAndDark(n.night()));
         lines.addAll(ReasonWords.settingUp(n, plan));
         n.equalLight()

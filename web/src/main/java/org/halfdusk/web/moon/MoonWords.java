@@ -152,8 +152,11 @@ final class MoonWords {
         if (n.main().isEmpty()) {
             return shortly(n);
         }
-        String near =
-                nearestOrFarthest(n).map(s -> s + " full moon of the year").orElse("");
+        String near = !n.nearlyFull()
+                ? ""
+                : nearestOrFarthest(n, n.fullMoons())
+                        .map(s -> s + " full moon of the year")
+                        .orElse("");
         if (!land(n)) {
             return near.isEmpty() ? size(n) : near;
         }
@@ -170,33 +173,29 @@ final class MoonWords {
     }
 
     /** "nearest" or "farthest" where the night has that full moon of its year. */
-    private static Optional<String> nearestOrFarthest(MoonNight n) {
-        return n.fullMoon().flatMap(m -> {
-            FullMoons year = n.fullMoons();
-            return m.equals(year.nearest())
-                    ? Optional.of("nearest")
-                    : m.equals(year.farthest()) ? Optional.of("farthest") : Optional.empty();
-        });
+    private static Optional<String> nearestOrFarthest(MoonNight n, FullMoons year) {
+        return year.in(n.whole())
+                .flatMap(m -> m.equals(year.nearest())
+                        ? Optional.of("nearest")
+                        : m.equals(year.farthest()) ? Optional.of("farthest") : Optional.empty());
     }
 
     /** That the night has a full moon, and how large it is among its year's. */
-    static Optional<String> fullMoon(MoonNight n) {
-        return n.fullMoon()
+    static Optional<String> fullMoon(MoonNight n, FullMoons year) {
+        return year.in(n.whole())
                 .map(m -> "Full at " + Words.clock(m.at(), n.zone()) + ", " + away(m)
-                        + nearestOrFarthest(n)
-                                .map(s -> ": the " + s + " full moon of "
-                                        + n.fullMoons().year())
+                        + nearestOrFarthest(n, year)
+                                .map(s -> ": the " + s + " full moon of " + year.year())
                                 .orElse("")
                         + ".");
     }
 
     private static String away(FullMoons.FullMoon m) {
-        return Words.thousands(m.distanceKm()) + " km" + " away, " + Words.tenths(m.diameterArcmin()) + "′ across";
+        return Words.thousands(m.distanceKm()) + " km away, " + Words.tenths(m.diameterArcmin()) + "′ across";
     }
 
     /** The year's largest and smallest full moon. */
-    static List<Line> year(MoonNight n) {
-        FullMoons year = n.fullMoons();
+    static List<Line> year(MoonNight n, FullMoons year) {
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Nearest full moon of " + year.year(), when(year.nearest(), n.zone())));
         lines.add(new Line("Farthest of " + year.year(), when(year.farthest(), n.zone())));

@@ -3,14 +3,11 @@ package org.halfdusk.web.sequence;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
-import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.typed.Range;
-import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -39,12 +36,11 @@ class CopyController {
         int other = ShootDesk.rigNumber(
                 Optional.of(Range.of("rig to copy to", 1, LAST_NUMBER).whole(to)));
         ShootDesk.Open from = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
-        Kept<Shoot> theirs = shoots.find(id, other).orElseThrow(() -> NotFound.shoot(id));
         ShootDesk.Open onto = desk.open(id, other, Optional.empty());
         RigChoices choices = from.shoot().it().rig().choices();
         Laying copied = Programme.copied(from.plan(), choices, onto.plan());
-        Shoots.Outcome outcome =
-                shoots.change(id, other, List.of(Shoots.Edit.of(theirs.it(), ShootField.BLOCKS, copied.blocks())));
+        Shoots.Outcome outcome = shoots.change(
+                id, other, List.of(Shoots.Edit.of(onto.shoot().it(), ShootField.BLOCKS, copied.blocks())));
         if (!(outcome instanceof Shoots.Outcome.Saved)) {
             throw new IllegalArgumentException("the blocks of rig " + to
                     + " were changed at the same moment, so nothing was copied; allowed is to press it again");

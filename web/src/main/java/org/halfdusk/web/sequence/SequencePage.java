@@ -20,8 +20,6 @@ import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
@@ -134,15 +132,21 @@ record SequencePage(
         List<Integer> numbers = numbers(open.programme(), laid);
         List<ProgrammeCheck> found = ProgrammeCheck.of(plan, blocks);
         int chosen = chosen(blocks, open.at());
-        Set<Instant> dropped = open.simulated().dropped().stream()
-                .map(RunSimulation.Dropped::at)
-                .collect(Collectors.toSet());
+        RunSimulation run = open.simulated();
+        List<ShootDesk.Open> rigs = rigs(open, desk, shoots);
+        Set<Instant> dropped =
+                run.dropped().stream().map(RunSimulation.Dropped::at).collect(Collectors.toSet());
         List<Part> parts = new ArrayList<>();
+        List<String> moving = new ArrayList<>();
         for (int i = 0; i < blocks.size(); i++) {
             int n = numbers.get(i);
             Programme.Planned planned = open.programme().planned().get(i);
             Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
-            parts.add(part(planned, open, edit, i == chosen, dropped));
+            List<OptionalDouble> over = planned.block().frames().stream()
+                    .map(f -> Programme.overLimit(planned.block(), f, plan))
+                    .toList();
+            parts.add(part(planned, open, edit, i == chosen, over, dropped));
+            moving(planned.block(), over, plan).ifPresent(moving::add);
         }
         return new SequencePage(
                 step(open, blocks, zone),
@@ -152,24 +156,29 @@ record SequencePage(
                 open.laid(),
                 Programme.replaces(plan),
                 errors.of("BLOCKS"),
-                timeline(open, desk, shoots, numbers, found, theme),
-                checks(open, found, zone),
+                timeline(open, rigs, run, numbers, found, theme),
+                checks(open, found, moving, zone),
                 BudgetPart.of(
                         open,
-                        open.simulated(),
+                        run,
                         errors.of("CELSIUS").isEmpty() ? RigChoices.CELSIUS.text(choices) : errors.text("CELSIUS")),
                 choices.panorama().isPresent(),
-                open.laid() || Programme.replaces(plan) ? copies(open, desk, shoots) : List.of(),
+                open.laid() || Programme.replaces(plan) ? copies(open, rigs) : List.of(),
                 errors.of("CELSIUS"));
     }
 
-    private static List<Copy> copies(ShootDesk.Open open, ShootDesk desk, Shoots shoots) {
-        return shoots.rigs(open.shoot().id()).stream()
-                .filter(r -> r.id() != open.rig())
-                .map(r -> new Copy(
-                        Long.toString(r.id() + 1),
-                        name(desk.open(open.shoot().id(), (int) r.id(), Optional.empty())
-                                .plan())))
+    /** The shoot through each of its rigs, that which is shown among them as it is open. */
+    private static List<ShootDesk.Open> rigs(ShootDesk.Open open, ShootDesk desk, Shoots shoots) {
+        long id = open.shoot().id();
+        return shoots.rigs(id).stream()
+                .map(r -> r.id() == open.rig() ? open : desk.open(id, (int) r.id(), Optional.empty()))
+                .toList();
+    }
+
+    private static List<Copy> copies(ShootDesk.Open open, List<ShootDesk.Open> rigs) {
+        return rigs.stream()
+                .filter(r -> r.rig() != open.rig())
+                .map(r -> new Copy(Integer.toString(r.rig() + 1), name(r.plan())))
                 .toList();
     }
 
@@ -221,32 +230,30 @@ record SequencePage(
 
     private static Timeline timeline(
             ShootDesk.Open open,
-            ShootDesk desk,
-            Shoots shoots,
+            List<ShootDesk.Open> rigs,
+            RunSimulation run,
             List<Integer> numbers,
             List<ProgrammeCheck> found,
             Theme theme) {
-        List<Timeline.Rig> rigs = new ArrayList<>();
-        for (Kept<Shoot.ShootRig> r : shoots.rigs(open.shoot().id())) {
-            int rig = (int) r.id();
-            boolean current = rig == open.rig();
-            ShootDesk.Open one = current ? open : desk.open(open.shoot().id(), rig, Optional.empty());
+        List<Timeline.Rig> lanes = new ArrayList<>();
+        for (ShootDesk.Open one : rigs) {
+            boolean current = one.rig() == open.rig();
             List<Integer> wrong = !current
                     ? List.of()
                     : found.stream()
                             .filter(c -> c.what() == ProgrammeCheck.What.CLASH)
                             .map(ProgrammeCheck::block)
                             .toList();
-            rigs.add(new Timeline.Rig(
+            lanes.add(new Timeline.Rig(
                     one.plan(),
                     current,
                     one.blocks(),
                     current ? numbers : one.blocks().stream().map(b -> -1).toList(),
                     wrong,
-                    one.simulated(),
-                    r.it().choices().recording().outsidePower()));
+                    current ? run : one.simulated(),
+                    one.shoot().it().rig().choices().recording().outsidePower()));
         }
-        return Timeline.of(rigs, open.plan(), open.at(), theme);
+        return Timeline.of(lanes, open.plan(), open.at(), theme);
     }
 
     /** A rig by its kit. */
@@ -255,7 +262,8 @@ record SequencePage(
     }
 
     /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */
-    private static List<String> checks(ShootDesk.Open open, List<ProgrammeCheck> found, ZoneId zone) {
+    private static List<String> checks(
+            ShootDesk.Open open, List<ProgrammeCheck> found, List<String> moving, ZoneId zone) {
         List<String> checks = new ArrayList<>();
         long other = open.programme().planned().stream()
                 .filter(p -> p.madeForOther(open.plan()).isPresent())
@@ -266,9 +274,7 @@ record SequencePage(
                     + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
         }
         found.stream().map(c -> words(c, open, zone)).forEach(checks::add);
-        open.blocks().stream()
-                .flatMap(b -> moving(b, open.plan(), zone).stream())
-                .forEach(checks::add);
+        checks.addAll(moving);
         return checks;
     }
 
@@ -340,19 +346,26 @@ record SequencePage(
     }
 
     private static Part part(
-            Programme.Planned planned, ShootDesk.Open open, Edit edit, boolean chosen, Set<Instant> dropped) {
+            Programme.Planned planned,
+            ShootDesk.Open open,
+            Edit edit,
+            boolean chosen,
+            List<OptionalDouble> over,
+            Set<Instant> dropped) {
         ZoneId zone = open.plan().place().zone();
         Block b = planned.block();
+        Optional<Timer> timer = planned.timer(open.plan());
         List<Frame> frames = b.frames();
-        List<Shot> shots = frames.stream()
-                .limit(MOST_LISTED)
-                .map(f -> new Shot(
-                        Words.clockSeconds(f.open(), zone),
-                        f.shutter().label(),
-                        f.fNumber().label(),
-                        f.iso().toString(),
-                        wrong(b, f, open.plan(), dropped)))
-                .toList();
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < Math.min(MOST_LISTED, frames.size()); i++) {
+            Frame f = frames.get(i);
+            shots.add(new Shot(
+                    Words.clockSeconds(f.open(), zone),
+                    f.shutter().label(),
+                    f.fNumber().label(),
+                    f.iso().toString(),
+                    wrong(dropped.contains(f.open()), over.get(i))));
+        }
         boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
         return new Part(
                 BlockWords.name(b.kind()),
@@ -363,30 +376,27 @@ record SequencePage(
                 filter ? "stop" : "",
                 shots,
                 Math.max(0, frames.size() - MOST_LISTED),
-                planned.timer(open.plan()).map(t -> Dial.of(b, t, zone)).orElse(Dial.NONE),
-                timer(planned, open),
+                timer.map(t -> Dial.of(b, t, zone)).orElse(Dial.NONE),
+                timer.map(t -> timer(b, t)).orElse(""),
                 edit.number() >= 0,
                 chosen,
                 edit);
     }
 
-    private static String wrong(Block b, Frame f, Plan plan, Set<Instant> dropped) {
-        OptionalDouble px = Programme.overLimit(b, f, plan);
-        return dropped.contains(f.open())
-                ? "dropped"
-                : px.isPresent() ? "moves " + Words.tenths(px.getAsDouble()) + " px" : "";
+    private static String wrong(boolean dropped, OptionalDouble overPx) {
+        return dropped ? "dropped" : overPx.isPresent() ? "moves " + Words.tenths(overPx.getAsDouble()) + " px" : "";
     }
 
     /** How many frames move farther than the plan allows, and the farthest of them; for the list of checks. */
-    private static Optional<String> moving(Block b, Plan plan, ZoneId zone) {
-        double[] px = b.frames().stream()
-                .map(f -> Programme.overLimit(b, f, plan))
+    private static Optional<String> moving(Block b, List<OptionalDouble> over, Plan plan) {
+        double[] px = over.stream()
                 .filter(OptionalDouble::isPresent)
                 .mapToDouble(OptionalDouble::getAsDouble)
                 .toArray();
         return px.length == 0
                 ? Optional.empty()
-                : Optional.of(BlockWords.name(b.kind()) + " of " + Words.clock(b.start(), zone) + ": "
+                : Optional.of(BlockWords.name(b.kind()) + " of "
+                        + Words.clock(b.start(), plan.place().zone()) + ": "
                         + Words.count(px.length, "frame") + " move" + (px.length == 1 ? "s" : "") + " up to "
                         + Words.tenths(Arrays.stream(px).max().orElse(0)) + " px, "
                         + Words.plain(plan.mostMotionPx())
