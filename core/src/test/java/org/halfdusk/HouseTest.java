@@ -205,6 +205,8 @@ class HouseTest {
                 .and()
                 .doNotHaveSimpleName("RigTexts")
                 .and()
+                .doNotHaveSimpleName("ScriptTexts")
+                .and()
                 .doNotHaveSimpleName("BlockSpec")
                 .should()
                 .callMethod(String.class, "split", String.class)

@@ -21,7 +21,7 @@ import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
-import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Site;
@@ -71,6 +71,7 @@ public class FrameBench {
             new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8),
             Optional.empty(),
             18);
+    private static final Air AIR = new Air(5, Air.Source.EXPECTED);
     private final Plan plan = plan();
     private final RigChoices choices = RigChoices.NONE.laying(List.of(new BlockSpec(
             Block.Kind.TRAILS, Instant.parse("2027-06-04T21:20:00Z"), FRAMES, 8, 1, FNumber.of(2), Iso.of(1600), 0)));
@@ -97,9 +98,9 @@ public class FrameBench {
     public List<Object> twoRigsOf2000Frames() {
         List<Object> all = new ArrayList<>();
         for (int i = 0; i < 2; i++) {
-            List<Block> blocks = Programme.of(plan, choices).blocks();
-            all.add(ProgrammeCheck.of(plan, blocks));
-            all.add(RunSimulation.of(blocks, rig.camera(), true, false, false, 5));
+            Programme programme = Programme.of(plan, choices);
+            all.add(ProgrammeCheck.of(plan, programme.blocks()));
+            all.add(programme.simulated(plan, choices, AIR));
         }
         return all;
     }
@@ -122,7 +123,7 @@ public class FrameBench {
             Programme programme = Programme.of(plan, most);
             programme.planned().forEach(p -> all.add(p.timer(plan)));
             all.add(ProgrammeCheck.of(plan, programme.blocks()));
-            all.add(RunSimulation.of(programme.blocks(), rig.camera(), true, false, false, 5));
+            all.add(programme.simulated(plan, most, AIR));
         }
         return all;
     }

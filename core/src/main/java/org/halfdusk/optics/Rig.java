@@ -8,13 +8,35 @@ import org.halfdusk.photometry.FNumber;
  * Camera, lens at a focal length and perhaps a converter.
  *
  * @param lensFocalMm the focal length set on the lens, inside its range
+ * @param card that it writes to; nothing where none is known
  */
-public record Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm) {
+public record Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm, Optional<Card> card) {
     /** Arcseconds that a micrometre in the picture stands for behind a millimetre of focal length: 206,264.806 a radian. */
     public static final double ARCSEC_PER_MICROMETRE_PER_MM = 206.264806;
 
     public Rig {
         Figures.within("focal length", lensFocalMm, lens.shortestMm(), lens.longestMm(), "mm");
+    }
+
+    /** With no card known. */
+    public Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm) {
+        this(camera, lens, converter, lensFocalMm, Optional.empty());
+    }
+
+    /** The same with a card in it. */
+    public Rig with(Optional<Card> other) {
+        return new Rig(camera, lens, converter, lensFocalMm, other);
+    }
+
+    /** How fast its buffer is emptied: by the slower of camera and card, MB a second. */
+    public double writeMegabytesPerSecond() {
+        double camera = this.camera.writeMegabytesPerSecond();
+        return card.map(c -> Math.min(camera, c.writeMegabytesPerSecond())).orElse(camera);
+    }
+
+    /** A frame's files, MB. @param jpeg whether a JPEG is written beside the raw file */
+    public double fileMegabytes(boolean jpeg) {
+        return camera.rawMegabytes() + (jpeg ? camera.jpegMegabytes() : 0);
     }
 
     /** The nearest focal length that the lens can be set to. */

@@ -31,6 +31,7 @@ import org.halfdusk.typed.TypedNumber;
  * @param thirds of a stop between the frames of a bracket; of a time lapse 1 where it follows the light; 0 where all are equal
  * @param id its identity for life, on this rig: letters, digits and hyphens; empty while nobody has kept it
  * @param made the setting that the plan gave when it was laid; nothing where it was not laid for one
+ * @param how each of its frames is taken
  */
 public record BlockSpec(
         Block.Kind kind,
@@ -42,7 +43,18 @@ public record BlockSpec(
         Iso iso,
         int thirds,
         String id,
-        Optional<Made> made) {
+        Optional<Made> made,
+        How how) {
+    /**
+     * How each frame of a block is taken.
+     *
+     * @param bracket that stands in each frame's place; a block of kind BRACKET is one itself
+     * @param jpeg whether a JPEG is written beside the raw file; nothing for as the rig records
+     */
+    public record How(Optional<Ladder> bracket, Optional<Boolean> jpeg) {
+        public static final How USUAL = new How(Optional.empty(), Optional.empty());
+    }
+
     /** A setting that a plan gave. @param seconds nominal */
     public record Made(double seconds, FNumber fNumber, Iso iso) {
         public static Made of(Setting s) {
@@ -72,6 +84,11 @@ public record BlockSpec(
     private static final int PARTS_WITH_ID = 9;
     private static final int ALL_PARTS = 12;
 
+    /** Parts that may follow, by what they begin with. */
+    private static final String BRACKET = "bracket=";
+
+    private static final String FILES = "files=";
+
     private static final Instant FIRST_START = Instant.parse("1949-12-31T00:00:00Z");
     private static final Instant LAST_START = Instant.parse("2101-01-02T00:00:00Z");
 
@@ -84,6 +101,13 @@ public record BlockSpec(
     private static final Set<Block.Kind> GUARDED = EnumSet.of(
             Block.Kind.FILTER_OFF, Block.Kind.FILTER_ON, Block.Kind.TOTALITY, Block.Kind.PARTIAL_SUN, Block.Kind.RING);
 
+    /** Kinds each of whose frames can be a bracket. */
+    public static final Set<Block.Kind> BRACKETED = EnumSet.of(
+            Block.Kind.STACK, Block.Kind.GROUND, Block.Kind.DARK_FRAME, Block.Kind.PANORAMA, Block.Kind.TIME_LAPSE);
+
+    /** From close to open inside a bracket that the camera takes by itself, s†. */
+    private static final double BRACKET_GAP_SECONDS = 0.5;
+
     public BlockSpec {
         if (GUARDED.contains(kind)) {
             throw new IllegalArgumentException("block “" + kind
@@ -91,20 +115,36 @@ public record BlockSpec(
         }
         Faults faults = new Faults();
         check(faults, framesOf(kind), frames);
+        how.bracket().ifPresent(l -> bracketed(faults, kind, frames, l));
         check(faults, SECONDS, seconds);
         check(faults, GAP, gapSeconds);
         check(faults, FNumber.RANGE, fNumber.value());
         check(faults, Iso.RANGE, iso.value());
         check(faults, STEP, thirds);
-        if (start.isBefore(FIRST_START) || start.isAfter(LAST_START)) {
-            faults.add("start " + start + " is outside the nights that can be planned, " + FIRST_START + " to "
-                    + LAST_START);
-        }
+        faults.or(start, () -> checkStart(start));
         if (!ID.matcher(id).matches()) {
             faults.add("identity of a block “" + TypedNumber.shown(id)
                     + "” is not letters, digits and hyphens; up to 40 are allowed");
         }
         faults.refuse();
+    }
+
+    private static void bracketed(Faults faults, Block.Kind kind, int frames, Ladder l) {
+        if (!BRACKETED.contains(kind)) {
+            faults.add("a block of kind “" + kind + "” has no bracket for each frame; allowed are stacks, ground frames, dark "
+                    + "frames, panoramas and time lapses");
+        } else if ((long) frames * l.count() > MOST_FRAMES) {
+            faults.add("frames " + frames + " with a bracket of " + l.count() + " each are more than the " + MOST_FRAMES
+                    + " that are allowed");
+        }
+    }
+
+    static Instant checkStart(Instant start) {
+        if (start.isBefore(FIRST_START) || start.isAfter(LAST_START)) {
+            throw new IllegalArgumentException("start " + start + " is outside the nights that can be planned, "
+                    + FIRST_START + " to " + LAST_START);
+        }
+        return start;
     }
 
     /** One that nobody has kept yet, made for no plan. */
@@ -117,17 +157,22 @@ public record BlockSpec(
             FNumber fNumber,
             Iso iso,
             int thirds) {
-        this(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, "", Optional.empty());
+        this(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, "", Optional.empty(), How.USUAL);
     }
 
     /** The same under an identity. */
     public BlockSpec named(String other) {
-        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, other, made);
+        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, other, made, how);
     }
 
     /** The same, laid for what a plan gives. */
     public BlockSpec madeFor(Made other) {
-        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, id, Optional.of(other));
+        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, id, Optional.of(other), how);
+    }
+
+    /** The same, each frame taken otherwise. */
+    public BlockSpec taken(How other) {
+        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, id, made, other);
     }
 
     /** The same with a plan's setting taken over. */
@@ -142,7 +187,8 @@ public record BlockSpec(
                 other.iso(),
                 thirds,
                 id,
-                Optional.of(other));
+                Optional.of(other),
+                how);
     }
 
     /** Whether its frames are set as a plan gave it: then a new plan may set them anew without asking. */
@@ -189,13 +235,49 @@ public record BlockSpec(
         if (kind == Block.Kind.PAUSE) {
             return Block.pause(start, start.plusMillis(Math.round(seconds * 1000)));
         }
-        ShutterTime time = ShutterTime.nearest(real(seconds, available), available);
+        ShutterTime time = shutter(seconds, available);
         Setting setting = new Setting(time, fNumber, iso, 0);
+        if (how.bracket().isPresent()) {
+            return Block.of(kind, brackets(each(time, available), setting));
+        }
         if (kind == Block.Kind.BRACKET && thirds > 0 && frames > 1) {
             List<ShutterTime> ladder = new Ladder(frames, thirds).times(time, available);
             return Block.of(kind, Block.row(start, ladder, Duration.ofNanos(Math.round(gapSeconds * 1e9)), setting));
         }
         return Block.of(kind, start, new FrameRun(time, gapSeconds, frames, timing.timer()), setting);
+    }
+
+    /** Times that stand in the place of one frame, short to long; itself where no bracket is wished. */
+    private List<ShutterTime> each(ShutterTime time, List<ShutterTime> available) {
+        return how.bracket().map(l -> l.times(time, available)).orElseGet(() -> List.of(time));
+    }
+
+    /** How many frames are taken in the place of one. */
+    public int each(Timing timing) {
+        return each(shutter(seconds, timing.times()), timing.times()).size();
+    }
+
+    private List<Frame> brackets(List<ShutterTime> each, Setting setting) {
+        List<Frame> all = new ArrayList<>();
+        Instant open = start;
+        for (int i = 0; i < frames; i++) {
+            all.addAll(Block.row(open, each, nanos(inside()), setting));
+            open = all.get(all.size() - 1).close().plus(nanos(gapSeconds));
+        }
+        return all;
+    }
+
+    private double inside() {
+        return Math.min(gapSeconds, BRACKET_GAP_SECONDS);
+    }
+
+    private static Duration nanos(double seconds) {
+        return Duration.ofNanos(Math.round(seconds * 1e9));
+    }
+
+    /** The time that a nominal one is taken with. */
+    static ShutterTime shutter(double nominal, List<ShutterTime> available) {
+        return ShutterTime.nearest(real(nominal, available), available);
     }
 
     /** What a nominal mark really is; times that no mark has are what they say. */
@@ -209,19 +291,25 @@ public record BlockSpec(
 
     /** With another number of frames. */
     public BlockSpec with(int other) {
-        return new BlockSpec(kind, start, other, seconds, gapSeconds, fNumber, iso, thirds, id, made);
+        return new BlockSpec(kind, start, other, seconds, gapSeconds, fNumber, iso, thirds, id, made, how);
     }
 
     public BlockSpec at(Instant other) {
-        return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds, id, made);
+        return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds, id, made, how);
     }
 
     /** As many frames as fit into a duration. */
     public BlockSpec lasting(double durationSeconds, Timing timing) {
         if (kind == Block.Kind.PAUSE) {
-            return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0, id, made);
+            return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0, id, made, how);
         }
-        ShutterTime time = ShutterTime.nearest(real(seconds, timing.times()), timing.times());
+        ShutterTime time = shutter(seconds, timing.times());
+        if (how.bracket().isPresent()) {
+            List<ShutterTime> each = each(time, timing.times());
+            double one = each.stream().mapToDouble(ShutterTime::realSeconds).sum() + (each.size() - 1) * inside();
+            int count = (int) Math.floor((durationSeconds + gapSeconds) / (one + gapSeconds) + 1e-6);
+            return with(Math.max(1, Math.min(MOST_FRAMES / each.size(), count)));
+        }
         int count = FrameRun.filling(durationSeconds, time, gapSeconds, timing.timer())
                 .frames();
         return with(Math.max(1, Math.min(MOST_FRAMES, count)));
@@ -266,6 +354,8 @@ public record BlockSpec(
                     TypedNumber.plain(m.fNumber().value()),
                     m.iso().toString())));
         }
+        how.bracket().ifPresent(l -> parts.add(BRACKET + l.count() + "x" + l.thirds()));
+        how.jpeg().ifPresent(j -> parts.add(FILES + PhaseChoice.FILES.write(j)));
         return String.join(" ", parts);
     }
 
@@ -296,7 +386,8 @@ public record BlockSpec(
     }
 
     private static BlockSpec one(String text) {
-        String[] p = text.split("\\s+");
+        List<String> all = List.of(text.split("\\s+"));
+        String[] p = all.stream().filter(t -> !t.contains("=")).toArray(String[]::new);
         if (p.length != PARTS && p.length != PARTS_WITH_ID && p.length != ALL_PARTS) {
             throw new IllegalArgumentException("block “" + TypedNumber.shown(text) + "” is not " + PARTS + ", "
                     + PARTS_WITH_ID + " or " + ALL_PARTS + " values");
@@ -320,10 +411,31 @@ public record BlockSpec(
                         : Optional.of(new Made(
                                 TypedNumber.written("time", p[9]),
                                 FNumber.of(TypedNumber.written("aperture f/", p[10])),
-                                Iso.of((int) TypedNumber.written("ISO", p[11])))));
+                                Iso.of((int) TypedNumber.written("ISO", p[11])))),
+                how(all));
     }
 
-    private static Instant instant(String text) {
+    private static How how(List<String> parts) {
+        How how = How.USUAL;
+        for (String t : parts) {
+            if (t.startsWith(BRACKET)) {
+                String[] l = t.substring(BRACKET.length()).split("x", 2);
+                how = new How(
+                        Optional.of(new Ladder(
+                                Ladder.COUNT.whole(l[0]), Ladder.THIRDS.whole(l.length < 2 ? "" : l[1]))),
+                        how.jpeg());
+            } else if (t.startsWith(FILES)) {
+                how = new How(how.bracket(), Optional.of(PhaseChoice.FILES.read(t.substring(FILES.length()))));
+            } else if (t.contains("=")) {
+                throw new IllegalArgumentException("“" + TypedNumber.shown(t)
+                        + "” of a block is not known; allowed are " + BRACKET + "3x3 and " + FILES + "RAW_JPEG");
+            }
+        }
+        return how;
+    }
+
+    /** @throws IllegalArgumentException naming the text and what is allowed */
+    public static Instant instant(String text) {
         try {
             return Instant.parse(text);
         } catch (DateTimeException e) {

@@ -4,11 +4,10 @@ import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import org.halfdusk.exposure.Setting;
-import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
 
 /**
- * A camera that takes frames as fast as it can: the buffer takes so many, and is emptied to the card at the write speed.
+ * A camera that takes frames as fast as it can: the buffer takes so many, and is emptied to the card at the speed of the slower of camera and card.
  * When it is full the next frame waits for room.
  */
 public final class CameraBuffer {
@@ -25,10 +24,11 @@ public final class CameraBuffer {
         this.writeSeconds = writeSeconds;
     }
 
-    /** An empty buffer for raw files. */
-    public static CameraBuffer of(Camera camera) {
+    /** An empty buffer. @param jpeg whether a JPEG is written beside the raw file */
+    public static CameraBuffer of(Rig rig, boolean jpeg) {
         return new CameraBuffer(
-                camera.bufferFrames(), Math.max(0.001, camera.rawMegabytes() / camera.writeMegabytesPerSecond()));
+                rig.camera().bufferFrames(),
+                Math.max(0.001, rig.fileMegabytes(jpeg) / rig.writeMegabytesPerSecond()));
     }
 
     /** Frames a second that go on when the buffer is full. */
@@ -37,13 +37,13 @@ public final class CameraBuffer {
     }
 
     /** The next frame at a moment or as soon after it as the camera can. */
-    public Frame next(Instant wished, ShutterTime shutter, Setting setting) {
+    public Frame next(Instant wished, Setting setting) {
         Instant open = wished.isAfter(ready) ? wished : ready;
         if (written.size() >= frames) {
             Instant room = written.removeFirst();
             open = open.isAfter(room) ? open : room;
         }
-        Frame frame = new Frame(open, shutter, setting.fNumber(), setting.iso());
+        Frame frame = new Frame(open, setting.shutter(), setting.fNumber(), setting.iso());
         ready = seconds(frame.close(), READY_SECONDS);
         Instant begin =
                 written.isEmpty() || written.getLast().isBefore(frame.close()) ? frame.close() : written.getLast();

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
 
 /**
  * What becomes of a programme on a camera, frame by frame: which frames are dropped, because the one before is not over or
@@ -17,6 +18,7 @@ import org.halfdusk.optics.Camera;
  * @param megabytes of what it takes
  * @param charges of the battery that it takes
  * @param emptyAt when a charge first ends before there is a pause to change it in; nothing where none does
+ * @param cardFullAt when the rig's cards are full, where they are known and are
  * @param course how battery, card and buffer stand over time, some hundreds of points
  */
 public record RunSimulation(
@@ -25,7 +27,11 @@ public record RunSimulation(
         double megabytes,
         double charges,
         Optional<Instant> emptyAt,
+        Optional<Instant> cardFullAt,
         List<Level> course) {
+    /** A block with what it writes. @param jpeg whether a JPEG is written beside the raw file */
+    public record Recorded(Block block, boolean jpeg) {}
+
     /**
      * How it stands after a frame.
      *
@@ -50,24 +56,22 @@ public record RunSimulation(
     /** A pause in which a battery is changed takes as long as this at least. */
     public static final Duration CHANGE = Duration.ofMinutes(1);
 
+    private static final double MEGABYTES_OF_A_GIGABYTE = 1000;
+
     /** A few of them tell it all. */
     private static final int MOST_LISTED = 1000;
 
     /**
-     * @param jpeg whether a JPEG is written beside the raw file
      * @param noiseReduction whether the camera takes an equal dark frame after each
      * @param outsidePower whether it is fed from outside, so that no charge is used
      * @param celsius of the air
      */
     public static RunSimulation of(
-            List<Block> blocks,
-            Camera camera,
-            boolean jpeg,
-            boolean noiseReduction,
-            boolean outsidePower,
-            double celsius) {
-        double megabytes = camera.rawMegabytes() + (jpeg ? camera.jpegMegabytes() : 0);
-        double writeSeconds = megabytes / camera.writeMegabytesPerSecond();
+            List<Recorded> blocks, Rig rig, boolean noiseReduction, boolean outsidePower, double celsius) {
+        Camera camera = rig.camera();
+        double capacity = rig.card()
+                .map(c -> c.gigabytes() * MEGABYTES_OF_A_GIGABYTE * c.count())
+                .orElse(Double.POSITIVE_INFINITY);
         double perCharge = Battery.share(celsius, camera);
         Deque<Instant> writing = new ArrayDeque<>();
         List<Dropped> dropped = new ArrayList<>();
@@ -76,11 +80,16 @@ public record RunSimulation(
         int number = 0;
         int taken = 0;
         double used = 0;
+        double written = 0;
+        Instant cardFull = null;
         double sinceChange = 0;
         List<Level> course = new ArrayList<>();
-        int every = Math.max(1, Block.frames(blocks) / POINTS);
-        for (Block b : blocks) {
-            course.add(new Level(b.start(), left(sinceChange), taken * megabytes, full(writing, b.start(), camera)));
+        int every = Math.max(1, Block.frames(blocks.stream().map(Recorded::block).toList()) / POINTS);
+        for (Recorded r : blocks) {
+            Block b = r.block();
+            double megabytes = rig.fileMegabytes(r.jpeg());
+            double writeSeconds = megabytes / rig.writeMegabytesPerSecond();
+            course.add(new Level(b.start(), left(sinceChange), written, full(writing, b.start(), camera)));
             if (b.frames().isEmpty() && Duration.between(b.start(), b.end()).compareTo(CHANGE) >= 0) {
                 sinceChange = 0;
             }
@@ -98,6 +107,8 @@ public record RunSimulation(
                     continue;
                 }
                 taken++;
+                written += megabytes;
+                cardFull = cardFull == null && written > capacity ? f.open() : cardFull;
                 double real = f.shutter().realSeconds();
                 Instant closed = noiseReduction ? seconds(f.close(), real) : f.close();
                 ready = closed;
@@ -113,12 +124,19 @@ public record RunSimulation(
                     empty = f.open();
                 }
                 if (taken % every == 0) {
-                    course.add(new Level(closed, left(sinceChange), taken * megabytes, full(writing, closed, camera)));
+                    course.add(new Level(closed, left(sinceChange), written, full(writing, closed, camera)));
                 }
             }
-            course.add(new Level(b.end(), left(sinceChange), taken * megabytes, full(writing, b.end(), camera)));
+            course.add(new Level(b.end(), left(sinceChange), written, full(writing, b.end(), camera)));
         }
-        return new RunSimulation(taken, dropped, taken * megabytes, used, Optional.ofNullable(empty), course);
+        return new RunSimulation(
+                taken,
+                dropped,
+                written,
+                used,
+                Optional.ofNullable(empty),
+                Optional.ofNullable(cardFull),
+                course);
     }
 
     private static double left(double used) {

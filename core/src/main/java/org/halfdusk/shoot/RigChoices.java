@@ -8,6 +8,8 @@ import java.util.OptionalDouble;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.sequence.ScriptRow;
 import org.halfdusk.shoot.setting.LimitChoices;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.trailing.Mount;
@@ -24,6 +26,7 @@ import org.halfdusk.typed.Range;
  * @param bracket nothing for none
  * @param blocks that a person has laid, in order of time; empty for the computed ones
  * @param panorama nothing for one frame
+ * @param script what is changed of a computed script
  */
 public record RigChoices(
         OptionalDouble focusMetres,
@@ -32,7 +35,8 @@ public record RigChoices(
         Optional<Ladder> bracket,
         List<BlockSpec> blocks,
         Recording recording,
-        Optional<Panorama.Wish> panorama) {
+        Optional<Panorama.Wish> panorama,
+        ScriptChoices script) {
     public static final Range FOCUS_RANGE = new Range("focus distance", 0.05, 100_000, "m");
 
     public static final RigChoices NONE = new RigChoices(
@@ -42,21 +46,22 @@ public record RigChoices(
             Optional.empty(),
             List.of(),
             Recording.RAW,
-            Optional.empty());
+            Optional.empty(),
+            ScriptChoices.NONE);
 
     public static final Field<RigChoices, OptionalDouble> FOCUS = new Field<>(
             "FOCUS",
             "focus distance",
             Codec.perhaps(FOCUS_RANGE),
             RigChoices::focusMetres,
-            (c, v) -> new RigChoices(v, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, c.panorama));
+            (c, v) -> new RigChoices(v, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, Optional<Tolerance>> TOLERANCE = new Field<>(
             "TOLERANCE",
             "how it is looked at",
             RigTexts.TOLERANCE.perhaps(),
             RigChoices::tolerance,
-            (c, v) -> new RigChoices(c.focusMetres, v, c.limits, c.bracket, c.blocks, c.recording, c.panorama));
+            (c, v) -> new RigChoices(c.focusMetres, v, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, Mount> MOUNT = new Field<>(
                     "MOUNT",
@@ -95,14 +100,14 @@ public record RigChoices(
             "bracket",
             RigTexts.BRACKET.perhaps(),
             RigChoices::bracket,
-            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, v, c.blocks, c.recording, c.panorama));
+            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, v, c.blocks, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, List<BlockSpec>> BLOCKS = new Field<>(
             "BLOCKS",
             "blocks",
             Codec.of(BlockSpec::parse, BlockSpec::text),
             RigChoices::blocks,
-            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, c.bracket, v, c.recording, c.panorama));
+            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, c.bracket, v, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, Boolean> FILES = new Field<>(
                     "FILES",
@@ -141,7 +146,23 @@ public record RigChoices(
             "panorama",
             RigTexts.PANORAMA.perhaps(),
             RigChoices::panorama,
-            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, v));
+            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, v, c.script));
+
+    public static final Field<RigChoices, List<PhaseChoice>> PHASES = new Field<>(
+                    "PHASES",
+                    "phases of the script",
+                    ScriptTexts.PHASES,
+                    ScriptChoices::phases,
+                    (s, v) -> new ScriptChoices(v, s.rows()))
+            .in(RigChoices::script, RigChoices::with);
+
+    public static final Field<RigChoices, List<ScriptRow>> ROWS = new Field<>(
+                    "ROWS",
+                    "rows of the script",
+                    ScriptTexts.ROWS,
+                    ScriptChoices::rows,
+                    (s, v) -> new ScriptChoices(s.phases(), v))
+            .in(RigChoices::script, RigChoices::with);
 
     /** All of them. */
     public static final List<Field<RigChoices, ?>> FIELDS = List.of(
@@ -157,7 +178,9 @@ public record RigChoices(
             NOISE_REDUCTION,
             POWER,
             CELSIUS,
-            PANORAMA);
+            PANORAMA,
+            PHASES,
+            ROWS);
 
     /** @throws IllegalArgumentException naming the value and what is allowed */
     public RigChoices {
@@ -170,12 +193,16 @@ public record RigChoices(
         return BLOCKS.with(this, others);
     }
 
+    private RigChoices with(ScriptChoices other) {
+        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, recording, panorama, other);
+    }
+
     private RigChoices with(LimitChoices other) {
-        return new RigChoices(focusMetres, tolerance, other, bracket, blocks, recording, panorama);
+        return new RigChoices(focusMetres, tolerance, other, bracket, blocks, recording, panorama, script);
     }
 
     private RigChoices with(Recording other) {
-        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, other, panorama);
+        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, other, panorama, script);
     }
 
     /**

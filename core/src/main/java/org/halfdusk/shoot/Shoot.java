@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
+import org.halfdusk.sequence.Phases;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
@@ -89,7 +90,8 @@ public record Shoot(
          * @param supports of the kit, that which stands with this rig first
          */
         public Wishes wishes(Sensor sensor, List<Support> supports) {
-            Wishes limited = wishes.with(choices.limits().with(supports));
+            Wishes limited = wishes.with(choices.limits().with(supports))
+                    .with(new Phases(choices.recording().jpeg(), choices.script().phases()));
             return choices.tolerance()
                     .map(t -> limited.withBudget(Wishes.BUDGET.clamped(Math.rint(10 * t.budgetPx(sensor)) / 10)))
                     .orElse(limited);

@@ -8,13 +8,18 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Card;
 import org.halfdusk.optics.IntervalTimer;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -42,6 +47,18 @@ class ProgrammeTest {
                 writeSpeed,
                 500,
                 180);
+    }
+
+    private static final Lens LENS = new Lens("24 mm f/2", 24, 24, 2, 2, 16, 2.8);
+
+    private static RunSimulation run(
+            List<Block> blocks, Camera camera, boolean jpeg, boolean noiseReduction, boolean outside, double celsius) {
+        return RunSimulation.of(
+                blocks.stream().map(b -> new RunSimulation.Recorded(b, jpeg)).toList(),
+                new Rig(camera, LENS, Optional.empty(), 24),
+                noiseReduction,
+                outside,
+                celsius);
     }
 
     private static BlockSpec spec(Block.Kind kind, int frames, double seconds, double gap) {
@@ -112,9 +129,9 @@ class ProgrammeTest {
     @Test
     void noiseReductionDropsEveryOtherFrame() {
         Block run = spec(Block.Kind.TRAILS, 100, 8, 1).block(TIMING);
-        RunSimulation plain = RunSimulation.of(List.of(run), camera(90, 160), false, false, false, 20);
+        RunSimulation plain = run(List.of(run), camera(90, 160), false, false, false, 20);
         assertEquals(100, plain.taken());
-        RunSimulation doubled = RunSimulation.of(List.of(run), camera(90, 160), false, true, false, 20);
+        RunSimulation doubled = run(List.of(run), camera(90, 160), false, true, false, 20);
         assertEquals(50, doubled.taken());
         assertEquals(RunSimulation.Why.CAMERA_BUSY, doubled.dropped().get(0).why());
         assertEquals(2, doubled.dropped().get(0).number());
@@ -124,12 +141,12 @@ class ProgrammeTest {
     @Test
     void aFullBufferDropsFramesWhereItHappens() {
         Block burst = spec(Block.Kind.STACK, 60, 0.5, 0.5).block(TIMING);
-        RunSimulation run = RunSimulation.of(List.of(burst), camera(10, 20), false, false, false, 20);
+        RunSimulation run = run(List.of(burst), camera(10, 20), false, false, false, 20);
         int first = run.dropped().get(0).number();
         assertTrue(first >= 19 && first <= 23, "first dropped is " + first);
         assertEquals(RunSimulation.Why.BUFFER_FULL, run.dropped().get(0).why());
         assertEquals(60, run.taken() + run.dropped().size());
-        assertTrue(RunSimulation.of(List.of(burst), camera(10, 20), true, false, false, 20)
+        assertTrue(run(List.of(burst), camera(10, 20), true, false, false, 20)
                         .dropped()
                         .get(0)
                         .number()
@@ -143,7 +160,7 @@ class ProgrammeTest {
         Block pause = Block.pause(half.end(), half.end().plusSeconds(90));
         Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 1, 1, FNumber.of(2.8), Iso.of(1600), 0)
                 .block(TIMING);
-        RunSimulation run = RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, false, 20);
+        RunSimulation run = run(List.of(half, pause, rest), camera(90, 160), false, false, false, 20);
         List<RunSimulation.Level> course = run.course();
         assertTrue(course.size() > 300 && course.size() < 900, "points: " + course.size());
         assertEquals(1, course.get(0).charge());
@@ -161,10 +178,10 @@ class ProgrammeTest {
     @Test
     void powerFromOutsideUsesNoCharge() {
         Block run = spec(Block.Kind.TIME_LAPSE, 3000, 10, 1).block(TIMING);
-        assertTrue(RunSimulation.of(List.of(run), camera(90, 160), false, false, false, -10)
+        assertTrue(run(List.of(run), camera(90, 160), false, false, false, -10)
                 .emptyAt()
                 .isPresent());
-        RunSimulation fed = RunSimulation.of(List.of(run), camera(90, 160), false, false, true, -10);
+        RunSimulation fed = run(List.of(run), camera(90, 160), false, false, true, -10);
         assertEquals(0, fed.charges());
         assertTrue(fed.emptyAt().isEmpty());
         assertEquals(3000, fed.taken());
@@ -174,8 +191,8 @@ class ProgrammeTest {
     @Test
     void theColdTakesOfTheBattery() {
         Block run = spec(Block.Kind.TIME_LAPSE, 490, 10, 1).block(TIMING);
-        RunSimulation mild = RunSimulation.of(List.of(run), camera(90, 160), false, false, false, 20);
-        RunSimulation cold = RunSimulation.of(List.of(run), camera(90, 160), false, false, false, -10);
+        RunSimulation mild = run(List.of(run), camera(90, 160), false, false, false, 20);
+        RunSimulation cold = run(List.of(run), camera(90, 160), false, false, false, -10);
         assertEquals(490 / 500.0, mild.charges(), 0.01);
         assertEquals(mild.charges() / 0.7, cold.charges(), 1e-6);
         assertTrue(mild.emptyAt().isEmpty());
@@ -186,8 +203,68 @@ class ProgrammeTest {
         Block pause = Block.pause(half.end(), half.end().plusSeconds(90));
         Block rest = new BlockSpec(Block.Kind.TIME_LAPSE, pause.end(), 245, 10, 1, FNumber.of(2.8), Iso.of(1600), 0)
                 .block(TIMING);
-        assertTrue(RunSimulation.of(List.of(half, pause, rest), camera(90, 160), false, false, false, -10)
+        assertTrue(run(List.of(half, pause, rest), camera(90, 160), false, false, false, -10)
                 .emptyAt()
                 .isEmpty());
+    }
+
+    /** A slow card fills the buffer that the camera's own speed would not, and a small one is full. */
+    @Test
+    void theSlowerOfCameraAndCardEmptiesTheBuffer() {
+        Block burst = spec(Block.Kind.TIME_LAPSE, 200, 0.1, 0.5).block(TIMING);
+        Rig bare = new Rig(camera(20, 160), LENS, Optional.empty(), 24);
+        List<RunSimulation.Recorded> raw = List.of(new RunSimulation.Recorded(burst, false));
+        RunSimulation fast = RunSimulation.of(raw, bare, false, true, 20);
+        assertEquals(List.of(), fast.dropped());
+        assertEquals(Optional.empty(), fast.cardFullAt());
+        Rig slow = bare.with(Optional.of(new Card("4 GB", 4, 20, 1)));
+        RunSimulation held = RunSimulation.of(raw, slow, false, true, 20);
+        assertTrue(held.dropped().size() > 50, "20 MB/s take 2 s for 40 MB: every other frame of one a second");
+        assertEquals(RunSimulation.Why.BUFFER_FULL, held.dropped().get(0).why());
+        Rig small = bare.with(Optional.of(new Card("2 GB", 2, 300, 2)));
+        RunSimulation full = RunSimulation.of(raw, small, false, true, 20);
+        assertEquals(
+                burst.frames().get(100).open(),
+                full.cardFullAt().orElseThrow(),
+                "two cards of 2 GB hold 100 frames of 40 MB");
+    }
+
+    /** A JPEG beside the raw file in one block only counts in that block. */
+    @Test
+    void filesAreCountedByBlock() {
+        Block one = spec(Block.Kind.STACK, 10, 1, 1).block(TIMING);
+        Block two = spec(Block.Kind.GROUND, 5, 1, 1).at(START.plusSeconds(100)).block(TIMING);
+        RunSimulation run = RunSimulation.of(
+                List.of(new RunSimulation.Recorded(one, false), new RunSimulation.Recorded(two, true)),
+                new Rig(camera(90, 160), LENS, Optional.empty(), 24),
+                false,
+                false,
+                20);
+        assertEquals(10 * 40 + 5 * 50, run.megabytes(), 1e-9);
+    }
+
+    /** Each frame of a bracketed block is a whole bracket, half a second inside, the block's gap between. */
+    @Test
+    void everyFrameOfABlockCanBeABracket() {
+        BlockSpec spec = spec(Block.Kind.PANORAMA, 3, 1, 5)
+                .taken(new BlockSpec.How(Optional.of(new Ladder(3, 3)), Optional.of(true)));
+        Block b = spec.block(TIMING);
+        assertEquals(3, spec.each(TIMING));
+        assertEquals(
+                List.of(0.5, 1.0, 2.0, 0.5, 1.0, 2.0, 0.5, 1.0, 2.0),
+                b.frames().stream().map(f -> f.shutter().realSeconds()).toList());
+        assertEquals(START.plusMillis(1000), b.frames().get(1).open());
+        assertEquals(START.plusMillis(4500 + 5000), b.frames().get(3).open());
+        assertEquals(List.of(spec.named("laid-1")), BlockSpec.parse(BlockSpec.text(List.of(spec))));
+        assertEquals(3, spec.lasting(Duration.between(b.start(), b.end()).toMillis() / 1000.0, TIMING)
+                .frames());
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> spec(Block.Kind.TRAILS, 3, 1, 5).taken(spec.how()),
+                "trails are of one piece");
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> spec(Block.Kind.STACK, 20_000, 1, 5).taken(spec.how()),
+                "more than the frames that are allowed");
     }
 }

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -16,6 +17,8 @@ import net.jqwik.api.constraints.IntRange;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -23,6 +26,7 @@ import org.junit.jupiter.api.Test;
 
 /** Blocks, gaps in trails, and the buffer. */
 class SequenceTest {
+    private static final Lens LENS = new Lens("24 mm f/2", 24, 24, 2, 2, 16, 2.8);
     private static final Instant START = Instant.parse("2027-08-02T08:48:06Z");
     private static final ShutterTime SHORT = new ShutterTime(1 / 125.0, Math.pow(2, -7));
 
@@ -74,11 +78,11 @@ class SequenceTest {
     /** Ten frames at 5 a second until the buffer of 4 is full, then the card's 2 a second. */
     @Test
     void aFullBufferWaitsForTheCard() {
-        CameraBuffer buffer = CameraBuffer.of(camera(4, 50, 100));
+        CameraBuffer buffer = CameraBuffer.of(new Rig(camera(4, 50, 100), LENS, Optional.empty(), 24), false);
         assertEquals(2, buffer.framesPerSecond(), 1e-9);
         List<Instant> opens = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            opens.add(buffer.next(START, SHORT, at(SHORT)).open());
+            opens.add(buffer.next(START, at(SHORT)).open());
         }
         assertEquals(0.208, Duration.between(opens.get(0), opens.get(1)).toMillis() / 1000.0, 0.002);
         assertEquals(0.5, Duration.between(opens.get(10), opens.get(11)).toMillis() / 1000.0, 0.01);
@@ -86,11 +90,11 @@ class SequenceTest {
 
     @Test
     void aWishLaterThanReadyIsKept() {
-        CameraBuffer buffer = CameraBuffer.of(camera(4, 50, 100));
-        buffer.next(START, SHORT, at(SHORT));
+        CameraBuffer buffer = CameraBuffer.of(new Rig(camera(4, 50, 100), LENS, Optional.empty(), 24), false);
+        buffer.next(START, at(SHORT));
         assertEquals(
                 START.plusSeconds(30),
-                buffer.next(START.plusSeconds(30), SHORT, at(SHORT)).open());
+                buffer.next(START.plusSeconds(30), at(SHORT)).open());
     }
 
     /** A gap of nothing is not seen; one much wider than a star goes to black; the deeper the wider. */

@@ -17,6 +17,7 @@ import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlanner;
 import org.halfdusk.shoot.moon.MoonWish;
+import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
@@ -68,7 +69,7 @@ class PackingTest {
     private static Packing packing(Subject subject, Plan plan, Optional<Spell> weather) {
         Air air = weather.map(w -> new Air(w.coldestCelsius(), Air.Source.FORECAST))
                 .orElse(new Air(Air.ASSUMED_CELSIUS, Air.Source.ASSUMED));
-        RunSimulation run = RunSimulation.of(plan.blocks(), plan.rig().camera(), false, false, false, air.celsius());
+        RunSimulation run = Programme.of(plan, RigChoices.NONE).simulated(plan, RigChoices.NONE, air);
         return Packing.of(subject, plan, plan.blocks(), run, air, weather);
     }
 

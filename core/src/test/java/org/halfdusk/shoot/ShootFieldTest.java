@@ -47,7 +47,9 @@ class ShootFieldTest {
             "3 1",
             "171.2 40 -90",
             "10.5 100 30 2 1",
-            "PAUSE 2027-06-05T00:00:00Z 0 60 0 8 100 0");
+            "PAUSE 2027-06-05T00:00:00Z 0 60 0 8 100 0",
+            "SHADOW every=60 bracket=3x3",
+            "SHADOW 2028-12-31T17:10:00Z -");
 
     private static Shoot shoot(Subject subject) {
         return new Shoot(

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
@@ -234,21 +235,39 @@ public record FireworksPlan(
         blocks.add(Block.of(
                 Block.Kind.TOWN,
                 start.minus(Duration.ofMinutes(15)),
-                new FrameRun(shutter(Scene.TOWN), 2, 2, rig.camera().timer()),
-                setting(Scene.TOWN)));
-        run(start, finaleBegins, Scene.BREAK, WAIT_SECONDS)
-                .ifPresent(r -> blocks.add(Block.of(Block.Kind.SHOW, start, r, setting(Scene.BREAK))));
-        run(finaleBegins, end, Scene.FINALE, 0.5)
-                .ifPresent(r -> blocks.add(Block.of(Block.Kind.FINALE, finaleBegins, r, setting(Scene.FINALE))));
+                new FrameRun(
+                        set(Scene.TOWN, Block.Kind.TOWN).shutter(),
+                        gap(Scene.TOWN, Block.Kind.TOWN, 2),
+                        2,
+                        rig.camera().timer()),
+                set(Scene.TOWN, Block.Kind.TOWN)));
+        run(start, finaleBegins, Scene.BREAK, Block.Kind.SHOW, WAIT_SECONDS).ifPresent(blocks::add);
+        run(finaleBegins, end, Scene.FINALE, Block.Kind.FINALE, 0.5).ifPresent(blocks::add);
         return blocks;
     }
 
-    private Optional<FrameRun> run(Instant from, Instant to, Scene scene, double gap) {
+    /** A scene's setting with what is chosen for its block: a longer time only draws longer sparks, so nothing else follows it. */
+    private Setting set(Scene scene, Block.Kind kind) {
+        return wishes.phases().of(kind).over(setting(scene), ExposurePlan.times(rig), false);
+    }
+
+    private double gap(Scene scene, Block.Kind kind, double usual) {
+        OptionalDouble every = wishes.phases().of(kind).everySeconds();
+        double real = set(scene, kind).shutter().realSeconds();
+        return every.isPresent() ? Math.max(0, every.getAsDouble() - real) : usual;
+    }
+
+    private Optional<Block> run(Instant from, Instant to, Scene scene, Block.Kind kind, double gap) {
+        Setting set = set(scene, kind);
         double seconds = Duration.between(from, to).toMillis() / 1000.0;
-        return seconds < shutter(scene).realSeconds()
+        return seconds < set.shutter().realSeconds()
                 ? Optional.empty()
-                : Optional.of(FrameRun.filling(
-                        seconds, shutter(scene), gap, rig.camera().timer()));
+                : Optional.of(Block.of(
+                        kind,
+                        from,
+                        FrameRun.filling(
+                                seconds, set.shutter(), gap(scene, kind, gap), rig.camera().timer()),
+                        set));
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
@@ -13,6 +14,7 @@ import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
@@ -22,6 +24,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
@@ -117,7 +120,11 @@ public record LunarEclipsePlan(
 
     /** What is fixed for a phase. */
     private Wishes wishes(EclipsedMoon.Phase phase) {
-        return phase == own ? wishes : wishes.withoutFixedLight();
+        return (phase == own ? wishes : wishes.withoutFixedLight()).in(chosen(phase));
+    }
+
+    private PhaseChoice chosen(EclipsedMoon.Phase phase) {
+        return wishes.phases().of(kind(phase));
     }
 
     @Override
@@ -260,8 +267,11 @@ public record LunarEclipsePlan(
         for (Interval seen : night.seen()) {
             List<Frame> frames = new ArrayList<>();
             EclipsedMoon.Phase before = null;
-            for (Instant t = Block.onTheSecond(seen.start()); t.isBefore(seen.end()); t = t.plus(cadence)) {
+            Instant t = Block.onTheSecond(seen.start());
+            while (t.isBefore(seen.end())) {
                 Step step = step(t);
+                Duration every = every(step.phase());
+                t = t.plus(every);
                 if (!step.visible()) {
                     continue;
                 }
@@ -269,7 +279,7 @@ public record LunarEclipsePlan(
                     blocks.add(Block.of(kind(before), frames));
                     frames = new ArrayList<>();
                 }
-                frames.addAll(frames(step));
+                frames.addAll(frames(step, every));
                 before = step.phase();
             }
             if (!frames.isEmpty() && before != null) {
@@ -279,47 +289,42 @@ public record LunarEclipsePlan(
         return blocks;
     }
 
-    private List<Frame> frames(Step step) {
+    /** From one frame of a phase to the next. */
+    private Duration every(EclipsedMoon.Phase phase) {
+        OptionalDouble chosen = chosen(phase).everySeconds();
+        return chosen.isPresent() ? Duration.ofMillis(Math.round(chosen.getAsDouble() * 1000)) : cadence;
+    }
+
+    private List<Frame> frames(Step step, Duration every) {
         Setting setting = step.exposure().setting();
-        if (step.phase() != EclipsedMoon.Phase.SHADOW) {
-            return Block.row(step.at(), List.of(setting.shutter()), Duration.ZERO, setting);
-        }
-        List<Setting> bracket = DoubleStream.of(1 / BRACKET, 1, BRACKET)
-                .mapToObj(k -> spread(setting, k, step.exposure().limitSeconds()))
-                .distinct()
-                .toList();
+        List<Setting> bracket = bracket(step.phase(), setting, step.exposure().limitSeconds());
         double length =
                 bracket.stream().mapToDouble(s -> s.shutter().realSeconds()).sum() + bracket.size();
-        return length < cadence.toSeconds()
+        return length < every.toMillis() / 1000.0
                 ? Block.row(step.at(), bracket, Duration.ofSeconds(1))
                 : Block.row(step.at(), List.of(setting.shutter()), Duration.ZERO, setting);
     }
 
+    /** A stop and a half each way while the shadow is exposed for, unless another bracket is wished. */
+    private List<Setting> bracket(EclipsedMoon.Phase phase, Setting setting, double limitSeconds) {
+        PhaseChoice chosen = chosen(phase);
+        boolean fixed = wishes(phase).pinnedIso().isPresent();
+        List<ShutterTime> marks = ExposurePlan.times(rig);
+        List<Iso> isos = rig.camera().isos();
+        if (chosen.ladder().isPresent()) {
+            return chosen.ladder().get().settings(setting, limitSeconds, marks, isos, fixed);
+        }
+        if (phase != EclipsedMoon.Phase.SHADOW || chosen.frames().isPresent()) {
+            return List.of(setting);
+        }
+        return DoubleStream.of(1 / BRACKET, 1, BRACKET)
+                .mapToObj(k -> Ladder.spread(setting, k, limitSeconds, marks, isos, fixed))
+                .distinct()
+                .toList();
+    }
+
     /** A stop and a half: nobody knows how dark a shadow will be. */
     private static final double BRACKET = Math.pow(2, 1.5);
-
-    /**
-     * So many times the light: by a longer time inside the motion limit, then by ISO unless that is fixed, and only
-     * by a blurred time where that is spent.
-     */
-    private Setting spread(Setting s, double times, double limitSeconds) {
-        List<ShutterTime> marks = ExposurePlan.times(rig);
-        double wished = s.shutter().realSeconds() * times;
-        boolean fixed = wishes(EclipsedMoon.Phase.SHADOW).pinnedIso().isPresent();
-        if (fixed || wished <= limitSeconds * (1 + ShutterTime.FORGIVEN)) {
-            return s.with(ShutterTime.nearest(wished, marks), s.iso());
-        }
-        ShutterTime inside = ShutterTime.roundDown(limitSeconds, marks).orElse(s.shutter());
-        ShutterTime longest = inside.realSeconds() > s.shutter().realSeconds() ? inside : s.shutter();
-        Iso iso = s.iso()
-                .times(wished / longest.realSeconds())
-                .nearest(rig.camera().isos());
-        double left = wished / longest.realSeconds() * s.iso().value() / iso.value();
-        // A third of a stop is a mark of the ISO.
-        return left < Math.pow(2, 1 / 3.0) + ShutterTime.FORGIVEN
-                ? s.with(longest, iso)
-                : s.with(ShutterTime.nearest(longest.realSeconds() * left, marks), iso);
-    }
 
     private static Block.Kind kind(EclipsedMoon.Phase phase) {
         return switch (phase) {

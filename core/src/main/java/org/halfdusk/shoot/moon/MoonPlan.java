@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
@@ -14,10 +15,12 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
@@ -143,18 +146,44 @@ public record MoonPlan(
             return List.of();
         }
         List<Frame> frames = new ArrayList<>();
-        List<ShutterTime> bracket = shot.bracket();
+        PhaseChoice chosen = wishes.phases().of(Block.Kind.BRACKETS);
+        List<Setting> bracket = bracket(chosen);
+        Duration every = chosen.everySeconds().isPresent()
+                ? Duration.ofMillis(Math.round(chosen.everySeconds().getAsDouble() * 1000))
+                : betweenBrackets;
         Instant t = Block.onTheSecond(span.start());
         for (int i = 0; i < MOST_BRACKETS && t.isBefore(span.end()); i++) {
-            frames.addAll(Block.row(t, bracket, Duration.ofMillis(500), setting()));
+            frames.addAll(Block.row(t, bracket, Duration.ofMillis(500)));
             Instant after = frames.get(frames.size() - 1).close().plusSeconds(1);
-            t = t.plus(betweenBrackets).isAfter(after) ? t.plus(betweenBrackets) : after;
+            t = t.plus(every).isAfter(after) ? t.plus(every) : after;
         }
         return List.of(Block.of(Block.Kind.BRACKETS, frames));
     }
 
+    /** A stop each way, or as the person has it. */
+    private List<Setting> bracket(PhaseChoice chosen) {
+        List<ShutterTime> marks = ExposurePlan.times(rig);
+        Setting middle = chosen.over(setting(), marks, true);
+        if (chosen.frames().isPresent()) {
+            double limit = mostMotionPx()
+                    * rig.pixelScaleArcsec()
+                    / wishes.limits().speedArcsec(night.sky(), Body.MOON, moment);
+            boolean fixed = wishes.pinnedIso().isPresent() || chosen.iso().isPresent();
+            return chosen.ladder()
+                    .map(l -> l.settings(middle, limit, marks, rig.camera().isos(), fixed))
+                    .orElseGet(() -> List.of(middle));
+        }
+        return chosen.empty()
+                ? shot.bracket().stream().map(t -> middle.with(t, middle.iso())).toList()
+                : DoubleStream.of(0.5, 1, 2)
+                        .mapToObj(k -> middle.with(
+                                ShutterTime.nearest(middle.shutter().realSeconds() * k, marks), middle.iso()))
+                        .distinct()
+                        .toList();
+    }
+
     public int brackets() {
-        return Block.frames(blocks()) / shot.bracket().size();
+        return Block.frames(blocks()) / bracket(wishes.phases().of(Block.Kind.BRACKETS)).size();
     }
 
     /** Where the Moon's centre is seen at a moment, refraction counted. */

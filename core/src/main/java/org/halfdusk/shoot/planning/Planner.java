@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
@@ -189,7 +190,20 @@ public final class Planner {
         Lens lens = kits.lens(rig.lensId()).orElseThrow(() -> missing("lens")).it();
         Optional<Converter> converter =
                 rig.converterId().flatMap(kits::converter).map(Kept::it);
-        return Rig.of(camera, lens, converter, rig.focalMm());
+        return Rig.of(camera, lens, converter, rig.focalMm()).with(card(rig));
+    }
+
+    /** The card of the standing rig that has this camera and lens, or this camera at least. */
+    private Optional<Card> card(Shoot.ShootRig kept) {
+        return rigs.rigs().stream()
+                .map(Kept::it)
+                .filter(r -> r.cameraId() == kept.cameraId() && r.cardId().isPresent())
+                .sorted(Comparator.comparing(r -> r.lensId() != kept.lensId()))
+                .flatMap(r -> r.cardId().flatMap(rigs::accessory).stream())
+                .map(Kept::it)
+                .filter(Card.class::isInstance)
+                .map(Card.class::cast)
+                .findFirst();
     }
 
     private static IllegalArgumentException missing(String what) {

@@ -73,9 +73,10 @@ public record Laying(List<BlockSpec> blocks, Timing timing) {
 
     /** The frames that are over by the pause's start come before it, the others after it. */
     private Laying divided(BlockSpec running, BlockSpec pause) {
-        int before = (int) running.block(timing).frames().stream()
+        int over = (int) running.block(timing).frames().stream()
                 .filter(f -> !f.close().isAfter(pause.start()))
                 .count();
+        int before = over / running.each(timing);
         List<BlockSpec> next = new ArrayList<>(blocks);
         next.remove(running);
         if (before == 0) {

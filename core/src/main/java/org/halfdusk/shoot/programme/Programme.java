@@ -4,19 +4,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Panorama;
+import org.halfdusk.sequence.Phases;
 import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.sequence.ScriptRow;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.sequence.Timing;
 import org.halfdusk.shoot.Air;
@@ -28,15 +28,18 @@ import org.halfdusk.shoot.setting.ExposurePlan;
  * One rig's night, in order of time: blocks that the plan computes, or that a person has laid. Everything that is shown, typed into a
  * timer, exported or reckoned of it derives from this. Subjects whose frames follow from the sky's own times (eclipses, the moon,
  * fireworks) keep their computed blocks, and a person's come beside them.
+ *
+ * @param leftOut rows of a person's that the script has no place for as the plan is now
  */
-public record Programme(List<Planned> planned) {
+public record Programme(List<Planned> planned, List<ScriptRow> leftOut) {
     /**
      * A block with its identity for life.
      *
      * @param id a computed block is the how manieth of its kind ("stack-1"); laid by hand it keeps that, or has one of its own
      * @param laid as the person laid it; nothing where it is computed
+     * @param jpeg whether a JPEG is written beside the raw file
      */
-    public record Planned(String id, Block block, Optional<BlockSpec> laid) {
+    public record Planned(String id, Block block, Optional<BlockSpec> laid, boolean jpeg) {
         /** What is typed into a rig's timer for it; nothing where that does not do it. */
         public Optional<Timer> timer(Plan plan) {
             return Timer.of(block, plan.rig().camera().timer());
@@ -55,30 +58,39 @@ public record Programme(List<Planned> planned) {
 
     public Programme {
         planned = List.copyOf(planned);
+        leftOut = List.copyOf(leftOut);
     }
 
     public static Programme of(Plan plan, RigChoices choices) {
         List<BlockSpec> own = choices.blocks();
-        List<Planned> all = new ArrayList<>(own.isEmpty() || !replaces(plan) ? computed(plan) : List.of());
+        Script script = computed(plan, choices);
+        List<Planned> all = new ArrayList<>();
+        if (own.isEmpty() || !replaces(plan)) {
+            Phases phases = plan.wishes().phases();
+            script.blocks()
+                    .forEach(n -> all.add(new Planned(
+                            n.id(), n.block(), Optional.empty(), phases.jpeg(n.block().kind()))));
+        }
         Timing timing = timing(plan);
         for (BlockSpec s : own) {
             Block block = followsLight(s) ? ramp(plan, s, timing) : s.block(timing);
-            all.add(new Planned(s.id(), block, Optional.of(s)));
+            all.add(new Planned(
+                    s.id(),
+                    block,
+                    Optional.of(s),
+                    s.how().jpeg().orElse(choices.recording().jpeg())));
         }
         all.sort(Comparator.comparing((Planned p) -> p.block().start())
                 .thenComparing(p -> p.block().end()));
-        return new Programme(all);
+        return new Programme(all, script.leftOut());
     }
 
-    /** The plan's own blocks, each the how manieth of its kind. */
-    private static List<Planned> computed(Plan plan) {
-        Map<Block.Kind, Integer> seen = new EnumMap<>(Block.Kind.class);
-        return plan.blocks().stream()
-                .map(b -> {
-                    int n = seen.merge(b.kind(), 1, Integer::sum);
-                    return new Planned(b.kind().name().toLowerCase(Locale.ROOT) + "-" + n, b, Optional.empty());
-                })
-                .toList();
+    /** The plan's own blocks, each under its identity, with the rows that a person has changed. */
+    private static Script computed(Plan plan, RigChoices choices) {
+        return Script.of(
+                plan.blocks(),
+                replaces(plan) ? List.of() : choices.script().rows(),
+                timing(plan).times());
     }
 
     /** A wished panorama with the plan's rig as it is aimed. */
@@ -91,8 +103,8 @@ public record Programme(List<Planned> planned) {
     }
 
     /**
-     * Where each frame of a block is aimed, where it is a panorama's and each tile has one frame; none where the camera stays, or
-     * tiles were wished otherwise since.
+     * Where each frame of a block is aimed, where it is a panorama's; none where the camera stays, or
+     * tiles were wished otherwise since; of a tile that is a bracket, once for each of its frames.
      */
     public static List<Panorama.Tile> tiles(Block block, Plan plan, RigChoices choices) {
         if (block.kind() != Block.Kind.PANORAMA || choices.panorama().isEmpty()) {
@@ -100,7 +112,11 @@ public record Programme(List<Planned> planned) {
         }
         List<Panorama.Tile> tiles =
                 panorama(plan, choices.panorama().orElseThrow()).tiles();
-        return tiles.size() == block.frames().size() ? tiles : List.of();
+        int frames = block.frames().size();
+        int each = frames / tiles.size();
+        return each * tiles.size() == frames
+                ? IntStream.range(0, frames).mapToObj(i -> tiles.get(i / each)).toList()
+                : List.of();
     }
 
     /** What a frame of a block moves, px, where that is over the plan's limit; frames within a hundredth of it are not. */
@@ -146,7 +162,7 @@ public record Programme(List<Planned> planned) {
     public static Laying laid(Plan plan, RigChoices choices) {
         List<BlockSpec> own = choices.blocks();
         List<BlockSpec> blocks = own.isEmpty() && replaces(plan)
-                ? computed(plan).stream()
+                ? computed(plan, choices).blocks().stream()
                         .map(p -> BlockSpec.of(p.block()).named(p.id()))
                         .map(s -> NewBlock.given(plan, s).map(s::madeFor).orElse(s))
                         .toList()
@@ -203,9 +219,10 @@ public record Programme(List<Planned> planned) {
     /** What becomes of it on the camera: the one simulation of card, battery and buffer. */
     public RunSimulation simulated(Plan plan, RigChoices choices, Air air) {
         return RunSimulation.of(
-                blocks(),
-                plan.rig().camera(),
-                choices.recording().jpeg(),
+                planned.stream()
+                        .map(p -> new RunSimulation.Recorded(p.block(), p.jpeg()))
+                        .toList(),
+                plan.rig(),
                 choices.recording().noiseReduction(),
                 choices.recording().outsidePower(),
                 air.celsius());

@@ -6,6 +6,8 @@ import java.util.OptionalDouble;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.sequence.Phases;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.typed.Range;
 
@@ -17,6 +19,7 @@ import org.halfdusk.typed.Range;
  * @param pinnedAperture f-number that must be used
  * @param pinnedIso ISO that must be used
  * @param limits mount, people, filter; a file of an older version has none
+ * @param phases what is fixed for a phase of a script alone; a file of an older version has none
  */
 public record Wishes(
         double budgetPx,
@@ -24,7 +27,8 @@ public record Wishes(
         OptionalDouble pinnedSeconds,
         Optional<FNumber> pinnedAperture,
         Optional<Iso> pinnedIso,
-        ExposureLimits limits) {
+        ExposureLimits limits,
+        Phases phases) {
     public static final Range BUDGET = new Range("trail budget", 0.3, 50, "px");
     public static final Range SHUTTER = new Range("shutter time", 1.0 / 64_000, 3600, "s");
 
@@ -42,25 +46,43 @@ public record Wishes(
             OptionalDouble pinnedSeconds,
             Optional<FNumber> pinnedAperture,
             Optional<Iso> pinnedIso) {
-        this(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, ExposureLimits.NONE);
+        this(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, ExposureLimits.NONE, Phases.NONE);
     }
 
     public Wishes with(ExposureLimits other) {
-        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other);
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other, phases);
+    }
+
+    /** The same with other choices for phases. */
+    public Wishes with(Phases other) {
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, other);
+    }
+
+    /** With what is chosen for a phase in the place of what is fixed for all. */
+    public Wishes in(PhaseChoice phase) {
+        return new Wishes(
+                budgetPx,
+                isoSchool,
+                phase.seconds().isPresent() ? phase.seconds() : pinnedSeconds,
+                phase.fNumber().or(() -> pinnedAperture),
+                phase.iso().or(() -> pinnedIso),
+                limits,
+                phases);
     }
 
     /** With the aperture that is fixed, but neither time nor ISO. */
     public Wishes withoutFixedLight() {
-        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits);
+        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits, phases);
     }
 
     public Wishes withBudget(double px) {
-        return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits);
+        return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases);
     }
 
     public Wishes {
         Objects.requireNonNull(isoSchool, "sky placement is missing");
         limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
+        phases = Objects.requireNonNullElse(phases, Phases.NONE);
         BUDGET.check(budgetPx);
         pinnedSeconds.ifPresent(SHUTTER::check);
         pinnedAperture.ifPresent(n -> FNumber.RANGE.check(n.value()));

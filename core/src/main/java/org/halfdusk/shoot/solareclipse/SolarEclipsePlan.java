@@ -5,9 +5,11 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.eclipse.LocalDiscs;
+import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.eclipse.SolarLimb;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
@@ -20,6 +22,7 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
@@ -119,20 +122,32 @@ public record SolarEclipsePlan(
 
     SolarExposure exposure(EclipseGuide.Solar phase, Instant at) {
         Apparent altitude = night.sky().at(Body.SUN, at).seen();
+        PhaseChoice chosen = wishes.phases().of(kind(phase, at));
         SolarExposure e = SolarExposure.of(
                 rig,
                 phase,
-                aperture.fNumber(),
-                iso,
+                chosen.fNumber().orElse(aperture.fNumber()),
+                chosen.iso().orElse(iso),
                 Extinction.CLEAR.stopsBelowHigh(altitude),
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 wishes.limits().speedArcsec(night.sky(), Body.SUN, at),
                 wishes.budgetPx());
-        return phase.filtered() && wishes.pinnedSeconds().isPresent() ? pinned(e) : e;
+        OptionalDouble fixed = chosen.seconds().isPresent() || !phase.filtered() ? chosen.seconds() : wishes.pinnedSeconds();
+        return fixed.isPresent() ? pinned(e, fixed.getAsDouble()) : e;
     }
 
-    private SolarExposure pinned(SolarExposure e) {
-        ShutterTime t = ShutterTime.nearest(wishes.pinnedSeconds().orElseThrow(), ExposurePlan.times(rig));
+    /** The block of the script that a phase is taken in: the ring is taken through the filter too, but by itself. */
+    Block.Kind kind(EclipseGuide.Solar phase, Instant at) {
+        boolean ring = night.filter().off().isEmpty()
+                && night.eclipse()
+                        .flatMap(SolarEclipse::central)
+                        .filter(c -> c.contains(at))
+                        .isPresent();
+        return !phase.filtered() ? Block.Kind.TOTALITY : ring ? Block.Kind.RING : Block.Kind.PARTIAL_SUN;
+    }
+
+    private SolarExposure pinned(SolarExposure e, double seconds) {
+        ShutterTime t = ShutterTime.nearest(seconds, ExposurePlan.times(rig));
         double px = e.motionPx() * t.realSeconds() / e.shutter().realSeconds();
         return new SolarExposure(
                 e.phase(), e.airStops(), e.crescentStops(), e.exactSeconds(), t, px, px > wishes.budgetPx());
@@ -158,16 +173,24 @@ public record SolarEclipsePlan(
     /** In totality the inner corona, otherwise the partial phase through the filter. */
     @Override
     public Setting setting() {
-        return setting(exposure(phase(), moment).shutter());
+        return setting(phase(), moment);
     }
 
     /** The setting of a phase with the Sun where it stands at a moment. */
     public Setting setting(EclipseGuide.Solar phase, Instant at) {
-        return setting(exposure(phase, at).shutter());
+        PhaseChoice chosen = wishes.phases().of(kind(phase, at));
+        return new Setting(
+                exposure(phase, at).shutter(),
+                chosen.fNumber().orElse(aperture.fNumber()),
+                chosen.iso().orElse(iso),
+                WHITE_BALANCE_KELVIN);
     }
 
-    Setting setting(ShutterTime shutter) {
-        return new Setting(shutter, aperture.fNumber(), iso, WHITE_BALANCE_KELVIN);
+    /** Longest time by the Sun's motion over the sensor at a moment, s. */
+    double limitSeconds(Instant at) {
+        return wishes.budgetPx()
+                * rig.pixelScaleArcsec()
+                / wishes.limits().speedArcsec(night.sky(), Body.SUN, at);
     }
 
     /** Diameter of the Sun on the sensor, mm. */

@@ -7,12 +7,16 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.Ladder;
+import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.CameraBuffer;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.time.Interval;
 
 /**
@@ -29,6 +33,9 @@ final class SolarScript {
 
     /** A remote needs so long to set another time†. */
     private static final Duration SETTING = Duration.ofMillis(600);
+
+    /** A bracket through the filter is over by then: the filter's hand comes a minute after the last partial. */
+    private static final Duration MOST_OF_A_BRACKET = Duration.ofSeconds(40);
 
     /** A ring is taken every so often. */
     private static final Duration RING_CADENCE = Duration.ofSeconds(15);
@@ -92,44 +99,87 @@ final class SolarScript {
         List<Frame> early = new ArrayList<>();
         List<Frame> before = new ArrayList<>();
         List<Frame> after = new ArrayList<>();
+        Duration every = every(Block.Kind.PARTIAL_SUN, plan.cadence());
         // The last partial leaves a minute to lay a hand on the filter.
         for (Instant t = Block.onTheSecond(e.partial().start().plusSeconds(20));
                 t.isBefore(begin.minusSeconds(60));
-                t = t.plus(plan.cadence())) {
+                t = t.plus(every)) {
             Duration lead = Duration.between(t, begin);
             // The pause stands between two blocks: no frame is in it, and no block over it.
             if (lead.compareTo(PAUSE_BEGINS) > 0) {
-                filtered(t).ifPresent(early::add);
+                early.addAll(filtered(t, every));
             } else if (lead.compareTo(PAUSE_ENDS) < 0) {
-                filtered(t).ifPresent(before::add);
+                before.addAll(filtered(t, every));
             }
             Instant mirrored = end.plus(lead);
             if (mirrored.isBefore(e.partial().end())) {
-                filtered(mirrored).ifPresent(f -> after.add(0, f));
+                after.addAll(0, filtered(mirrored, every));
             }
         }
         if (e.central().isEmpty()) {
-            filtered(Block.onTheSecond(e.maximum())).ifPresent(before::add);
+            maximum(Block.onTheSecond(e.maximum()), before, after, every);
         }
         add(Block.Kind.PARTIAL_SUN, early);
         add(Block.Kind.PARTIAL_SUN, before);
         add(Block.Kind.PARTIAL_SUN, after);
     }
 
-    private Optional<Frame> filtered(Instant at) {
-        if (!inSight(at)) {
-            return Optional.empty();
+    /** The maximum of a partial eclipse, unless a frame or a bracket is being taken then. */
+    private void maximum(Instant at, List<Frame> before, List<Frame> after, Duration every) {
+        List<Frame> frames = filtered(at, every);
+        boolean free = frames.isEmpty()
+                || (before.isEmpty() || !before.get(before.size() - 1).close().isAfter(at))
+                        && (after.isEmpty()
+                                || !frames.get(frames.size() - 1)
+                                        .close()
+                                        .isAfter(after.get(0).open()));
+        if (free) {
+            before.addAll(frames);
         }
-        ShutterTime shutter = plan.exposure(plan.filter().partial(), at).shutter();
-        return Optional.of(new Frame(at, shutter, plan.aperture().fNumber(), plan.iso()));
+    }
+
+    private Duration every(Block.Kind kind, Duration usual) {
+        OptionalDouble chosen = plan.wishes().phases().of(kind).everySeconds();
+        return chosen.isPresent() ? Duration.ofMillis(Math.round(chosen.getAsDouble() * 1000)) : usual;
+    }
+
+    /** Through the filter at a moment: one frame, or the wished bracket where it is over before the next and the filter's hand. */
+    private List<Frame> filtered(Instant at, Duration every) {
+        if (!inSight(at)) {
+            return List.of();
+        }
+        Setting setting = plan.setting(plan.filter().partial(), at);
+        Block.Kind kind = plan.kind(plan.filter().partial(), at);
+        List<Frame> one = Block.row(at, List.of(setting), SETTING);
+        return plan.wishes()
+                .phases()
+                .of(kind)
+                .ladder()
+                .map(l -> Block.row(at, bracket(l, setting, at), SETTING))
+                .filter(row -> row.get(row.size() - 1).close().isBefore(at.plus(least(every, MOST_OF_A_BRACKET))))
+                .orElse(one);
+    }
+
+    private List<Setting> bracket(Ladder ladder, Setting middle, Instant at) {
+        return ladder.settings(
+                middle,
+                plan.limitSeconds(at),
+                ExposurePlan.times(plan.rig()),
+                plan.rig().camera().isos(),
+                plan.wishes().pinnedIso().isPresent());
+    }
+
+    private static Duration least(Duration a, Duration b) {
+        return a.compareTo(b) < 0 ? a : b;
     }
 
     private void ring(Interval central) {
         List<Frame> frames = new ArrayList<>();
+        Duration every = every(Block.Kind.RING, RING_CADENCE);
         for (Instant t = Block.onTheSecond(central.start().plusSeconds(1));
                 t.isBefore(central.end());
-                t = t.plus(RING_CADENCE)) {
-            filtered(t).ifPresent(frames::add);
+                t = t.plus(every)) {
+            frames.addAll(filtered(t, every));
         }
         add(Block.Kind.RING, frames);
     }
@@ -137,27 +187,22 @@ final class SolarScript {
     private void totality(Interval bare) {
         blocks.add(Block.step(Block.Kind.FILTER_OFF, bare.start()));
         blocks.add(Block.step(Block.Kind.FILTER_ON, bare.end()));
-        CameraBuffer buffer = CameraBuffer.of(plan.rig().camera());
+        CameraBuffer buffer = CameraBuffer.of(plan.rig(), plan.wishes().phases().jpeg(Block.Kind.TOTALITY));
         add(Block.Kind.TOTALITY, runs(buffer, bare.start(), bare.end()));
     }
 
     /** Short to long and back, without the times that would smear, again until the time is over. */
     private List<Frame> runs(CameraBuffer buffer, Instant from, Instant to) {
-        List<ShutterTime> up = RUN.stream()
-                .map(p -> plan.exposure(p, from))
-                .filter(x -> !x.tooLong())
-                .map(SolarExposure::shutter)
-                .distinct()
-                .toList();
-        List<ShutterTime> run = new ArrayList<>(up);
+        List<Setting> up = up(from);
+        List<Setting> run = new ArrayList<>(up);
         for (int i = up.size() - 2; i > 0; i--) {
             run.add(up.get(i));
         }
         List<Frame> frames = new ArrayList<>();
         Instant ready = from;
         while (!run.isEmpty()) {
-            for (ShutterTime t : run) {
-                Frame f = buffer.next(ready, t, plan.setting(t));
+            for (Setting s : run) {
+                Frame f = buffer.next(ready, s);
                 ready = f.close().plus(SETTING);
                 if (f.close().isAfter(to)) {
                     return frames;
@@ -166,6 +211,23 @@ final class SolarScript {
             }
         }
         return frames;
+    }
+
+    /** The settings of a run, short to long: one for each part of the corona, or what a person has chosen. */
+    private List<Setting> up(Instant at) {
+        PhaseChoice chosen = plan.wishes().phases().of(Block.Kind.TOTALITY);
+        Setting middle = plan.setting(EclipseGuide.Solar.CORONA_0_5_R, at);
+        if (chosen.ladder().isPresent()) {
+            return bracket(chosen.ladder().get(), middle, at);
+        }
+        if (chosen.seconds().isPresent() || chosen.frames().isPresent()) {
+            return List.of(middle);
+        }
+        return RUN.stream()
+                .filter(p -> !plan.exposure(p, at).tooLong())
+                .map(p -> plan.setting(p, at))
+                .distinct()
+                .toList();
     }
 
     private void add(Block.Kind kind, List<Frame> frames) {

@@ -429,7 +429,8 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
     public SequenceStep sequence(SolarEclipsePlan plan) {
         List<Block> blocks = plan.blocks();
         int frames = Block.frames(blocks);
-        double writes = CameraBuffer.of(plan.rig().camera()).framesPerSecond();
+        double writes = CameraBuffer.of(plan.rig(), plan.wishes().phases().jpeg(Block.Kind.TOTALITY))
+                .framesPerSecond();
         int totality = blocks.stream()
                 .filter(b -> b.kind() == Block.Kind.TOTALITY)
                 .mapToInt(b -> b.frames().size())
