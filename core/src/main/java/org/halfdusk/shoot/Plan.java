@@ -18,6 +18,7 @@ import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.shoot.trails.TrailsPlan;
@@ -89,6 +90,11 @@ public sealed interface Plan
     /** The most of it that still counts as sharp, px. */
     default double mostMotionPx() {
         return wishes().budgetPx();
+    }
+
+    /** When a disc has to be brought back to the middle of the frame; nothing where none does, or it stays for hours. */
+    default Optional<Recentring> recentring() {
+        return Optional.empty();
     }
 
     /** The programme of frames in order of time; empty where the night has no window. */

@@ -17,6 +17,8 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.sequence.ScriptRow;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Field;
@@ -142,6 +144,8 @@ public final class ShootField {
             (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), v, w.limits(), w.phases()));
 
     public static final Field<Shoot, List<BlockSpec>> BLOCKS = ofChoices(RigChoices.BLOCKS);
+    public static final Field<Shoot, List<PhaseChoice>> PHASES = ofChoices(RigChoices.PHASES);
+    public static final Field<Shoot, List<ScriptRow>> ROWS = ofChoices(RigChoices.ROWS);
 
     private static final List<Field<Shoot, ?>> COMMON = Stream.concat(
                     Stream.<Field<Shoot, ?>>of(

@@ -92,7 +92,9 @@ public record LunarExposure(
             return of(q, air, limit, pinned, n, iso, guide, Spent.PINNED, skyStops);
         }
         double needed = EclipseGuide.seconds(n, iso, guide);
-        if (needed > longest.realSeconds() && wishes.pinnedAperture().isEmpty()) {
+        // A ring is not turned frame by frame: such a lens keeps its aperture.
+        boolean free = wishes.pinnedAperture().isEmpty() && rig.lens().electronicAperture();
+        if (needed > longest.realSeconds() && free) {
             FNumber wanted = n.stoppedDown(Stops.between(longest.realSeconds(), needed));
             n = FNumber.available(rig.widestAperture(), usual).stream()
                     .filter(f -> f.compareTo(wanted) <= 0)

@@ -21,6 +21,7 @@ import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
@@ -180,6 +181,14 @@ public record MoonPlan(
                                 ShutterTime.nearest(middle.shutter().realSeconds() * k, marks), middle.iso()))
                         .distinct()
                         .toList();
+    }
+
+    /** By itself it is kept in the middle; over land the picture stands. */
+    @Override
+    public Optional<Recentring> recentring() {
+        return night.picture().alone()
+                ? Recentring.of(rig, wishes.limits(), night.sky(), Body.MOON, moment)
+                : Optional.empty();
     }
 
     public int brackets() {

@@ -29,9 +29,10 @@ import org.halfdusk.shoot.setting.ExposurePlan;
  * timer, exported or reckoned of it derives from this. Subjects whose frames follow from the sky's own times (eclipses, the moon,
  * fireworks) keep their computed blocks, and a person's come beside them.
  *
+ * @param turns of the camera after a disc that drifts, in order of time; no frame is open meanwhile
  * @param leftOut rows of a person's that the script has no place for as the plan is now
  */
-public record Programme(List<Planned> planned, List<ScriptRow> leftOut) {
+public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Turn> turns) {
     /**
      * A block with its identity for life.
      *
@@ -59,15 +60,17 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut) {
     public Programme {
         planned = List.copyOf(planned);
         leftOut = List.copyOf(leftOut);
+        turns = List.copyOf(turns);
     }
 
     public static Programme of(Plan plan, RigChoices choices) {
         List<BlockSpec> own = choices.blocks();
         Script script = computed(plan, choices);
+        Turns turns = Turns.of(script.blocks(), replaces(plan) ? Optional.empty() : plan.recentring());
         List<Planned> all = new ArrayList<>();
         if (own.isEmpty() || !replaces(plan)) {
             Phases phases = plan.wishes().phases();
-            script.blocks()
+            turns.blocks()
                     .forEach(n -> all.add(new Planned(
                             n.id(), n.block(), Optional.empty(), phases.jpeg(n.block().kind()))));
         }
@@ -82,7 +85,7 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut) {
         }
         all.sort(Comparator.comparing((Planned p) -> p.block().start())
                 .thenComparing(p -> p.block().end()));
-        return new Programme(all, script.leftOut());
+        return new Programme(all, script.leftOut(), turns.turns());
     }
 
     /** The plan's own blocks, each under its identity, with the rows that a person has changed. */
@@ -125,6 +128,16 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut) {
         return px.isPresent() && px.getAsDouble() > plan.mostMotionPx() * (1 + ShutterTime.FORGIVEN)
                 ? px
                 : OptionalDouble.empty();
+    }
+
+    /** By how much the camera is turned before a frame, degrees: what was not done before the one before it. */
+    public OptionalDouble turnBefore(Frame frame, Optional<Frame> before) {
+        double degrees = turns.stream()
+                .filter(t -> !t.until().isAfter(frame.open()))
+                .filter(t -> before.isEmpty() || !t.at().isBefore(before.get().close()))
+                .mapToDouble(Turn::degrees)
+                .sum();
+        return degrees > 0 ? OptionalDouble.of(degrees) : OptionalDouble.empty();
     }
 
     /** The blocks alone. */

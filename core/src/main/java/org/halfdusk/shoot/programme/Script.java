@@ -24,7 +24,7 @@ import org.halfdusk.sequence.ScriptRow;
 record Script(List<Named> blocks, List<ScriptRow> leftOut) {
     /** A block with its identity for life: the how manieth of its kind, or the moment of the row that made it. */
     record Named(String id, Block block) {
-        private Named with(List<Frame> frames) {
+        Named with(List<Frame> frames) {
             return new Named(id, Block.of(block.kind(), frames));
         }
     }

@@ -12,8 +12,12 @@ import org.halfdusk.sky.Sky;
  *
  * @param after whole seconds, rounded down; zero where the disc does not fit
  * @param degrees by which the camera is then turned
+ * @param byHand whether one follows it by hand: through a long lens; a wide frame is composed, and the disc crosses it
  */
-public record Recentring(Duration after, double degrees) {
+public record Recentring(Duration after, double degrees, boolean byHand) {
+    /** Short side of a frame in which nothing but the disc stands, at most, degrees†. */
+    private static final double LONG_LENS_DEGREES = 8;
+
     /** Sun and moon at their largest, degrees. */
     private static final double RADIUS_DEGREES = 0.28;
 
@@ -30,6 +34,7 @@ public record Recentring(Duration after, double degrees) {
         if (perSecond * LONGEST.toSeconds() < way) {
             return Optional.empty();
         }
-        return Optional.of(new Recentring(Duration.ofSeconds((long) (way / perSecond)), way));
+        return Optional.of(new Recentring(
+                Duration.ofSeconds((long) (way / perSecond)), way, rig.shortFieldDegrees() <= LONG_LENS_DEGREES));
     }
 }

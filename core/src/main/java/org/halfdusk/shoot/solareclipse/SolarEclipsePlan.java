@@ -204,7 +204,7 @@ public record SolarEclipsePlan(
         return Symptom.OF_DISCS;
     }
 
-    /** When the disc has to be centred again; nothing where it stays for hours. */
+    @Override
     public Optional<Recentring> recentring() {
         return Recentring.of(rig, wishes.limits(), night.sky(), Body.SUN, moment);
     }

@@ -21,6 +21,8 @@ import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Card;
+import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -34,9 +36,14 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ScriptChoices;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
+import org.halfdusk.shoot.setting.ExposureLimits;
+import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
+import org.halfdusk.trailing.Mount;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Computed scripts of eclipses as people change them: whole phases, and single rows. */
 class ScriptTest {
@@ -200,7 +207,7 @@ class ScriptTest {
                 row(Block.Kind.PARTIAL_SUN, pause, 0.01))) {
             Programme p = programme(plan, wrong);
             assertEquals(List.of(wrong), p.leftOut(), wrong.toString());
-            assertEquals(plan.blocks(), p.blocks());
+            assertEquals(Programme.of(plan, RigChoices.NONE).blocks(), p.blocks());
         }
     }
 
@@ -264,5 +271,58 @@ class ScriptTest {
         Frame f = row(Block.Kind.SHOW, Instant.parse("2027-08-02T22:00:00Z"), 0.3).frame(times).orElseThrow();
         assertEquals(0.3, f.shutter().nominalSeconds(), 0.05);
         assertEquals(ScriptChoices.NONE, RigChoices.NONE.script());
+    }
+
+    /**
+     * Through a long lens on a tripod the disc is brought back in time: no frame closes later after a turn than the disc stays, none is
+     * open while the camera is turned, and where there is room between frames none is lost.
+     */
+    @ParameterizedTest
+    @ValueSource(doubles = {300, 400, 800, 1600})
+    void theDiscIsBroughtBackInTime(double focal) {
+        Lens lens = new Lens("long", focal, focal, 5.6, 5.6, 32, 8);
+        for (String phases : List.of("", "PARTIAL_SUN every=20")) {
+            Plan plan = solar(phases, rig(lens, focal));
+            Recentring stays = plan.recentring().orElseThrow();
+            Programme p = Programme.of(plan, RigChoices.NONE);
+            assertFalse(p.turns().isEmpty(), "an eclipse takes hours");
+            List<Frame> frames =
+                    p.blocks().stream().flatMap(b -> b.frames().stream()).toList();
+            for (Frame f : frames) {
+                Instant centred = p.turns().stream()
+                        .map(Turn::until)
+                        .filter(t -> !t.isAfter(f.open()))
+                        .reduce(frames.get(0).open(), (a, b) -> b);
+                Duration since = Duration.between(centred, f.close());
+                boolean lone = since.compareTo(Duration.between(centred, f.open())) > 0
+                        && f.open().equals(centred);
+                assertTrue(lone || since.compareTo(stays.after()) <= 0, since + " at " + f.open());
+                assertTrue(
+                        p.turns().stream()
+                                .allMatch(t -> !f.open().isBefore(t.until())
+                                        || !f.close().isAfter(t.at())),
+                        "open while the camera is turned: " + f.open());
+            }
+            p.turns().forEach(t -> assertTrue(t.degrees() > 0, t.toString()));
+            int lost = Block.frames(plan.blocks()) - frames.size();
+            assertTrue(focal > 400 ? lost < Block.frames(plan.blocks()) / 4 : lost == 0, lost + " frames lost");
+        }
+    }
+
+    /** A mount that follows, or a wide frame that the disc crosses, is not turned. */
+    @Test
+    void nothingIsTurnedWhereTheDiscStays() {
+        assertEquals(List.of(), Programme.of(solar("", rig(Isle.WIDE, 24)), RigChoices.NONE).turns());
+        SolarEclipsePlanner planner = new SolarEclipsePlanner();
+        var wish = planner.wishes().usual();
+        ExposureLimits follows = new ExposureLimits(Mount.SOLAR, 0, PeriodicError.NONE, false, 0);
+        Plan plan = planner.plan(
+                isle(),
+                planner.night(isle(), TOTAL, wish),
+                rig(Isle.TELE, 400),
+                Optional.empty(),
+                Wishes.DEFAULT.with(follows),
+                wish);
+        assertEquals(List.of(), Programme.of(plan, RigChoices.NONE).turns());
     }
 }

@@ -14,6 +14,7 @@ import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
@@ -202,7 +203,6 @@ class ShootsApi {
         int rig = rig(query);
         query.check();
         ShootDesk.Open open = desk.open(id, rig, Optional.empty());
-        boolean jpeg = open.shoot().it().rig().choices().recording().jpeg();
         List<BlockAnswer> blocks = new ArrayList<>();
         List<FilterStep> filter = new ArrayList<>();
         for (Programme.Planned p : open.programme().planned()) {
@@ -213,7 +213,7 @@ class ShootsApi {
                     b.start(),
                     b.end(),
                     p.timer(open.plan()).map(TimerAnswer::of).orElse(null),
-                    b.frames().stream().map(f -> frame(f, jpeg)).toList()));
+                    b.frames().stream().map(f -> frame(f, p.jpeg())).toList()));
             if (b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON) {
                 filter.add(new FilterStep(b.start(), b.kind() == Block.Kind.FILTER_OFF ? "OFF" : "ON"));
             }
@@ -231,6 +231,6 @@ class ShootsApi {
                 f.shutter().realSeconds(),
                 f.fNumber().value(),
                 f.iso().number(),
-                jpeg ? "RAW_JPEG" : "RAW");
+                PhaseChoice.FILES.write(jpeg));
     }
 }

@@ -10,7 +10,7 @@ final class BlockWords {
         return switch (kind) {
             case STACK -> "Stack";
             case TRAILS -> "Trails";
-            case BRACKETS -> "Brackets, a stop each way";
+            case BRACKETS -> "Brackets";
             case GROUND -> "Ground";
             case PANORAMA -> "Panorama";
             case TIME_LAPSE -> "Time lapse";
@@ -22,11 +22,11 @@ final class BlockWords {
             case FULL_MOON -> "Full moon";
             case PENUMBRA -> "Penumbra";
             case PARTIAL_MOON -> "Partial, exposed for the lit part";
-            case SHADOW -> "Shadow, a stop and a half each way";
+            case SHADOW -> "Shadow";
             case PARTIAL_SUN -> "Partial, filter on";
             case RING -> "Ring, filter on";
             case FILTER_OFF -> "Filter off";
-            case TOTALITY -> "Totality, short to long and back";
+            case TOTALITY -> "Totality";
             case FILTER_ON -> "Filter on";
             case PAUSE -> "Pause: focus, battery, card";
         };

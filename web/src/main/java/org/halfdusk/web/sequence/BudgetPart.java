@@ -4,8 +4,11 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Card;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.Words;
@@ -36,7 +39,7 @@ record BudgetPart(
         lines.add(
                 camera.film()
                         ? ReasonWords.rolls(run.taken())
-                        : new Line("Card", Words.gigabytes(run.megabytes()) + (jpeg ? ", raw and JPEG" : ", raw")));
+                        : new Line("Card", card(run, open)));
         lines.add(
                 choices.recording().outsidePower()
                         ? new Line("Power", "from outside, no charge used")
@@ -49,12 +52,30 @@ record BudgetPart(
                                 : ", " + run.dropped().size() + " dropped")));
         return new BudgetPart(
                 lines,
-                warnings(run, camera, choices.recording(), zone),
+                warnings(run, open.plan().rig(), choices.recording(), zone),
                 run.emptyAt().isPresent(),
                 jpeg,
                 reduction,
                 choices.recording().outsidePower(),
                 typedCelsius);
+    }
+
+    /** What is written, in which files, and onto what. */
+    private static String card(RunSimulation run, ShootDesk.Open open) {
+        long both = open.programme().planned().stream()
+                .filter(p -> !p.block().frames().isEmpty())
+                .filter(Programme.Planned::jpeg)
+                .count();
+        long all = open.programme().planned().stream()
+                .filter(p -> !p.block().frames().isEmpty())
+                .count();
+        String files = both == 0 ? ", raw" : both == all ? ", raw and JPEG" : ", raw, in " + Words.count((int) both, "block") + " with JPEG";
+        String onto = open.plan()
+                .rig()
+                .card()
+                .map(c -> " of " + Words.plain(c.gigabytes() * c.count()) + " GB")
+                .orElse("");
+        return Words.gigabytes(run.megabytes()) + onto + files;
     }
 
     /** What goes wrong, what it costs, and choices that mend it. */
@@ -63,15 +84,24 @@ record BudgetPart(
     /** A way out: a field, and what to set it to. */
     record Way(String label, String field, String value) {}
 
-    private static List<Warning> warnings(RunSimulation run, Camera camera, Recording recording, ZoneId zone) {
+    private static List<Warning> warnings(RunSimulation run, Rig rig, Recording recording, ZoneId zone) {
         List<Warning> warnings = new ArrayList<>();
         if (!run.dropped().isEmpty()) {
             RunSimulation.Dropped d = run.dropped().get(0);
             String first = "Frame " + d.number() + " at " + Words.clockSeconds(d.at(), zone) + " is dropped, "
                     + run.dropped().size() + " in all: ";
             warnings.add(
-                    d.why() == RunSimulation.Why.CAMERA_BUSY ? busy(first, recording) : full(first, camera, recording));
+                    d.why() == RunSimulation.Why.CAMERA_BUSY ? busy(first, recording) : full(first, rig, recording));
         }
+        run.cardFullAt()
+                .ifPresent(t -> warnings.add(new Warning(
+                        "The card is full at " + Words.clock(t, zone) + ": "
+                                + rig.card().map(Card::name).orElse("") + " of this rig holds "
+                                + Words.plain(rig.card()
+                                        .map(c -> c.gigabytes() * c.count())
+                                        .orElse(0.0))
+                                + " GB. Take another, or write raw alone.",
+                        recording.jpeg() ? List.of(way("Write raw alone", RigChoices.FILES, false)) : List.of())));
         run.emptyAt()
                 .ifPresent(t -> warnings.add(new Warning(
                         "A battery ends at about " + Words.clock(t, zone)
@@ -92,11 +122,19 @@ record BudgetPart(
                 : new Warning(first + works + ". Lengthen the gap, or shorten the time by a mark.", List.of());
     }
 
-    private static Warning full(String first, Camera camera, Recording recording) {
+    private static Warning full(String first, Rig rig, Recording recording) {
         return new Warning(
-                first + "the buffer of " + camera.bufferFrames()
-                        + " is full. Write raw alone, or leave longer gaps; a faster card helps too.",
+                first + "the buffer of " + rig.camera().bufferFrames() + " is full; it empties at "
+                        + Words.plain(rig.writeMegabytesPerSecond()) + " MB a second" + slower(rig)
+                        + ". Write raw alone, or leave longer gaps.",
                 recording.jpeg() ? List.of(way("Write raw alone", RigChoices.FILES, false)) : List.of());
+    }
+
+    private static String slower(Rig rig) {
+        return rig.card()
+                .filter(c -> c.writeMegabytesPerSecond() < rig.camera().writeMegabytesPerSecond())
+                .map(c -> ", held back by the card " + c.name())
+                .orElse("");
     }
 
     private static Way way(String label, Field<RigChoices, Boolean> field, boolean value) {

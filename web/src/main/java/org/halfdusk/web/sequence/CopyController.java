@@ -2,7 +2,9 @@ package org.halfdusk.web.sequence;
 
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Laying;
@@ -38,13 +40,21 @@ class CopyController {
         ShootDesk.Open from = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
         ShootDesk.Open onto = desk.open(id, other, Optional.empty());
         RigChoices choices = from.shoot().it().rig().choices();
-        Laying copied = Programme.copied(from.plan(), choices, onto.plan());
-        Shoots.Outcome outcome = shoots.change(
-                id, other, List.of(Shoots.Edit.of(onto.shoot().it(), ShootField.BLOCKS, copied.blocks())));
+        Shoots.Outcome outcome = shoots.change(id, other, edits(from.plan(), choices, onto));
         if (!(outcome instanceof Shoots.Outcome.Saved)) {
             throw new IllegalArgumentException("the blocks of rig " + to
                     + " were changed at the same moment, so nothing was copied; allowed is to press it again");
         }
         return "redirect:" + onto.address("sequence");
+    }
+
+    /** Laid blocks go over set for the other rig; what is fixed of a script goes as it is. */
+    private static List<Shoots.Edit<?>> edits(Plan plan, RigChoices choices, ShootDesk.Open onto) {
+        Shoot theirs = onto.shoot().it();
+        Laying copied = Programme.copied(plan, choices, onto.plan());
+        return List.of(
+                Shoots.Edit.of(theirs, ShootField.BLOCKS, copied.blocks()),
+                Shoots.Edit.of(theirs, ShootField.PHASES, choices.script().phases()),
+                Shoots.Edit.of(theirs, ShootField.ROWS, choices.script().rows()));
     }
 }

@@ -3,11 +3,14 @@ package org.halfdusk.web.sequence;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.sequence.Timing;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
@@ -34,6 +37,9 @@ final class SequenceEdits {
      * @param fresh gives an identity that no block has or had
      */
     static List<Shoots.Edit<?>> edits(ShootDesk.Open open, FormErrors form, Supplier<String> fresh) {
+        if (ScriptEdits.of(form)) {
+            return ScriptEdits.edits(open, form);
+        }
         Shoot shoot = open.shoot().it();
         Laying laid = Programme.laid(open.plan(), shoot.rig().choices());
         Laying next = form.check(
@@ -90,7 +96,13 @@ final class SequenceEdits {
         FNumber f = faults.or(old.fNumber(), () -> FNumber.of(FNumber.RANGE.read(form.text("aperture"))));
         Iso iso = faults.or(old.iso(), () -> Iso.of(Iso.RANGE.whole(form.text("iso"))));
         boolean lapse = old.kind() == Block.Kind.TIME_LAPSE;
-        int thirds = lapse ? (form.text("light").isEmpty() ? 0 : 1) : old.thirds();
+        boolean bracket = old.kind() == Block.Kind.BRACKET;
+        int thirds = faults.or(
+                old.thirds(),
+                () -> lapse
+                        ? (form.text("light").isEmpty() ? 0 : 1)
+                        : bracket && !form.text("thirds").isEmpty() ? Ladder.THIRDS.whole(form.text("thirds")) : old.thirds());
+        BlockSpec.How how = faults.or(old.how(), () -> how(old, form));
         BlockSpec next = faults.or(
                 old,
                 () -> counted(
@@ -104,11 +116,30 @@ final class SequenceEdits {
                                 iso,
                                 thirds,
                                 old.id(),
-                                old.made()),
+                                old.made(),
+                                how),
                         form,
                         Programme.timing(open.plan())));
         faults.refuse();
         return next;
+    }
+
+    /** How each frame is taken: a bracket in its place, and which files. */
+    private static BlockSpec.How how(BlockSpec old, FormErrors form) {
+        Optional<Boolean> files = PhaseChoice.FILES.perhaps().read(form.text("files"));
+        if (!BlockSpec.BRACKETED.contains(old.kind())) {
+            return new BlockSpec.How(Optional.empty(), files);
+        }
+        Faults faults = new Faults();
+        int each = faults.or(
+                1, () -> form.text("each").isEmpty() ? 1 : PhaseChoice.FRAMES.whole(form.text("each")));
+        int apart = faults.or(
+                Ladder.USUAL.thirds(),
+                () -> form.text("apart").isEmpty()
+                        ? Ladder.USUAL.thirds()
+                        : Ladder.THIRDS.whole(form.text("apart")));
+        faults.refuse();
+        return new BlockSpec.How(each > 1 ? Optional.of(new Ladder(each, apart)) : Optional.empty(), files);
     }
 
     /** As many frames as the form says, counted in what it says. */
@@ -124,7 +155,7 @@ final class SequenceEdits {
     }
 
     /** A time of day on the night's own dates, or an instant that the pointer has set. */
-    private static Instant start(String text, ShootDesk.Open open) {
+    static Instant start(String text, ShootDesk.Open open) {
         String t = text.trim();
         if (t.contains("T")) {
             try {

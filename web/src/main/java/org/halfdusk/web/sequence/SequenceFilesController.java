@@ -18,6 +18,7 @@ import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Panorama;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.exchange.BackupDesk;
@@ -106,6 +107,7 @@ class SequenceFilesController {
                         "real_s",
                         "f_number",
                         "iso",
+                        "files",
                         "azimuth_deg",
                         "altitude_deg")
                 .get();
@@ -122,6 +124,7 @@ class SequenceFilesController {
                         r.realSeconds(),
                         r.fNumber(),
                         r.iso(),
+                        r.files(),
                         r.azimuthDegrees(),
                         r.altitudeDegrees());
             }
@@ -143,6 +146,7 @@ class SequenceFilesController {
             double realSeconds,
             double fNumber,
             int iso,
+            String files,
             @Nullable Double azimuthDegrees,
             @Nullable Double altitudeDegrees,
             @JsonIgnore Frame frame) {}
@@ -166,6 +170,7 @@ class SequenceFilesController {
                         f.shutter().realSeconds(),
                         f.fNumber().value(),
                         f.iso().number(),
+                        PhaseChoice.FILES.write(planned.get(i).jpeg()),
                         tiles.isEmpty() ? null : hundredths(tiles.get(k).azimuthDegrees()),
                         tiles.isEmpty() ? null : hundredths(tiles.get(k).altitudeDegrees()),
                         f));

@@ -11,11 +11,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
@@ -41,6 +43,7 @@ import org.halfdusk.web.subject.Table;
  * @param laid whether a person has laid blocks
  * @param replaces whether laid blocks stand in the computed ones' place
  * @param error of the last form
+ * @param ring whether only a hand sets the aperture: then no frame has its own
  */
 record SequencePage(
         SequenceStep step,
@@ -55,6 +58,7 @@ record SequencePage(
         BudgetPart budget,
         boolean panorama,
         List<Copy> copies,
+        boolean ring,
         String celsiusError) {
     /** Another rig of the shoot that the blocks can be copied to. @param to counted from one */
     record Copy(String to, String name) {}
@@ -84,7 +88,8 @@ record SequencePage(
             String timer,
             boolean editable,
             boolean open,
-            Edit edit) {}
+            Edit edit,
+            ScriptPart script) {}
 
     /** The four numbers of a timer, and when its key is pressed. @param delay empty where no timer does the block */
     record Dial(String delay, String exposure, String intervalName, String interval, String number, String press) {
@@ -116,8 +121,15 @@ record SequencePage(
             String aperture,
             String iso,
             boolean lapse,
-            boolean followsLight) {
-        static final Edit NONE = new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false);
+            boolean followsLight,
+            boolean bracket,
+            boolean bracketed,
+            String thirds,
+            String each,
+            String apart,
+            String files) {
+        static final Edit NONE =
+                new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false, false, false, "", "", "", "");
     }
 
     /** @param wrong what is wrong with it, in a word or two */
@@ -145,7 +157,13 @@ record SequencePage(
             List<OptionalDouble> over = planned.block().frames().stream()
                     .map(f -> Programme.overLimit(planned.block(), f, plan))
                     .toList();
-            parts.add(part(planned, open, edit, i == chosen, over, dropped));
+            boolean first = parts.stream().noneMatch(
+                    p -> p.script().kind().equals(planned.block().kind().name()));
+            ScriptPart script = n < 0
+                    ? ScriptPart.of(planned.block(), first, choices, zone, errors)
+                    : ScriptPart.NONE;
+            boolean shown = i == chosen || !script.error().isEmpty();
+            parts.add(part(planned, open, edit, script, shown, over, dropped));
             moving(planned.block(), over, plan).ifPresent(moving::add);
         }
         return new SequencePage(
@@ -163,7 +181,8 @@ record SequencePage(
                         run,
                         errors.of("CELSIUS").isEmpty() ? RigChoices.CELSIUS.text(choices) : errors.text("CELSIUS")),
                 choices.panorama().isPresent(),
-                open.laid() || Programme.replaces(plan) ? copies(open, rigs) : List.of(),
+                copies(open, rigs),
+                !plan.rig().lens().electronicAperture(),
                 errors.of("CELSIUS"));
     }
 
@@ -275,8 +294,38 @@ record SequencePage(
         }
         found.stream().map(c -> words(c, open, zone)).forEach(checks::add);
         checks.addAll(moving);
+        open.programme()
+                .leftOut()
+                .forEach(r -> checks.add("Your " + BlockWords.name(r.kind()) + " frame of "
+                        + Words.clockSeconds(r.at(), zone)
+                        + " has no place in the script as it is now, and is left out: move it, or let the phase be computed."));
+        if (!open.plan().rig().lens().electronicAperture()) {
+            checks.addAll(ring(open, zone));
+        }
         return checks;
     }
+
+    /** The camera cannot set this lens: where its ring has to be turned by hand. */
+    private static List<String> ring(ShootDesk.Open open, ZoneId zone) {
+        List<String> turns = new ArrayList<>();
+        String set = "";
+        for (Block b : open.blocks()) {
+            for (Frame f : b.frames()) {
+                String wanted = f.fNumber().label();
+                if (!set.isEmpty() && !wanted.equals(set)) {
+                    turns.add("Turn the lens's ring from " + set + " to " + wanted + " by hand before "
+                            + Words.clockSeconds(f.open(), zone) + ": the camera cannot set this lens.");
+                }
+                set = wanted;
+            }
+        }
+        return turns.size() > MOST_TURNS
+                ? List.of(turns.get(0), (turns.size() - 1) + " more turns of the ring follow: fix one aperture.")
+                : turns;
+    }
+
+    /** More turns than these nobody does in the dark. */
+    private static final int MOST_TURNS = 3;
 
     private static String words(ProgrammeCheck c, ShootDesk.Open open, ZoneId zone) {
         Block b = open.blocks().get(c.block());
@@ -325,7 +374,13 @@ record SequencePage(
                 SequenceEdits.typed(Math.rint(s.fNumber().value() * 100) / 100),
                 s.iso().toString(),
                 s.kind() == Block.Kind.TIME_LAPSE,
-                Programme.followsLight(s));
+                Programme.followsLight(s),
+                s.kind() == Block.Kind.BRACKET,
+                BlockSpec.BRACKETED.contains(s.kind()),
+                Integer.toString(s.thirds()),
+                s.how().bracket().map(l -> Integer.toString(l.count())).orElse("1"),
+                Integer.toString(s.how().bracket().orElse(Ladder.USUAL).thirds()),
+                s.how().jpeg().map(PhaseChoice.FILES::write).orElse(""));
         boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(s.id());
         return refused
                 ? new Edit(
@@ -341,7 +396,13 @@ record SequencePage(
                         errors.text("aperture"),
                         errors.text("iso"),
                         kept.lapse(),
-                        kept.followsLight())
+                        kept.followsLight(),
+                        kept.bracket(),
+                        kept.bracketed(),
+                        errors.text("thirds"),
+                        errors.text("each"),
+                        errors.text("apart"),
+                        errors.text("files"))
                 : kept;
     }
 
@@ -349,6 +410,7 @@ record SequencePage(
             Programme.Planned planned,
             ShootDesk.Open open,
             Edit edit,
+            ScriptPart script,
             boolean chosen,
             List<OptionalDouble> over,
             Set<Instant> dropped) {
@@ -380,7 +442,8 @@ record SequencePage(
                 timer.map(t -> timer(b, t)).orElse(""),
                 edit.number() >= 0,
                 chosen,
-                edit);
+                edit,
+                script);
     }
 
     private static String wrong(boolean dropped, OptionalDouble overPx) {

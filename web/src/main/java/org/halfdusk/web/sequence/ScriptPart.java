@@ -1,0 +1,123 @@
+package org.halfdusk.web.sequence;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.exposure.Ladder;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ScriptChoices;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Words;
+
+/**
+ * A phase of a computed script as its forms show it: what is fixed for it, and its rows.
+ *
+ * @param kind of block; empty where the block is none of a script
+ * @param every and all the rest: empty for as computed
+ * @param cadence whether its frames have a cadence that can be chosen
+ * @param brackets whether each of its frames can be a bracket
+ * @param first whether it is the first block of its kind, under which the phase is set
+ * @param rows its frames, to be chosen from
+ */
+record ScriptPart(
+        String kind,
+        String every,
+        String seconds,
+        String aperture,
+        String iso,
+        String frames,
+        String thirds,
+        String files,
+        boolean cadence,
+        boolean brackets,
+        boolean first,
+        boolean chosen,
+        String error,
+        List<Row> rows,
+        Typed typed) {
+    /** A frame to be chosen. @param at when it opens, for the form */
+    record Row(String at, String words) {}
+
+    /** A row as it was typed and refused. */
+    record Typed(String was, String start, String seconds, String aperture, String iso) {
+        static final Typed NONE = new Typed("", "", "", "", "");
+    }
+
+    static final ScriptPart NONE = new ScriptPart(
+            "", "", "", "", "", "", "", "", false, false, false, false, "", List.of(), Typed.NONE);
+
+    /** Frames of a block among which one is chosen. */
+    private static final int MOST_ROWS = 400;
+
+    static ScriptPart of(Block block, boolean first, RigChoices choices, ZoneId zone, FormErrors errors) {
+        Block.Kind kind = block.kind();
+        if (!PhaseChoice.of(kind)) {
+            return NONE;
+        }
+        ScriptChoices script = choices.script();
+        Optional<PhaseChoice> kept =
+                script.phases().stream().filter(c -> c.kind() == kind).findFirst();
+        PhaseChoice c = kept.orElse(PhaseChoice.none(kind));
+        boolean ours = errors.text("kind").equals(kind.name());
+        boolean phaseRefused = ours && !errors.of(ShootField.PHASES.name()).isEmpty();
+        boolean rowRefused = ours && !errors.of(ShootField.ROWS.name()).isEmpty();
+        List<Row> rows = block.frames().stream()
+                .limit(MOST_ROWS)
+                .map(f -> new Row(f.open().toString(), words(f, zone)))
+                .toList();
+        return new ScriptPart(
+                kind.name(),
+                shown(phaseRefused, errors, "every", c.everySeconds().isPresent() ? plain(c.everySeconds().getAsDouble()) : ""),
+                shown(phaseRefused, errors, "seconds", c.seconds().isPresent() ? plain(c.seconds().getAsDouble()) : ""),
+                shown(phaseRefused, errors, "aperture", c.fNumber().map(FNumber::value).map(ScriptPart::plain).orElse("")),
+                shown(phaseRefused, errors, "iso", c.iso().map(Iso::toString).orElse("")),
+                shown(
+                        phaseRefused,
+                        errors,
+                        "frames",
+                        c.frames().isPresent() ? Integer.toString(c.frames().getAsInt()) : ""),
+                shown(phaseRefused, errors, "thirds", c.frames().isPresent() ? Integer.toString(c.thirds()) : ""),
+                shown(phaseRefused, errors, "files", c.jpeg().map(PhaseChoice.FILES::write).orElse("")),
+                kind != Block.Kind.TOTALITY,
+                kind != Block.Kind.SHOW && kind != Block.Kind.FINALE && kind != Block.Kind.TOWN,
+                first,
+                kept.isPresent() || script.rows().stream().anyMatch(r -> r.kind() == kind),
+                phaseRefused
+                        ? errors.of(ShootField.PHASES.name())
+                        : rowRefused ? errors.of(ShootField.ROWS.name()) : "",
+                rows,
+                rowRefused
+                        ? new Typed(
+                                errors.text("was"),
+                                errors.text("start"),
+                                errors.text("seconds"),
+                                errors.text("aperture"),
+                                errors.text("iso"))
+                        : Typed.NONE);
+    }
+
+    private static String shown(boolean refused, FormErrors errors, String field, String kept) {
+        return refused ? errors.text(field) : kept;
+    }
+
+    private static String words(Frame f, ZoneId zone) {
+        return Words.clockSeconds(f.open(), zone) + ", " + f.shutter().label() + " "
+                + f.fNumber().label() + " ISO " + f.iso();
+    }
+
+    private static String plain(double value) {
+        return TypedNumber.plain(value);
+    }
+
+    /** Step that a bracket has until another is typed. */
+    public String usualThirds() {
+        return Integer.toString(Ladder.USUAL.thirds());
+    }
+}
