@@ -457,3 +457,109 @@ document.addEventListener("pointerup", () => {
   if (d.resize) lane.lengthen(d.group, by);
   else lane.move(d.group, by);
 });
+
+// The lanes nearer or farther: times move apart, words keep their size. What the server drew is kept as it was, so that a new answer
+// begins afresh.
+const near = {
+  times: 1,
+  most: 16,
+  drawn: new WeakMap(),
+  of: () => document.querySelector("[data-timeline]"),
+  kept(el, names) {
+    if (!near.drawn.has(el)) near.drawn.set(el, Object.fromEntries(names.map((n) => [n, el.getAttribute(n)])));
+    return near.drawn.get(el);
+  },
+  show(svg) {
+    const z = near.times;
+    const whole = near.kept(svg, ["viewBox", "data-right", "width"]);
+    const left = Number(svg.dataset.left);
+    const [, , width, height] = whole.viewBox.split(" ").map(Number);
+    const right = Number(whole["data-right"]);
+    const x = (v) => left + (v - left) * z;
+    const wide = width + (right - left) * (z - 1);
+    svg.setAttribute("viewBox", "0 0 " + wide + " " + height);
+    svg.setAttribute("width", (100 * wide) / width + "%");
+    svg.dataset.right = x(right);
+    svg.querySelectorAll("rect, text, line, path").forEach((el) => {
+      if (el.closest("defs")) return;
+      const was = near.kept(el, ["x", "x1", "x2", "width", "visibility"]);
+      if (el.tagName === "path") {
+        el.setAttribute("transform", z === 1 ? "" : "translate(" + left + ") scale(" + z + " 1) translate(" + -left + ")");
+        return;
+      }
+      for (const name of ["x", "x1", "x2"]) {
+        if (was[name] !== null && Number(was[name]) >= left) el.setAttribute(name, x(Number(was[name])));
+      }
+      // What is a moment stays as thin as it is.
+      const step = el.classList.contains("lane-drop") || (el.parentElement.dataset.start && el.parentElement.dataset.start === el.parentElement.dataset.end);
+      if (was.width !== null) el.setAttribute("width", Number(was.width) * (step ? 1 : z));
+      if (el.dataset.level) el.setAttribute("visibility", Number(el.dataset.level) > z ? "hidden" : "visible");
+      if (el.dataset.need) {
+        const bar = near.kept(el.parentElement.querySelector("rect"), ["x", "x1", "x2", "width", "visibility"]);
+        el.setAttribute("visibility", Number(bar.width) * z > Number(el.dataset.need) ? "visible" : "hidden");
+      }
+    });
+  },
+  /** Keeps the moment under a point of the screen where it is. */
+  to(svg, times, clientX) {
+    const box = svg.parentElement;
+    const before = near.times;
+    near.times = Math.min(near.most, Math.max(1, times));
+    if (near.times === before) return;
+    const rect = svg.getBoundingClientRect();
+    const share = (clientX - rect.left) / rect.width;
+    near.show(svg);
+    const after = svg.getBoundingClientRect();
+    box.scrollLeft += after.left + share * after.width - clientX;
+    near.labels(svg);
+  },
+  /** The lanes' names stay where they can be read. */
+  labels(svg) {
+    const box = svg.parentElement;
+    const unit = svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
+    svg.style.setProperty("--lane-shift", box.scrollLeft * unit + "px");
+  },
+};
+document.addEventListener("wheel", (event) => {
+  const svg = event.target.closest && event.target.closest("[data-timeline]");
+  if (!svg || !(event.ctrlKey || event.metaKey)) return;
+  event.preventDefault();
+  near.to(svg, near.times * Math.exp(-event.deltaY / 300), event.clientX);
+}, { passive: false });
+document.addEventListener("click", (event) => {
+  const button = event.target.closest && event.target.closest("[data-zoom]");
+  const svg = near.of();
+  if (!button || !svg) return;
+  const box = svg.parentElement.getBoundingClientRect();
+  near.to(svg, near.times * (button.dataset.zoom === "1" ? 2 : 0.5), box.left + box.width / 2);
+});
+document.addEventListener("keydown", (event) => {
+  const box = event.target.closest && event.target.closest(".lanes");
+  if (!box || event.altKey || event.ctrlKey || event.metaKey || typing(event.target)) return;
+  const times = { "+": near.times * 2, "=": near.times * 2, "-": near.times / 2, 0: 1 }[event.key];
+  if (!times) return;
+  event.preventDefault();
+  const around = event.target.closest("[data-block]") || box;
+  const rect = around.getBoundingClientRect();
+  near.to(near.of(), times, rect.left + rect.width / 2);
+});
+document.addEventListener("scroll", (event) => {
+  if (event.target.classList && event.target.classList.contains("lanes")) near.labels(near.of());
+}, true);
+document.addEventListener("htmx:after:swap", () => {
+  near.drawn = new WeakMap();
+  const svg = near.of();
+  if (svg && near.times > 1) {
+    near.show(svg);
+    near.labels(svg);
+  }
+});
+
+// A frame that is chosen in the table is the one that its form changes.
+document.addEventListener("click", (event) => {
+  const row = event.target.closest && event.target.closest("tr[data-opens]");
+  const form = row && row.closest("details") && row.closest("details").querySelector("[data-row-form]");
+  if (!form) return;
+  form.closest("details").open = true;
+  form.elements.was.value = row.dataset.opens;
+});

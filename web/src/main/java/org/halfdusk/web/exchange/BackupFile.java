@@ -1,5 +1,6 @@
 package org.halfdusk.web.exchange;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.LinkedHashMap;
@@ -23,6 +24,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.typed.TypedNumber;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -41,6 +43,7 @@ import tools.jackson.databind.ser.std.StdSerializer;
 public final class BackupFile {
     private static final JsonMapper JSON = JsonMapper.builder()
             .addMixIn(Accessory.class, AccessoryKinds.class)
+            .addMixIn(Wishes.class, WithoutPhases.class)
             .addModule(new SimpleModule()
                     .addSerializer(FNumber.class, new AsNumber<>(FNumber.class, FNumber::value))
                     .addDeserializer(FNumber.class, new OfNumber<>(FNumber.class, FNumber::of))
@@ -84,6 +87,10 @@ public final class BackupFile {
         @JsonSubTypes.Type(value = BatteryPack.class, name = "battery")
     })
     private interface AccessoryKinds {}
+
+    /** What is fixed for phases is one of the choices, and written there. */
+    @JsonIgnoreProperties("phases")
+    private interface WithoutPhases {}
 
     /** A value that is one number, written as that number. */
     private static final class AsNumber<T> extends StdSerializer<T> {

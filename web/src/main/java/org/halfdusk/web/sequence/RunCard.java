@@ -1,8 +1,10 @@
 package org.halfdusk.web.sequence;
 
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.sequence.Block;
@@ -27,7 +29,7 @@ record RunCard(
         List<Row> rows,
         List<String> cautions,
         List<String> checklist) {
-    /** A block. @param timer empty where there is none @param tiles where to turn the camera for each frame of a panorama */
+    /** A block. @param timer empty where there is none @param tiles where to turn the camera for a panorama's frames, or after a disc */
     record Row(String from, String to, String what, String frames, String settings, String timer, List<String> tiles) {}
 
     static RunCard of(ShootDesk.Open open, List<String> checklist) {
@@ -79,8 +81,26 @@ record RunCard(
                 b.frames().isEmpty() ? "" : Integer.toString(b.frames().size()),
                 SequencePage.settings(b.frames()),
                 SequencePage.timer(p, open),
-                tiles(Programme.tiles(b, open.plan(), open.shoot().it().rig().choices())));
+                turning(b, open));
     }
+
+    /** Where the camera is turned in a block: from tile to tile, or after a disc. */
+    private static List<String> turning(Block b, ShootDesk.Open open) {
+        ZoneId zone = open.plan().place().zone();
+        List<String> lines =
+                new ArrayList<>(tiles(Programme.tiles(b, open.plan(), open.shoot().it().rig().choices())));
+        String turns = open.programme().turns().stream()
+                .filter(t -> t.at().isBefore(b.end()) && !t.until().isBefore(b.start().minus(LEAD)))
+                .map(t -> Words.clockSeconds(t.at(), zone) + " by " + Words.degrees(t.degrees()))
+                .collect(Collectors.joining(", "));
+        if (!turns.isEmpty() && !b.frames().isEmpty()) {
+            lines.add("Bring the disc back to the middle: " + turns);
+        }
+        return lines;
+    }
+
+    /** A turn that is done so long before a block belongs to it. */
+    private static final Duration LEAD = Duration.ofMinutes(1);
 
     /** Mark on the head's scale, true azimuth and altitude of each tile. */
     private static List<String> tiles(List<Panorama.Tile> tiles) {

@@ -54,7 +54,7 @@ record ScriptPart(
             "", "", "", "", "", "", "", "", false, false, false, false, "", List.of(), Typed.NONE);
 
     /** Frames of a block among which one is chosen. */
-    private static final int MOST_ROWS = 400;
+    private static final int MOST_ROWS = FrameRows.AT_A_TIME;
 
     static ScriptPart of(Block block, boolean first, RigChoices choices, ZoneId zone, FormErrors errors) {
         Block.Kind kind = block.kind();

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.sequence.Block;
@@ -109,7 +110,8 @@ class SequenceFilesController {
                         "iso",
                         "files",
                         "azimuth_deg",
-                        "altitude_deg")
+                        "altitude_deg",
+                        "turn_deg")
                 .get();
         try (CSVPrinter csv = new CSVPrinter(text, format)) {
             for (Row r : rows(open)) {
@@ -126,7 +128,8 @@ class SequenceFilesController {
                         r.iso(),
                         r.files(),
                         r.azimuthDegrees(),
-                        r.altitudeDegrees());
+                        r.altitudeDegrees(),
+                        r.turnDegrees());
             }
         }
         return file(
@@ -135,7 +138,7 @@ class SequenceFilesController {
                 name(open, "frames.csv"));
     }
 
-    /** A frame of the files. @param block counted from 1 @param id the block's for life @param azimuthDegrees of a panorama's tile */
+    /** A frame of the files. @param block counted from 1 @param id the block's for life @param azimuthDegrees of a panorama's tile @param turnDegrees of the camera after the disc, before it */
     record Row(
             int number,
             int block,
@@ -149,6 +152,7 @@ class SequenceFilesController {
             String files,
             @Nullable Double azimuthDegrees,
             @Nullable Double altitudeDegrees,
+            @Nullable Double turnDegrees,
             @JsonIgnore Frame frame) {}
 
     private static List<Row> rows(ShootDesk.Open open) {
@@ -160,6 +164,10 @@ class SequenceFilesController {
                     Programme.tiles(b, open.plan(), open.shoot().it().rig().choices());
             for (int k = 0; k < b.frames().size(); k++) {
                 Frame f = b.frames().get(k);
+                Optional<Frame> before = rows.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(rows.get(rows.size() - 1).frame());
+                OptionalDouble turn = open.programme().turnBefore(f, before);
                 rows.add(new Row(
                         rows.size() + 1,
                         i + 1,
@@ -173,6 +181,7 @@ class SequenceFilesController {
                         PhaseChoice.FILES.write(planned.get(i).jpeg()),
                         tiles.isEmpty() ? null : hundredths(tiles.get(k).azimuthDegrees()),
                         tiles.isEmpty() ? null : hundredths(tiles.get(k).altitudeDegrees()),
+                        turn.isPresent() ? hundredths(turn.getAsDouble()) : null,
                         f));
             }
         }

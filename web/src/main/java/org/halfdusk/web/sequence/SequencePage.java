@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.Stops;
@@ -63,27 +62,24 @@ record SequencePage(
     /** Another rig of the shoot that the blocks can be copied to. @param to counted from one */
     record Copy(String to, String name) {}
 
-    /** Frames of one block that are listed one by one. */
-    private static final int MOST_LISTED = 400;
-
     /**
      * A block.
      *
      * @param tone stop for filter steps
-     * @param shots its frames, at most some hundreds
-     * @param more how many are not listed
+     * @param rows its first frames
+     * @param id for life
      * @param timer what an intervalometer is set to, in words
      * @param edit how it can be laid otherwise; NONE where it is computed
      */
     record Part(
+            String id,
             String name,
             String from,
             String to,
             String count,
             String settings,
             String tone,
-            List<Shot> shots,
-            int more,
+            FrameRows rows,
             Dial dial,
             String timer,
             boolean editable,
@@ -132,9 +128,6 @@ record SequencePage(
                 new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false, false, false, "", "", "", "");
     }
 
-    /** @param wrong what is wrong with it, in a word or two */
-    record Shot(String at, String shutter, String aperture, String iso, String wrong) {}
-
     static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, FormErrors errors, Theme theme) {
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
@@ -146,8 +139,6 @@ record SequencePage(
         int chosen = chosen(blocks, open.at());
         RunSimulation run = open.simulated();
         List<ShootDesk.Open> rigs = rigs(open, desk, shoots);
-        Set<Instant> dropped =
-                run.dropped().stream().map(RunSimulation.Dropped::at).collect(Collectors.toSet());
         List<Part> parts = new ArrayList<>();
         List<String> moving = new ArrayList<>();
         for (int i = 0; i < blocks.size(); i++) {
@@ -163,7 +154,7 @@ record SequencePage(
                     ? ScriptPart.of(planned.block(), first, choices, zone, errors)
                     : ScriptPart.NONE;
             boolean shown = i == chosen || !script.error().isEmpty();
-            parts.add(part(planned, open, edit, script, shown, over, dropped));
+            parts.add(part(planned, open, edit, script, shown, FrameRows.of(planned, open, run, 1)));
             moving(planned.block(), over, plan).ifPresent(moving::add);
         }
         return new SequencePage(
@@ -412,42 +403,27 @@ record SequencePage(
             Edit edit,
             ScriptPart script,
             boolean chosen,
-            List<OptionalDouble> over,
-            Set<Instant> dropped) {
+            FrameRows rows) {
         ZoneId zone = open.plan().place().zone();
         Block b = planned.block();
         Optional<Timer> timer = planned.timer(open.plan());
         List<Frame> frames = b.frames();
-        List<Shot> shots = new ArrayList<>();
-        for (int i = 0; i < Math.min(MOST_LISTED, frames.size()); i++) {
-            Frame f = frames.get(i);
-            shots.add(new Shot(
-                    Words.clockSeconds(f.open(), zone),
-                    f.shutter().label(),
-                    f.fNumber().label(),
-                    f.iso().toString(),
-                    wrong(dropped.contains(f.open()), over.get(i))));
-        }
         boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
         return new Part(
+                planned.id(),
                 BlockWords.name(b.kind()),
                 Words.clockSeconds(b.start(), zone),
                 b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
                 frames.isEmpty() ? "" : Words.count(frames.size(), "frame"),
                 settings(frames),
                 filter ? "stop" : "",
-                shots,
-                Math.max(0, frames.size() - MOST_LISTED),
+                rows,
                 timer.map(t -> Dial.of(b, t, zone)).orElse(Dial.NONE),
                 timer.map(t -> timer(b, t)).orElse(""),
                 edit.number() >= 0,
                 chosen,
                 edit,
                 script);
-    }
-
-    private static String wrong(boolean dropped, OptionalDouble overPx) {
-        return dropped ? "dropped" : overPx.isPresent() ? "moves " + Words.tenths(overPx.getAsDouble()) + " px" : "";
     }
 
     /** How many frames move farther than the plan allows, and the farthest of them; for the list of checks. */

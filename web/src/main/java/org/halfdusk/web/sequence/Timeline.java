@@ -44,6 +44,9 @@ record Timeline(
     private static final double CARD_HEIGHT = 14;
     private static final double APART = 5;
     private static final double LEAST = 5;
+
+    /** Width of a letter of a bar's label. */
+    private static final double LETTER = 7.5;
     private static final int LIGHT_POINTS = 48;
 
     /** A buffer that never fills so far is not worth a lane. */
@@ -85,19 +88,23 @@ record Timeline(
     /**
      * @param number in the list of laid blocks; −1 where it cannot be moved
      * @param label in the bar where it fits
+     * @param need width that the label asks for
      */
     record Bar(
             String x,
             String width,
             String kind,
             String label,
+            String need,
+            boolean fits,
             String words,
             int number,
             String start,
             String end,
             boolean wrong) {}
 
-    record Tick(String x, String text) {}
+    /** @param level the least zoom at which it is shown, 1 for always */
+    record Tick(String x, String text, int level) {}
 
     record Span(String x, String width) {}
 
@@ -357,11 +364,15 @@ record Timeline(
             String name = BlockWords.name(b.kind());
             String count = b.frames().isEmpty() ? "" : " " + b.frames().size();
             String whole = name + count;
+            boolean nameAlone = width <= LETTER * whole.length() && width > LETTER * name.length();
+            String label = nameAlone ? name : whole;
             return new Bar(
                     Numbers.tenths(x),
                     Numbers.tenths(width),
                     b.frames().isEmpty() ? "pause" : b.kind() == Block.Kind.DARK_FRAME ? "cap" : "taking",
-                    width > 7.5 * whole.length() ? whole : width > 7.5 * name.length() ? name : "",
+                    label,
+                    Numbers.tenths(LETTER * label.length()),
+                    width > LETTER * label.length(),
                     whole + (b.frames().isEmpty() ? "" : " frames"),
                     number,
                     b.start().toString(),
@@ -369,18 +380,32 @@ record Timeline(
                     wrong);
         }
 
+        /** Steps of minutes, the finer the more one zooms in. */
+        private static final int[] STEPS = {5, 10, 30, 60, 120};
+
         List<Tick> ticks(ZoneId zone) {
             long minutes = shown.duration().toMinutes();
             int step = minutes <= 90 ? 10 : minutes <= 240 ? 30 : minutes <= 600 ? 60 : 120;
             List<Tick> ticks = new ArrayList<>();
-            Instant t = shown.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
-            for (; t.isBefore(shown.end()); t = t.plus(step, ChronoUnit.MINUTES)) {
+            Instant first = shown.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
+            for (Instant t = first; t.isBefore(shown.end()); t = t.plus(STEPS[0], ChronoUnit.MINUTES)) {
                 double x = x(t);
+                long since = Duration.between(first, t).toMinutes();
                 if (x > LEFT + 16 && x < RIGHT - 16) {
-                    ticks.add(new Tick(Numbers.tenths(x), Words.clock(t, zone)));
+                    ticks.add(new Tick(Numbers.tenths(x), Words.clock(t, zone), level(since, step)));
                 }
             }
             return ticks;
+        }
+
+        /** So many times narrower the picture's own step has to be for a tick to find room. */
+        private static int level(long since, int step) {
+            for (int i = STEPS.length - 1; i >= 0; i--) {
+                if (STEPS[i] <= step && since % STEPS[i] == 0) {
+                    return step / STEPS[i];
+                }
+            }
+            return step;
         }
     }
 }

@@ -527,4 +527,90 @@ class SequencePagesTest extends DemoPages {
             app.post("/shoots/1/expose", Map.of("was.ISO", "400", "ISO", ""));
         }
     }
+
+    private static final String SCRIPT = "/shoots/7/sequence";
+
+    private static HttpResponse<String> script(String... fields) throws Exception {
+        Map<String, String> form = new HashMap<>(Map.of("at", ""));
+        for (int i = 0; i < fields.length; i += 2) {
+            form.put(fields[i], fields[i + 1]);
+        }
+        return app.post(SCRIPT, form);
+    }
+
+    /** A phase of an eclipse's script is set by itself, goes to the other rig too, and is computed again. */
+    @Test
+    void aPhaseOfAScriptIsSet() throws Exception {
+        String before = app.get(SCRIPT + "/frames.csv").body();
+        assertEquals(
+                302,
+                script("action", "phase", "kind", "TOTALITY", "iso", "200", "frames", "3", "thirds", "6", "files", "RAW_JPEG")
+                        .statusCode());
+        List<CSVRecord> totality = csv(SCRIPT).stream()
+                .filter(r -> r.get("kind").equals("TOTALITY"))
+                .toList();
+        assertTrue(totality.stream().allMatch(r -> r.get("iso").equals("200") && r.get("files").equals("RAW_JPEG")));
+        assertEquals(3, totality.stream().map(r -> r.get("nominal_s")).distinct().count());
+        assertHas(app.get(SCRIPT).body(), "in 1 block with JPEG");
+        String refused = script("action", "phase", "kind", "TOTALITY", "iso", "0.5", "frames", "99").body();
+        assertHas(refused, "ISO 0.5");
+        assertHas(refused, "rames of a bracket 99");
+        app.post(SCRIPT + "/copy", Map.of("to", "2"));
+        assertTrue(csv("/shoots/7/rig2/sequence").stream()
+                .filter(r -> r.get("kind").equals("TOTALITY"))
+                .allMatch(r -> r.get("files").equals("RAW_JPEG")));
+        app.bean(Shoots.class).undo(7);
+        assertEquals(302, script("action", "phase-computed", "kind", "TOTALITY").statusCode());
+        assertEquals(before, app.get(SCRIPT + "/frames.csv").body());
+    }
+
+    /** One frame is set otherwise, moved, taken away; what has no place is refused with its moment. */
+    @Test
+    void aRowOfAScriptIsSet() throws Exception {
+        String before = app.get(SCRIPT + "/frames.csv").body();
+        String second = csv(SCRIPT).get(1).get("opens_utc");
+        assertEquals(
+                302,
+                script("action", "row", "kind", "PARTIAL_SUN", "was", second, "start", "09:50:30", "seconds", "0.01")
+                        .statusCode());
+        CSVRecord moved = csv(SCRIPT).get(1);
+        assertEquals("2027-08-02T07:50:30Z", moved.get("opens_utc"));
+        assertEquals("0.01", moved.get("nominal_s"));
+        int all = csv(SCRIPT).size();
+        assertEquals(
+                302,
+                script("action", "row-away", "kind", "PARTIAL_SUN", "was", "2027-08-02T07:50:30Z")
+                        .statusCode());
+        assertEquals(all - 1, csv(SCRIPT).size());
+        String refused = script(
+                        "action", "row", "kind", "TOTALITY", "start", "10:20:00", "seconds", "1", "aperture", "8", "iso", "100")
+                .body();
+        assertHas(refused, "no place for a frame at 10:20:00");
+        assertHas(refused, "value=\"10:20:00\"");
+        assertHas(script("action", "row-away", "kind", "TOTALITY").body(), "No frame is chosen");
+        script("action", "phase-computed", "kind", "PARTIAL_SUN");
+        assertEquals(before, app.get(SCRIPT + "/frames.csv").body());
+    }
+
+    /** All frames of a block that has many, some hundreds at a time. */
+    @Test
+    void framesArePaged() throws Exception {
+        String first = app.get(SCRIPT).body();
+        assertHas(first, "/sequence/frames?block=totality-1&amp;from=401");
+        String later = app.get("/shoots/7/sequence/frames?block=totality-1&from=401").body();
+        assertHas(later, "401 to ");
+        assertHas(later, "those before");
+        assertEquals(404, app.get("/shoots/7/sequence/frames?block=nothing").statusCode());
+        assertHas(app.get("/shoots/7/sequence/frames?block=totality-1&from=x").body(), "First frame");
+    }
+
+    private static List<CSVRecord> csv(String sequence) throws Exception {
+        return CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(app.get(sequence + "/frames.csv").body()))
+                .getRecords();
+    }
 }
