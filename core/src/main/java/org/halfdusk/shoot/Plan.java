@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
@@ -20,9 +21,11 @@ import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.trailing.FrameTrails;
+import org.halfdusk.trailing.School;
 
 /** A shoot answered: when, where the camera points, how to expose, which frames. Each subject adds its own reasons. */
 public sealed interface Plan
@@ -104,6 +107,36 @@ public sealed interface Plan
     default List<Symptom> symptoms() {
         return Symptom.OF_STARS;
     }
+
+    /** What follows first when one of time, aperture and ISO is changed. */
+    enum Following {
+        /** Of stars: the time is what they allow, the lens is open, ISO gives the light. */
+        ISO_FIRST,
+        /** Of bright discs: light is plenty, the time gives it. */
+        TIME_FIRST,
+        /** Of sparks: time draws, it does not brighten. */
+        NONE
+    }
+
+    default Following following() {
+        return night().followed().filter(b -> b == Body.SUN || b == Body.MOON).isPresent()
+                ? Following.TIME_FIRST
+                : Following.ISO_FIRST;
+    }
+
+    /** Stops from the light that is wanted to what the setting takes in, positive brighter. */
+    double stopsOff();
+
+    /** What becomes of the picture by the time that it is exposed for: of a disc, sharp until it has moved what may be seen. */
+    default List<Zone> timeZones() {
+        OptionalDouble px = motionPx(new Frame(moment(), ONE_SECOND, setting().fNumber(), setting().iso()));
+        double sharp = px.isPresent() && px.getAsDouble() > 0
+                ? mostMotionPx() / px.getAsDouble()
+                : School.LONGEST_SECONDS;
+        return List.of(new Zone(sharp, Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+    }
+
+    ShutterTime ONE_SECOND = new ShutterTime(1, 1);
 
     /** Whether a longer time makes what is photographed brighter: of what moves on it only draws more. */
     default boolean timeBrightens() {

@@ -17,6 +17,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.halfdusk.typed.TypedTime;
 
 /**
  * A time of day as people read it off their clocks, and the moment of a night that it means. In the night in which clocks go back an
@@ -26,7 +27,7 @@ import java.util.regex.Pattern;
  */
 public record CivilTime(LocalTime time, Optional<ZoneOffset> offset) {
     private static final Pattern WRITTEN =
-            Pattern.compile("(\\d{1,2}:\\d\\d(?::\\d\\d)?)\\s*(?:(?:UTC)?([+\\-−]\\d{1,2}(?::?\\d\\d)?))?");
+            Pattern.compile(TypedTime.PATTERN + "\\s*(?:(?:utc)?([+\\-−]\\d{1,2}(?::?\\d\\d)?))?");
 
     private static final DateTimeFormatter MINUTES = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter SECONDS = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ROOT);
@@ -38,18 +39,17 @@ public record CivilTime(LocalTime time, Optional<ZoneOffset> offset) {
      */
     public record Meant(Instant at, boolean skipped) {}
 
-    /** 2:30, 02:30, 02:30:15, and with the offset 02:30+02:00, 02:30 UTC+2; nothing where it is none of them. */
+    /** 2:30, 02:30, 02:30:15, 2:30 am, and with the offset 02:30+02:00, 02:30 UTC+2; nothing where it is none of them. */
     public static Optional<CivilTime> read(String text) {
-        Matcher m = WRITTEN.matcher(text.strip());
+        Matcher m = WRITTEN.matcher(text.strip().toLowerCase(Locale.ROOT));
         if (!m.matches()) {
             return Optional.empty();
         }
         try {
-            String time = m.group(1);
-            String offset = m.group(2);
-            return Optional.of(new CivilTime(
-                    LocalTime.parse(time.indexOf(':') == 1 ? "0" + time : time),
-                    offset == null ? Optional.empty() : Optional.of(offset(offset.replace('−', '-')))));
+            String offset = m.group(5);
+            return TypedTime.of(m)
+                    .map(t -> new CivilTime(
+                            t, offset == null ? Optional.empty() : Optional.of(offset(offset.replace('−', '-')))));
         } catch (DateTimeException e) {
             return Optional.empty();
         }

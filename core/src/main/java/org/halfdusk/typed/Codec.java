@@ -1,7 +1,6 @@
 package org.halfdusk.typed;
 
 import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -64,11 +63,14 @@ public record Codec<T>(
     /** A number in a range, or nothing. */
     public static Codec<OptionalDouble> perhaps(Range range) {
         return new Codec<>(
-                t -> t.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(range.read(t)),
+                t -> t.isEmpty() || t.equals(ENDLESS) ? OptionalDouble.empty() : OptionalDouble.of(range.read(t)),
                 v -> v.isPresent() ? TypedNumber.plain(v.getAsDouble()) : "",
                 v -> v.isPresent() ? united(v.getAsDouble(), range) : "",
                 new Asked.Number(range.unit(), true));
     }
+
+    /** How people write that a distance has no end: nothing is fixed then. */
+    private static final String ENDLESS = "∞";
 
     private static String united(double value, Range range) {
         return TypedNumber.plain(value) + (range.unit().isEmpty() ? "" : " " + range.unit());
@@ -94,15 +96,10 @@ public record Codec<T>(
     }
 
     private static LocalTime time(String what, String text) {
-        try {
-            return LocalTime.parse(text.length() == 4 ? "0" + text : text)
-                    .withSecond(0)
-                    .withNano(0);
-        } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException(
-                    what + " “" + TypedNumber.shown(text) + "” is not a time of day; write it as 22:30, 00:00 to 23:59",
-                    e);
-        }
+        return TypedTime.read(text)
+                .map(t -> t.withSecond(0))
+                .orElseThrow(() -> new IllegalArgumentException(what + " “" + TypedNumber.shown(text)
+                        + "” is not a time of day; write it as 22:30 or 10:30 pm, 00:00 to 23:59"));
     }
 
     /** One of several. */

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * <p>A point or comma that stands alone is decimal, unless exactly three digits follow it: "1,200" is 1.2 to one reader and
  * 1200 to another. Of the two readings the one that the field allows is taken; where it allows both, both are named and
  * asked for. In fields of whole numbers it is 1200. Where both signs stand, or one stands several times, what they mean is
- * plain. A space, a no-break space or an apostrophe only ever stands between thousands. Nothing else is a number: no "12d",
+ * plain. Its unit may stand behind it, or another of the same kind; see {@link TypedUnit}. A space, a no-break space or an apostrophe only ever stands between thousands. Nothing else is a number: no "12d",
  * no "0x10", no "NaN", which the languages' own readers take.
  */
 public final class TypedNumber {
@@ -42,7 +42,8 @@ public final class TypedNumber {
         String u = unit.isEmpty() ? "" : " " + unit;
         String range = bound(least) + " to " + bound(most) + u;
         String typed = text.strip();
-        List<Double> allowed = readings(what, typed, range).stream()
+        TypedUnit.Counted counted = TypedUnit.read(what, typed, unit);
+        List<Double> allowed = readings(what, typed, counted, range).stream()
                 .filter(v -> v >= least && v <= most)
                 .toList();
         if (allowed.isEmpty()) {
@@ -65,7 +66,8 @@ public final class TypedNumber {
         String u = unit.isEmpty() ? "" : " " + unit;
         String typed = text.strip();
         String range = bound(least) + " to " + bound(most) + u;
-        double value = readings(what, typed, "a whole number from " + range).stream()
+        TypedUnit.Counted counted = TypedUnit.read(what, typed, unit);
+        double value = readings(what, typed, counted, "a whole number from " + range).stream()
                 .filter(v -> v == Math.rint(v))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(
@@ -101,11 +103,14 @@ public final class TypedNumber {
     }
 
     /** The same of what has to be a number: at least one reading. */
-    private static List<Double> readings(String what, String typed, String allowed) {
+    private static List<Double> readings(String what, String typed, TypedUnit.Counted counted, String allowed) {
         if (typed.isEmpty()) {
             throw new IllegalArgumentException(what + " is empty; " + allowed + " is allowed");
         }
-        List<Double> readings = readings(typed);
+        List<Double> readings = readings(counted.number()).stream()
+                .map(counted.of()::applyAsDouble)
+                .filter(Double::isFinite)
+                .toList();
         if (readings.isEmpty()) {
             throw new IllegalArgumentException(
                     what + " “" + shown(typed) + "” is not a number; " + allowed + " is allowed");

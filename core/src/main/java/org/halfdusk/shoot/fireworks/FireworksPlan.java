@@ -25,6 +25,7 @@ import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.time.Interval;
 
 /** A fireworks shoot answered. */
@@ -214,6 +215,29 @@ public record FireworksPlan(
     @Override
     public Traits traits() {
         return FireworksPlanner.TRAITS;
+    }
+
+    @Override
+    public Following following() {
+        return Following.NONE;
+    }
+
+    /** By aperture and ISO alone: against what is usual for the scene. */
+    @Override
+    public double stopsOff() {
+        double finale = scene() == Scene.FINALE ? 1 : scene() == Scene.TOWN ? -1 : 0;
+        return USUAL_APERTURE.stoppedDown(finale).stopsOver(setting().fNumber())
+                + setting().iso().stopsOver(USUAL_ISO);
+    }
+
+    /** Strokes, one whole break, several over each other. */
+    @Override
+    public List<Zone> timeZones() {
+        double burn = Show.burnSeconds(show.largest());
+        return List.of(
+                new Zone(burn / 2, Zone.Kind.STROKES),
+                new Zone(CLIMB_SECONDS + burn + WAIT_SECONDS, Zone.Kind.WHOLE_BREAK),
+                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.SEVERAL_BREAKS));
     }
 
     @Override

@@ -21,6 +21,7 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
@@ -32,6 +33,7 @@ import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 
@@ -254,6 +256,21 @@ public record LunarEclipsePlan(
     @Override
     public Traits traits() {
         return LunarEclipsePlanner.TRAITS;
+    }
+
+    @Override
+    public double stopsOff() {
+        LunarExposure e = step(moment).exposure();
+        Setting s = e.setting();
+        double wanted = EclipseGuide.seconds(s.fNumber(), s.iso(), e.q() - e.airStops() + e.skyStops());
+        return Stops.between(s.shutter().realSeconds(), wanted);
+    }
+
+    @Override
+    public List<Zone> timeZones() {
+        return List.of(
+                new Zone(limitSeconds(moment), Zone.Kind.SHARP),
+                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
     }
 
     @Override

@@ -89,7 +89,11 @@ public record LunarExposure(
         Iso iso = wishes.pinnedIso().orElse(lowest);
         if (wishes.pinnedSeconds().isPresent()) {
             ShutterTime pinned = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
-            return of(q, air, limit, pinned, n, iso, guide, Spent.PINNED, skyStops);
+            // ISO follows a time that is fixed.
+            double more = EclipseGuide.seconds(n, lowest, guide) / pinned.realSeconds();
+            Iso follows = wishes.pinnedIso()
+                    .orElseGet(() -> lowest.times(Math.max(1, more)).nearest(isos));
+            return of(q, air, limit, pinned, n, follows, guide, Spent.PINNED, skyStops);
         }
         double needed = EclipseGuide.seconds(n, iso, guide);
         // A ring is not turned frame by frame: such a lens keeps its aperture.

@@ -17,6 +17,8 @@ import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.trailing.School;
 import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.trailing.FrameTrails;
@@ -71,6 +73,22 @@ public record MilkyWayPlan(
     @Override
     public Traits traits() {
         return MilkyWayPlanner.TRAITS;
+    }
+
+    @Override
+    public double stopsOff() {
+        return exposure.stopsOverTarget();
+    }
+
+    /** Points until aperture and pixel show it, round for the trail budget, then trails. */
+    @Override
+    public List<Zone> timeZones() {
+        double budget = exposure.seconds(School.PIXEL_BUDGET);
+        double pinpoint = Math.min(budget, exposure.seconds(School.NPF_1));
+        return List.of(
+                new Zone(pinpoint, Zone.Kind.PINPOINT),
+                new Zone(budget, Zone.Kind.ROUND),
+                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.TRAILS));
     }
 
     @Override

@@ -23,6 +23,7 @@ import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 
@@ -92,6 +93,18 @@ public record MoonPlan(
     @Override
     public Traits traits() {
         return MoonPlanner.TRAITS;
+    }
+
+    @Override
+    public double stopsOff() {
+        return shot.stopsOff();
+    }
+
+    /** Sharp until the moon, a long lens or a hand moves too much. */
+    @Override
+    public List<Zone> timeZones() {
+        return List.of(
+                new Zone(shot.limitSeconds(), Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
     }
 
     @Override

@@ -121,7 +121,9 @@ public record MoonShot(
         double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Iso> isos = rig.camera().isos();
-        Iso wishedIso = lowIso.times(Math.max(1, atLowest / least));
+        // A time that is fixed lets ISO follow it.
+        double available = wishes.pinnedSeconds().orElse(least);
+        Iso wishedIso = lowIso.times(Math.max(1, atLowest / available));
         Iso iso = wishes.pinnedIso().orElseGet(() -> wishedIso.markFrom(isos, ShutterTime.FORGIVEN));
         double exact = atLowest * lowIso.value() / iso.value();
         ShutterTime shutter = wishes.pinnedSeconds().isPresent()

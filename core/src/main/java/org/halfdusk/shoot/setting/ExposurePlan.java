@@ -57,6 +57,15 @@ public record ExposurePlan(
         return sky.stopsOver(wishes.isoSchool().histogramPosition());
     }
 
+    /** What a school gives for it, s. */
+    public double seconds(School school) {
+        return sharp.stream()
+                .filter(s -> s.school() == school)
+                .mapToDouble(SharpTime::seconds)
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** A setting that gives the same light. */
     public record Equivalent(ShutterTime shutter, Iso iso) {}
 

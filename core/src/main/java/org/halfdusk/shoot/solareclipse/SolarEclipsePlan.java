@@ -20,6 +20,7 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.PhaseChoice;
@@ -31,6 +32,7 @@ import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**
@@ -168,6 +170,19 @@ public record SolarEclipsePlan(
     @Override
     public Traits traits() {
         return SolarEclipsePlanner.TRAITS;
+    }
+
+    @Override
+    public double stopsOff() {
+        SolarExposure e = exposure(phase(), moment);
+        return Stops.between(e.shutter().realSeconds(), e.exactSeconds());
+    }
+
+    @Override
+    public List<Zone> timeZones() {
+        return List.of(
+                new Zone(limitSeconds(moment), Zone.Kind.SHARP),
+                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
     }
 
     /** In totality the inner corona, otherwise the partial phase through the filter. */

@@ -11,6 +11,7 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.setting.ApertureChoice;
+import org.halfdusk.shoot.setting.ApertureReason;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.IsoReason;
 import org.halfdusk.shoot.setting.Wishes;
@@ -52,14 +53,13 @@ public record TrailsExposure(
         SKY_GLOW,
         /** The light that a film of one speed needs, its slowness in the dark counted. */
         FILM,
+        /** Aperture and ISO are fixed: it follows the light. */
+        LIGHT,
         PINNED
     }
 
     static TrailsExposure of(Rig rig, SkyBrightness skyBrightness, Wishes wishes) {
-        ApertureChoice aperture = ApertureChoice.preferring(
-                wishes.pinnedAperture().isPresent() ? USUAL_APERTURE : USUAL_APERTURE.atLeast(rig.widestAperture()),
-                rig,
-                wishes);
+        ApertureChoice aperture = aperture(rig, skyBrightness, wishes);
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Iso> isos = rig.camera().isos();
         double slowest = limit(rig, skyBrightness, aperture.fNumber(), isos.get(0));
@@ -78,6 +78,13 @@ public record TrailsExposure(
         } else if (wishes.pinnedSeconds().isPresent()) {
             chosen = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
             reason = TimeReason.PINNED;
+        } else if (wishes.pinnedAperture().isPresent() && wishes.pinnedIso().isPresent()) {
+            double needed = new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED)
+                            .isoFor(wishes.isoSchool().histogramPosition())
+                            .value()
+                    / wishes.pinnedIso().get().value();
+            chosen = ShutterTime.nearest(Math.min(School.LONGEST_SECONDS, needed), times);
+            reason = TimeReason.LIGHT;
         } else if (usual.realSeconds() > slowest) {
             chosen = ShutterTime.roundDown(slowest, times).orElseGet(() -> times.get(times.size() - 1));
             reason = TimeReason.SKY_GLOW;
@@ -96,6 +103,25 @@ public record TrailsExposure(
                 iso,
                 IsoReason.of(wishes, exact, iso),
                 limit(rig, skyBrightness, aperture.fNumber(), iso));
+    }
+
+    /** The usual one, or where time and ISO are fixed that which the light then asks for. */
+    private static ApertureChoice aperture(Rig rig, SkyBrightness sky, Wishes wishes) {
+        if (wishes.pinnedAperture().isEmpty()
+                && wishes.pinnedSeconds().isPresent()
+                && wishes.pinnedIso().isPresent()) {
+            ShutterTime time = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), ExposurePlan.times(rig));
+            double counts = Reciprocity.counts(rig.camera(), time.realSeconds());
+            Iso needed = new SkyExposure(sky, FNumber.ONE, counts, Iso.HUNDRED)
+                    .isoFor(wishes.isoSchool().histogramPosition());
+            FNumber exact = FNumber.ONE.stoppedDown(wishes.pinnedIso().get().stopsOver(needed));
+            FNumber nearest = exact.nearest(rig.apertures());
+            return new ApertureChoice(nearest, new ApertureReason.FromLight(exact, exact.stopsOver(nearest)));
+        }
+        return ApertureChoice.preferring(
+                wishes.pinnedAperture().isPresent() ? USUAL_APERTURE : USUAL_APERTURE.atLeast(rig.widestAperture()),
+                rig,
+                wishes);
     }
 
     /** Seconds until the sky stands at the glow limit. */

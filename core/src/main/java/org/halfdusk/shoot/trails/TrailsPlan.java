@@ -22,6 +22,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.time.Interval;
 
 /**
@@ -112,6 +113,23 @@ public record TrailsPlan(
     public Traits traits() {
         return TrailsPlanner.TRAITS;
     }
+
+    @Override
+    public double stopsOff() {
+        return exposure.sky().stopsOver(wishes().isoSchool().histogramPosition());
+    }
+
+    /** Short frames make many files; long ones end where the sky's glow drowns faint trails. */
+    @Override
+    public List<Zone> timeZones() {
+        return List.of(
+                new Zone(Math.min(MANY_FILES_SECONDS, exposure.glowLimitSeconds()), Zone.Kind.MANY_FILES),
+                new Zone(exposure.glowLimitSeconds(), Zone.Kind.CLEAN_TRAILS),
+                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.GLOW));
+    }
+
+    /** Three frames a minute and more: hours of trails are then a thousand files†. */
+    private static final double MANY_FILES_SECONDS = 20;
 
     @Override
     public Setting setting() {

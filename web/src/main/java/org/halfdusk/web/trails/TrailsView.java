@@ -277,6 +277,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                         + Words.seconds(
                                 Reciprocity.counts(e.rig().camera(), e.shutter().realSeconds()))
                         + " of light. " + glow;
+            case LIGHT -> "Aperture and ISO are fixed: so long the sky needs to stand where you want it. " + glow;
             case PINNED -> "You fixed this time. " + glow;
         };
         return new Because("Why " + label, label, reason);

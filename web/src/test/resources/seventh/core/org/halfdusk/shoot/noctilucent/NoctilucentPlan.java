@@ -47,6 +47,11 @@ public record NoctilucentPlan(
     }
 
     @Override
+    public double stopsOff() {
+        return 0;
+    }
+
+    @Override
     public Setting setting() {
         ShutterTime time = ShutterTime.nearest(4, ExposurePlan.times(rig));
         return new Setting(time, rig.widestAperture(), Iso.of(400).nearest(rig.camera().isos()), 5200);

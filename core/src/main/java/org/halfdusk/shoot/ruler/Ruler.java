@@ -1,0 +1,242 @@
+package org.halfdusk.shoot.ruler;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.SharpTime;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.setting.ExposureLimits;
+import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Zone;
+
+/**
+ * One of time, aperture and ISO as a ruler: so many stops long, more light to the right.
+ *
+ * @param from and to: ends on the scale of {@link Part}, whole stops
+ * @param marks that the kit has, from little light to much
+ * @param zones in order, without gaps
+ * @param ticks of schools and limits, those inside
+ * @param at where the setting stands
+ */
+public record Ruler(
+        Part part, double from, double to, List<Mark> marks, List<Span> zones, List<Tick> ticks, double at, State state) {
+    /** How long every ruler is, stops: as far as from f/16 to f/1. */
+    public static final int STOPS = 8;
+
+    /** A value that can be set. @param value nominal @param whole whether a whole stop, which is labelled */
+    public record Mark(double stops, double value, String label, boolean whole) {}
+
+    /** A zone between two places of the scale. */
+    public record Span(double from, double to, Zone.Kind kind) {}
+
+    /** Where a rule or a limit stands. @param value seconds, f-number or ISO */
+    public record Tick(double stops, What what, double value) {}
+
+    /** What a tick stands for. */
+    public enum What {
+        NPF_1,
+        NPF_2,
+        NPF_3,
+        RULE_500,
+        PERSON,
+        LIMIT,
+        SHARPEST,
+        TARGET,
+        LIFT
+    }
+
+    /** Whether a person holds it, the plan has computed it, or it follows the other two. */
+    public enum State {
+        HELD,
+        COMPUTED,
+        FOLLOWS
+    }
+
+    /** An Airy disc of more pixels than this is seen as softness†; 2.44 · 0.55 µm across at f/1. */
+    private static final double SOFT_PIXELS = 2.5;
+
+    private static final double AIRY_MICROMETRES = 2.44 * 0.55;
+
+    /** Lenses soften in the corners within so many stops of wide open†, and never before the stop over their sharpest. */
+    private static final double SOFT_CORNER_STOPS = 2;
+
+    /** About the target so many stops below and above are right; for stars how far below it lifting costs noise†. */
+    private static final double RIGHT_BELOW = 1.5;
+
+    private static final double RIGHT_ABOVE = 0.7;
+    private static final double STARS_BELOW = 2;
+    private static final double STARS_ABOVE = 0.35;
+
+    /** A mark still belongs to what ends at it. */
+    private static final double FORGIVEN = 1.01;
+
+    /** The three of a plan as it is set at its moment. */
+    public static List<Ruler> of(Plan plan) {
+        return List.of(time(plan), aperture(plan), iso(plan));
+    }
+
+    private static Ruler time(Plan plan) {
+        Rig rig = plan.rig();
+        List<Mark> marks = ExposurePlan.times(rig).stream()
+                .sorted(Comparator.naturalOrder())
+                .map(t -> new Mark(Part.TIME.stops(t.realSeconds()), t.nominalSeconds(), t.label(), whole(t)))
+                .toList();
+        List<Tick> ticks = new ArrayList<>();
+        plan.pointStars().ifPresent(e -> e.sharp().forEach(s -> what(s).ifPresent(w -> ticks.add(tick(Part.TIME, w, s.seconds())))));
+        if (plan.pointStars().isPresent() && plan.wishes().limits().personStands()) {
+            ticks.add(tick(Part.TIME, What.PERSON, ExposureLimits.PERSON_SECONDS));
+        }
+        List<Zone> zones = new ArrayList<>(plan.timeZones());
+        // Of stars a bulb's times are for the ground; trails and all else may use them.
+        double dial = ShutterTime.nearest(rig.camera().longestTimedSeconds(), ExposurePlan.times(rig))
+                .realSeconds();
+        double last = marks.get(marks.size() - 1).stops();
+        boolean forGround = plan.pointStars().isPresent() && rig.camera().bulb();
+        double ends = forGround ? dial * FORGIVEN : Math.pow(2, last) * FORGIVEN;
+        List<Zone> cut = new ArrayList<>();
+        for (Zone z : zones) {
+            cut.add(new Zone(Math.min(z.until(), ends), z.kind()));
+        }
+        cut.add(new Zone(Double.POSITIVE_INFINITY, forGround ? Zone.Kind.BULB : Zone.Kind.OUT_OF_REACH));
+        return ruler(plan, Part.TIME, marks, cut, ticks);
+    }
+
+    private static boolean whole(ShutterTime t) {
+        double stops = Part.TIME.stops(t.realSeconds());
+        return t.bulb()
+                ? t.nominalSeconds() % 60 == 0 && Math.abs(Math.rint(stops + 0.093) - stops - 0.093) < 0.2
+                : Math.abs(stops - Math.rint(stops)) < 0.05;
+    }
+
+    private static Optional<What> what(SharpTime s) {
+        return switch (s.school()) {
+            case NPF_1 -> Optional.of(What.NPF_1);
+            case NPF_2 -> Optional.of(What.NPF_2);
+            case NPF_3 -> Optional.of(What.NPF_3);
+            case DIVIDE_500_EQUIVALENT -> Optional.of(What.RULE_500);
+            default -> Optional.empty();
+        };
+    }
+
+    private static Ruler aperture(Plan plan) {
+        Rig rig = plan.rig();
+        List<Mark> marks = rig.apertures().stream()
+                .sorted(Comparator.reverseOrder())
+                .map(n -> new Mark(Part.APERTURE.stops(n.value()), n.value(), n.label(), n.fullStop()))
+                .toList();
+        FNumber widest = rig.widestAperture();
+        FNumber sharpest = rig.sharpestAperture();
+        double pitch = rig.camera().sensor().pixelPitchMicrometres();
+        double corners = Math.max(
+                widest.value(),
+                Math.min(
+                        widest.stoppedDown(SOFT_CORNER_STOPS).value(),
+                        sharpest.stoppedDown(-1).value()));
+        double soft = Math.max(corners, SOFT_PIXELS * pitch / AIRY_MICROMETRES);
+        List<Zone> zones = List.of(
+                new Zone(rig.smallestAperture().value(), Zone.Kind.OUT_OF_REACH),
+                new Zone(soft, Zone.Kind.SOFTENED),
+                new Zone(corners, Zone.Kind.SHARP_LENS),
+                new Zone(widest.value(), Zone.Kind.SOFT_CORNERS),
+                new Zone(0, Zone.Kind.OUT_OF_REACH));
+        return ruler(
+                plan, Part.APERTURE, marks, zones, List.of(tick(Part.APERTURE, What.SHARPEST, sharpest.value())));
+    }
+
+    private static Ruler iso(Plan plan) {
+        List<Iso> isos = plan.rig().camera().isos();
+        List<Mark> marks = isos.stream()
+                .map(i -> new Mark(Part.ISO.stops(i.value()), i.value(), i.toString(), whole(i)))
+                .toList();
+        double now = plan.setting().iso().value();
+        double target = now / Math.pow(2, plan.stopsOff());
+        double clips = now * Math.pow(2, plan.exposed().stopsUnderClipping());
+        List<Tick> ticks = new ArrayList<>(List.of(tick(Part.ISO, What.TARGET, target)));
+        List<Zone> zones = new ArrayList<>();
+        double lowest = isos.get(0).value() * 0.99;
+        zones.add(new Zone(lowest, Zone.Kind.OUT_OF_REACH));
+        if (plan.traits().stars()) {
+            IsoSchool school = plan.wishes().isoSchool();
+            double safe = target * Math.pow(IsoSchool.PROTECT_COLOURS.histogramPosition() / school.histogramPosition(), 2.2);
+            double lift = target * Math.pow(IsoSchool.LIFT_AT_CAMERA.histogramPosition() / school.histogramPosition(), 2.2);
+            if (school != IsoSchool.LIFT_AT_CAMERA) {
+                ticks.add(tick(Part.ISO, What.LIFT, lift));
+            }
+            zones.add(new Zone(safe / Math.pow(2, STARS_BELOW), Zone.Kind.LIFTED));
+            zones.add(new Zone(safe * Math.pow(2, STARS_ABOVE), Zone.Kind.COLOURS_SAFE));
+            zones.add(new Zone(clips, Zone.Kind.CORES_CLIP));
+        } else {
+            zones.add(new Zone(target / Math.pow(2, RIGHT_BELOW), Zone.Kind.DARK));
+            zones.add(new Zone(Math.min(clips, target * Math.pow(2, RIGHT_ABOVE)), Zone.Kind.RIGHT));
+            zones.add(new Zone(clips, Zone.Kind.BRIGHT));
+        }
+        double highest = isos.get(isos.size() - 1).value() * 1.01;
+        List<Zone> cut = new ArrayList<>();
+        zones.forEach(z -> cut.add(new Zone(Math.min(z.until(), highest), z.kind())));
+        cut.add(new Zone(highest, Zone.Kind.CLIPPED));
+        cut.add(new Zone(Double.POSITIVE_INFINITY, Zone.Kind.OUT_OF_REACH));
+        return ruler(plan, Part.ISO, marks, cut, ticks);
+    }
+
+    private static boolean whole(Iso iso) {
+        double stops = Part.ISO.stops(iso.value());
+        return Math.abs(stops - Math.rint(stops)) < 0.05;
+    }
+
+    private static Tick tick(Part part, What what, double value) {
+        return new Tick(part.stops(value), what, value);
+    }
+
+    private static Ruler ruler(Plan plan, Part part, List<Mark> marks, List<Zone> zones, List<Tick> ticks) {
+        Setting s = plan.setting();
+        double at = part.stops(part.value(s));
+        double first = Math.floor(marks.get(0).stops() + 0.01);
+        double last = Math.ceil(marks.get(marks.size() - 1).stops() - 0.01);
+        double middle = Math.floor(at) - STOPS / 2.0;
+        double from = Math.max(Math.min(first, last - STOPS), Math.min(middle, last - STOPS));
+        if (part != Part.TIME) {
+            from = Math.min(Math.max(from, first), Math.max(first, last - STOPS));
+            from = last - first <= STOPS ? (part == Part.APERTURE ? last + 1 - STOPS : first) : from;
+        }
+        double to = from + STOPS;
+        List<Span> spans = new ArrayList<>();
+        double begin = from;
+        for (Zone z : zones) {
+            double until = z.until() == 0 ? to : part.stops(z.until());
+            double end = Math.max(begin, Math.min(to, Double.isNaN(until) ? to : until));
+            if (end - begin > 0.01) {
+                spans.add(new Span(begin, end, z.kind()));
+                begin = end;
+            }
+        }
+        double start = from;
+        return new Ruler(
+                part,
+                from,
+                to,
+                marks.stream()
+                        .filter(m -> m.stops() > start - 0.01 && m.stops() < to + 0.01)
+                        .toList(),
+                spans,
+                ticks.stream()
+                        .filter(t -> t.stops() >= start && t.stops() <= to)
+                        .sorted(Comparator.comparing(Tick::stops))
+                        .toList(),
+                at,
+                state(plan, part));
+    }
+
+    private static State state(Plan plan, Part part) {
+        if (part.held(plan.wishes())) {
+            return State.HELD;
+        }
+        return Follow.of(plan).filter(p -> p == part).isPresent() ? State.FOLLOWS : State.COMPUTED;
+    }
+}

@@ -1,0 +1,62 @@
+package org.halfdusk.shoot.setting;
+
+/**
+ * A stretch of times, apertures or ISO values in which a picture comes out alike.
+ *
+ * @param until seconds, f-number or ISO at which it ends, counted from what takes in least light
+ */
+public record Zone(double until, Kind kind) {
+    /** How good a stretch is. */
+    public enum Tone {
+        GOOD,
+        FAIR,
+        BAD,
+        NONE
+    }
+
+    /** What becomes of the picture there. */
+    public enum Kind {
+        /** Stars are points. */
+        PINPOINT(Tone.GOOD),
+        /** Stars are round for how the picture is looked at. */
+        ROUND(Tone.FAIR),
+        TRAILS(Tone.BAD),
+        BULB(Tone.NONE),
+        /** So short that trails take many files. */
+        MANY_FILES(Tone.FAIR),
+        CLEAN_TRAILS(Tone.GOOD),
+        /** The sky's own light drowns faint trails. */
+        GLOW(Tone.BAD),
+        /** The disc moves less than is seen. */
+        SHARP(Tone.GOOD),
+        BLURRED(Tone.BAD),
+        /** Sparks are short strokes. */
+        STROKES(Tone.FAIR),
+        WHOLE_BREAK(Tone.GOOD),
+        SEVERAL_BREAKS(Tone.FAIR),
+        /** By diffraction. */
+        SOFTENED(Tone.FAIR),
+        SHARP_LENS(Tone.GOOD),
+        SOFT_CORNERS(Tone.FAIR),
+        /** What the lens or the camera has not. */
+        OUT_OF_REACH(Tone.NONE),
+        /** Noisy when it is lifted later. */
+        LIFTED(Tone.FAIR),
+        COLOURS_SAFE(Tone.GOOD),
+        CORES_CLIP(Tone.FAIR),
+        DARK(Tone.FAIR),
+        RIGHT(Tone.GOOD),
+        BRIGHT(Tone.FAIR),
+        CLIPPED(Tone.BAD);
+
+        private final Tone tone;
+
+        Kind(Tone tone) {
+            this.tone = tone;
+        }
+
+        public Tone tone() {
+            return tone;
+        }
+    }
+}
