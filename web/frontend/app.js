@@ -1,8 +1,6 @@
 // Makes the pages quick; all of them work without it. No rules of the job live here.
 "use strict";
 
-document.documentElement.classList.add("scripted");
-
 // Every change carries the token of the page; forms have it in a field, other requests get it here.
 document.addEventListener("htmx:config:request", (event) => {
   const meta = document.querySelector('meta[name="csrf"]');
@@ -28,6 +26,18 @@ document.addEventListener("change", (event) => {
   const form = event.target.closest("form[data-autosave]");
   if (form && form.checkValidity()) form.requestSubmit();
 });
+
+// What draws the frame is long, and asked for only where there is one.
+const withFrame = () => {
+  const own = document.querySelector("script[data-drawer]");
+  if (!own || !document.querySelector("canvas[data-frame]") || document.querySelector("script[data-drawing]")) return;
+  const script = document.createElement("script");
+  script.src = own.dataset.drawer;
+  script.dataset.drawing = "true";
+  document.head.append(script);
+};
+document.addEventListener("DOMContentLoaded", withFrame);
+document.addEventListener("htmx:after:swap", withFrame);
 
 const typing = (element) => element.closest("input, textarea, select, [contenteditable]") !== null;
 const go = (href) => {
@@ -185,7 +195,11 @@ document.addEventListener("keydown", (event) => {
     waiting = setTimeout(() => strip.show(el), 250);
   } else if (event.key === "n") {
     if (carpet.of()) carpet.next(carpet.of());
-    else document.querySelector("[data-next-good]")?.click();
+    else {
+      // Another night changes the shoot: nothing is saved by one key without asking.
+      const night = document.querySelector("[data-next-good]");
+      if (night && window.confirm("Move this shoot to the " + night.textContent.trim().toLowerCase() + "? Undo takes it back.")) night.click();
+    }
   } else if (event.key === "?") {
     go("/keys");
   }
@@ -562,4 +576,15 @@ document.addEventListener("click", (event) => {
   if (!form) return;
   form.closest("details").open = true;
   form.elements.was.value = row.dataset.opens;
+});
+
+// A ruler's handle goes along with the slider over it; letting go asks what follows.
+document.addEventListener("input", (event) => {
+  const slider = event.target.closest && event.target.closest(".scale input[type='range']");
+  if (!slider) return;
+  const label = slider.dataset.labels.split("|")[Number(slider.value)] || "";
+  const handle = slider.closest(".scale").querySelector(".scale-handle");
+  handle.setAttribute("x", (100 * slider.value) / slider.max + "%");
+  handle.querySelector("text").textContent = label;
+  slider.setAttribute("aria-valuetext", label);
 });

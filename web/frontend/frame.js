@@ -41,8 +41,17 @@
   const altitudeOf = (v) => Math.asin(clamp(v[2], -1, 1)) / RAD;
 
   // ---- The sheet of a night, made ready for drawing once.
-  const bytes = (text) => Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
-  const millionths = (list) => Float64Array.from(list, (v) => v / 1e6);
+  // Loops: what the language offers for it takes ten times as long, which a phone feels.
+  const bytes = (text) => {
+    const raw = atob(text), out = new Uint8Array(raw.length);
+    for (let i = 0; i < raw.length; i++) out[i] = raw.charCodeAt(i);
+    return out;
+  };
+  const millionths = (list) => {
+    const out = new Float64Array(list.length);
+    for (let i = 0; i < list.length; i++) out[i] = list[i] / 1e6;
+    return out;
+  };
   const ready = (s) => {
     const warmth = new Float32Array(360 * 81);
     for (let b = 0; b < 81; b++)
@@ -64,7 +73,10 @@
       const answer = await fetch(url);
       if (!answer.ok) throw new Error("the sky of this night could not be computed");
       sheets.clear();
-      sheets.set(url, ready(await answer.json()));
+      const sheet = await answer.json();
+      await new Promise((go) => setTimeout(go));
+      sheets.set(url, ready(sheet));
+      await new Promise((go) => setTimeout(go));
     }
     return sheets.get(url);
   };
@@ -217,7 +229,8 @@
   };
 
   let raster = null;
-  const drawSky = (ctx, s, e, grid, w, h, cell) => {
+  // Row by row, so that who draws it can stop between two rows and let the page answer.
+  const fillSky = function* (s, e, grid, w, h, cell) {
     const cols = Math.ceil(w / cell), rows = Math.ceil(h / cell);
     if (!raster || raster.canvas.width !== cols || raster.canvas.height !== rows) {
       const canvas = document.createElement("canvas");
@@ -233,7 +246,8 @@
     for (let r = 0; r < 3; r++)
       for (let c = 0; c < 3; c++) t[3 * r + c] = g[3 * r] * m[3 * c] + g[3 * r + 1] * m[3 * c + 1] + g[3 * r + 2] * m[3 * c + 2];
     let k = 0;
-    for (let j = 0; j < rows; j++)
+    for (let j = 0; j < rows; j++) {
+      yield;
       for (let i = 0; i < cols; i++, k++) {
         const v = unproject(e, ((i + 0.5) * cell - w / 2) / e.perMm, (e.mid - (j + 0.5) * cell) / e.perMm);
         let azimuth = Math.atan2(v[1], v[0]) / RAD;
@@ -279,6 +293,10 @@
           out[o + 2] = b;
         }
       }
+    }
+  };
+  const drawSky = (ctx, cell) => {
+    const { width: cols, height: rows } = raster.canvas;
     raster.ctx.putImageData(raster.image, 0, 0);
     ctx.imageSmoothingEnabled = true;
     ctx.imageSmoothingQuality = "medium";
@@ -286,10 +304,11 @@
     return { cols, cell };
   };
 
-  const drawStars = (ctx, s, e, w, h, sky, scale) => {
+  const drawStars = function* (ctx, s, e, w, h, sky, scale) {
     const halfW = w / 2 / e.perMm, top = e.mid / e.perMm, bottom = (e.mid - h) / e.perMm;
     const buckets = new Map();
     for (let i = 0, k = 0; i < s.magnitudes.length; i++, k += 3) {
+      if (i % 512 === 511) yield;
       const v = starAt(s.stars, k);
       if (v[2] < -0.012) continue;
       if (v[0] * e.ax + v[1] * e.ay + v[2] * e.az < (e.fish ? -0.17 : 0.1)) continue;
@@ -310,6 +329,7 @@
       list.push(x, y);
     }
     for (const [key, list] of buckets) {
+      yield;
       const c = STARS[Math.floor(key / 100)], strong = Math.floor((key % 100) / 10), r = (0.55 + (key % 10) * 0.34) * scale;
       ctx.fillStyle = tint(c[0], c[1], c[2], 0.25 + 0.15 * strong);
       if (r < 1.1) {
@@ -754,23 +774,54 @@
     }
     const ctx = el.getContext("2d");
     ctx.setTransform(dense, 0, 0, dense, 0, 0);
-    paint(ctx, s, p, w, h, { quick, bare: false, around: 1.1, scale: field() ? 1.4 : 1 });
-    el.dataset.milliseconds = (performance.now() - start).toFixed(2);
+    const how = { quick, bare: false, around: 1.1, scale: field() ? 1.4 : 1 };
+    const steps = painting(ctx, s, p, w, h, how);
+    const own = ++job;
+    if (quick) {
+      while (!steps.next().done);
+      el.dataset.milliseconds = (performance.now() - start).toFixed(2);
+      return;
+    }
+    // What is drawn in full is drawn in slices: a finger is answered in between, and a newer picture takes its place.
+    const slice = () => {
+      if (own !== job) return;
+      const until = performance.now() + SLICE;
+      while (performance.now() < until) {
+        if (steps.next().done) {
+          el.dataset.milliseconds = (performance.now() - start).toFixed(2);
+          return;
+        }
+      }
+      setTimeout(slice);
+    };
+    slice();
   };
-  const paint = (ctx, s, p, w, h, how) => {
+  let job = 0;
+  const SLICE = 7;
+  const paint = (...all) => {
+    const steps = painting(...all);
+    while (!steps.next().done);
+  };
+  const painting = function* (ctx, s, p, w, h, how) {
     const m = moment(s, p.at);
     const e = eyeFor(p, w, h, how.around);
     const grid = skyGrid(s, p.at);
+    const cell = how.quick ? 9 : how.bare ? 3 : 2;
+    yield* fillSky(s, e, grid, w, h, cell);
     ctx.fillStyle = tint(5, 7, 11);
     ctx.fillRect(0, 0, w, h);
-    lastSky = drawSky(ctx, s, e, grid, w, h, how.quick ? 9 : how.bare ? 3 : 2);
+    lastSky = drawSky(ctx, cell);
+    yield;
     if (p.shown.trails) drawTrails(ctx, s, e, p, w, h, how.quick);
-    else drawStars(ctx, s, e, w, h, lastSky, how.bare ? w / 900 : 1);
+    else yield* drawStars(ctx, s, e, w, h, lastSky, how.bare ? w / 900 : 1);
+    yield;
     drawBodies(ctx, s, e, how.bare ? { ...p, shown: {} } : p, w, h, m, how.scale);
     if (!how.bare) {
       drawLines(ctx, s, e, p, w, h);
+      yield;
       if (p.shown.names) drawWays(ctx, s, e, p, w, h, m, how.scale);
     }
+    yield;
     drawGround(ctx, s, e, how.bare ? { ...p, shown: {} } : p, w, h);
     if (how.bare) return;
     const points = p.shown.overview ? edge(e, w, p.frame) : box(e, w, p.frame);
@@ -837,7 +888,8 @@
       note.textContent = "The picture cannot be drawn: " + e.message + ". The figures beside it hold.";
     }
   };
-  document.addEventListener("DOMContentLoaded", begin);
+  if (document.readyState === "loading") document.addEventListener("DOMContentLoaded", begin);
+  else begin();
   document.addEventListener("htmx:after:swap", begin);
   window.addEventListener("resize", () => soon(false));
   document.addEventListener("playhead", (event) => {

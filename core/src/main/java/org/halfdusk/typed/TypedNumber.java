@@ -47,7 +47,7 @@ public final class TypedNumber {
                 .filter(v -> v >= least && v <= most)
                 .toList();
         if (allowed.isEmpty()) {
-            throw outside(what, shown(typed), least, most, unit);
+            throw outside(what, shown(what.endsWith("f/") ? counted.number() : typed), least, most, unit);
         }
         if (allowed.size() > 1) {
             throw new IllegalArgumentException(what + " “" + typed + "” can be read as " + bound(allowed.get(0))

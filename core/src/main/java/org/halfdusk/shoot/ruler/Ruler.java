@@ -82,12 +82,30 @@ public record Ruler(
         return List.of(time(plan), aperture(plan), iso(plan));
     }
 
+    /** All values of a part that the kit has, from little light to much. */
+    public static List<Mark> marks(Plan plan, Part part) {
+        Rig rig = plan.rig();
+        return switch (part) {
+            case TIME ->
+                ExposurePlan.times(rig).stream()
+                        .sorted(Comparator.naturalOrder())
+                        .map(t -> new Mark(part.stops(t.realSeconds()), t.nominalSeconds(), t.label(), whole(t)))
+                        .toList();
+            case APERTURE ->
+                rig.apertures().stream()
+                        .sorted(Comparator.reverseOrder())
+                        .map(n -> new Mark(part.stops(n.value()), n.value(), n.label(), n.fullStop()))
+                        .toList();
+            case ISO ->
+                rig.camera().isos().stream()
+                        .map(i -> new Mark(part.stops(i.value()), i.value(), i.toString(), whole(i)))
+                        .toList();
+        };
+    }
+
     private static Ruler time(Plan plan) {
         Rig rig = plan.rig();
-        List<Mark> marks = ExposurePlan.times(rig).stream()
-                .sorted(Comparator.naturalOrder())
-                .map(t -> new Mark(Part.TIME.stops(t.realSeconds()), t.nominalSeconds(), t.label(), whole(t)))
-                .toList();
+        List<Mark> marks = marks(plan, Part.TIME);
         List<Tick> ticks = new ArrayList<>();
         plan.pointStars().ifPresent(e -> e.sharp().forEach(s -> what(s).ifPresent(w -> ticks.add(tick(Part.TIME, w, s.seconds())))));
         if (plan.pointStars().isPresent() && plan.wishes().limits().personStands()) {
@@ -127,10 +145,7 @@ public record Ruler(
 
     private static Ruler aperture(Plan plan) {
         Rig rig = plan.rig();
-        List<Mark> marks = rig.apertures().stream()
-                .sorted(Comparator.reverseOrder())
-                .map(n -> new Mark(Part.APERTURE.stops(n.value()), n.value(), n.label(), n.fullStop()))
-                .toList();
+        List<Mark> marks = marks(plan, Part.APERTURE);
         FNumber widest = rig.widestAperture();
         FNumber sharpest = rig.sharpestAperture();
         double pitch = rig.camera().sensor().pixelPitchMicrometres();
@@ -152,9 +167,7 @@ public record Ruler(
 
     private static Ruler iso(Plan plan) {
         List<Iso> isos = plan.rig().camera().isos();
-        List<Mark> marks = isos.stream()
-                .map(i -> new Mark(Part.ISO.stops(i.value()), i.value(), i.toString(), whole(i)))
-                .toList();
+        List<Mark> marks = marks(plan, Part.ISO);
         double now = plan.setting().iso().value();
         double target = now / Math.pow(2, plan.stopsOff());
         double clips = now * Math.pow(2, plan.exposed().stopsUnderClipping());

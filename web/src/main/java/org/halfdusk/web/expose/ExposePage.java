@@ -11,7 +11,11 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Stops;
+import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ruler.Follow;
+import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Kits;
@@ -34,6 +38,9 @@ import org.halfdusk.web.subject.ExposeStep;
 /** The Expose step: the subject's part, and the form of kit and wishes. */
 record ExposePage(
         ExposeStep step,
+        Answer answer,
+        List<RulerPart> rulers,
+        boolean open,
         WishForm wishes,
         int rig,
         List<Choice> rigs,
@@ -59,6 +66,41 @@ record ExposePage(
         List<Choice> brackets,
         ExposeDetail detail,
         Map<String, String> errors) {
+    /**
+     * What to set, in one line, with the kit and stance that it is for.
+     *
+     * @param met at which moment, and what sky
+     * @param off by how much all three held miss the light; empty where one follows or it is met
+     */
+    record Answer(String time, String aperture, String iso, String kit, String met, String off, String verdict) {
+        static Answer of(ShootDesk.Open open) {
+            Plan plan = open.now();
+            Setting s = plan.setting();
+            Rig rig = plan.rig();
+            ExposureLimits limits = plan.wishes().limits();
+            String stance = plan.handheld()
+                    ? "in the hand"
+                    : limits.mount().turns() ? "on a mount that turns" : "on a tripod";
+            String people = limits.personStands() ? ", a person in the frame" : "";
+            String filter = limits.filterDensity() > 0 ? ", filter of density " + Words.plain(limits.filterDensity()) : "";
+            String sky = plan.exposed()
+                    .sky()
+                    .map(b -> ", sky " + Words.tenths(b.magnitude()) + " mag/arcsec²")
+                    .orElse("");
+            double off = plan.stopsOff();
+            boolean said = Follow.of(plan).isEmpty() && !Stops.met(off) && plan.following() != Plan.Following.NONE;
+            return new Answer(
+                    s.shutter().label(),
+                    s.fNumber().label(),
+                    "ISO " + s.iso(),
+                    rig.camera().name() + ", " + Words.plain(rig.focalMm()) + " mm "
+                            + rig.widestAperture().label() + ", " + stance + people + filter,
+                    "at " + Words.clock(open.at(), plan.place().zone()) + sky,
+                    said ? "All three are held: " + Words.stops(Math.abs(off)) + (off > 0 ? " over" : " under") + "." : "",
+                    open.subject().verdict(plan));
+        }
+    }
+
     /** Longer times are no choice for a list. */
     private static final double LONGEST_LISTED_SECONDS = 600;
 
@@ -79,6 +121,10 @@ record ExposePage(
                 kept.converterId().map(String::valueOf).orElse("")));
         return new ExposePage(
                 step,
+                Answer.of(open),
+                RulerPart.of(open.now(), errors),
+                ShootField.common().stream().anyMatch(f -> !errors.of(f.name()).isEmpty())
+                        && errors.text("part").isEmpty(),
                 WishForm.of(shoot, errors),
                 open.rig(),
                 rigs.rigs().stream()

@@ -1,7 +1,9 @@
 package org.halfdusk.web.expose;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.web.layout.Theme;
@@ -31,6 +33,12 @@ record ExposePages(Kits kits, Rigs rigs) implements StepPages {
                 "PRINT " + form.getOrDefault("printWidth", "").trim() + " "
                         + form.getOrDefault("printDistance", "").trim());
         return fields;
+    }
+
+    /** A ruler's form says which of the three it sets. */
+    @Override
+    public ShootEditing.More more(Supplier<ShootDesk.Open> open) {
+        return form -> form.text("part").isEmpty() ? List.of() : HoldEdits.edits(open.get(), form);
     }
 
     @Override

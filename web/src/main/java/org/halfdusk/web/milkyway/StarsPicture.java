@@ -3,10 +3,8 @@ package org.halfdusk.web.milkyway;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.exposure.PointLight;
-import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.trailing.School;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
@@ -51,32 +49,38 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
                 e.middlePx());
     }
 
-    /** Three times side by side: the longest school, the chosen one, the strictest. */
+    /** The chosen time between the mark before and the mark after it. */
     private static List<Star> stars(ExposurePlan e, Theme theme) {
-        SharpTime divide = school(e, School.DIVIDE_500_EQUIVALENT);
-        SharpTime pinpoint = school(e, School.NPF_1);
+        List<ShutterTime> times =
+                ExposurePlan.times(e.rig()).stream().sorted().toList();
+        int chosen = times.indexOf(e.shutter());
         List<Star> stars = new ArrayList<>();
-        stars.add(star(e, divide.dial(), "500 ÷ focal length", false, theme));
-        String note = e.wishes().pinnedSeconds().isPresent() ? "pinned by you" : "trail budget";
-        stars.add(star(e, e.shutter(), note, true, theme));
-        stars.add(star(e, pinpoint.dial(), "aperture and pixel, k 1", false, theme));
+        for (int i = Math.max(0, chosen - 1); i <= Math.min(times.size() - 1, chosen + 1); i++) {
+            stars.add(star(e, times.get(i), i == chosen, theme));
+        }
         return stars;
     }
 
-    private static SharpTime school(ExposurePlan e, School school) {
-        return e.sharp().stream().filter(s -> s.school() == school).findFirst().orElseThrow();
-    }
-
-    private static Star star(ExposurePlan e, ShutterTime time, String note, boolean chosen, Theme theme) {
+    private static Star star(ExposurePlan e, ShutterTime time, boolean chosen, Theme theme) {
         Trailing.Path middle = e.trails().middlePath(time.realSeconds());
         Trailing.Path corner = e.trails().worstPath(time.realSeconds());
         return new Star(
                 time.label(),
-                note,
+                Words.tenths(middle.length()) + " px " + shape(middle.length()) + ", corner "
+                        + Words.tenths(corner.length()) + " px " + shape(corner.length()),
                 chosen,
                 StarPicture.of(middle, theme),
                 StarPicture.of(corner, theme),
                 "After " + time.label() + " a star trails " + Words.tenths(middle.length()) + " px in the middle and "
                         + Words.tenths(corner.length()) + " px in the worst corner.");
     }
+
+    /** How a trail of so many pixels looks at 100 %†: a star is some two pixels wide. */
+    private static String shape(double px) {
+        return px < ROUND_PX ? "round" : px < OVAL_PX ? "oval" : px < DASH_PX ? "a dash" : "a streak";
+    }
+
+    private static final double ROUND_PX = 2.6;
+    private static final double OVAL_PX = 4;
+    private static final double DASH_PX = 7;
 }

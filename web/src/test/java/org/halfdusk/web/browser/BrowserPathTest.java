@@ -578,6 +578,37 @@ class BrowserPathTest {
             }
             assertEquals(0, green, path + " shows green or blue at " + size[0]);
             assertTrue(red > 150, path + " shows nothing at " + size[0]);
+            assertEquals(List.of(), page.evaluate(FAINT), path + " has text too faint at " + size[0]);
         }
     }
+
+    /** Texts that are shown with a contrast below 4.5 to what they stand on (WCAG 2.2, 1.4.3). */
+    private static final String FAINT =
+            """
+            () => {
+              const lin = (c) => (c /= 255) <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+              const parse = (s) => (s.match(/[\\d.]+/g) || []).map(Number);
+              const lum = ([r, g, b]) => 0.2126 * lin(r) + 0.7152 * lin(g) + 0.0722 * lin(b);
+              const ground = (el) => {
+                for (let e = el; e; e = e.parentElement) {
+                  const b = parse(getComputedStyle(e).backgroundColor);
+                  if (b.length === 3 || b[3] > 0.5) return b;
+                }
+                return [0, 0, 0];
+              };
+              const faint = [];
+              const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+              while (walk.nextNode()) {
+                const el = walk.currentNode.parentElement;
+                if (!walk.currentNode.data.trim() || !el.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
+                if (!el.getClientRects().length || el.closest("script, style, option")) continue;
+                const svg = el.closest("svg text") !== null;
+                const c = parse(svg ? getComputedStyle(el).fill : getComputedStyle(el).color);
+                const g = svg ? [0, 0, 0] : ground(el);
+                const [a, b] = [lum(c), lum(g)].sort((x, y) => y - x);
+                const dark = svg && el.closest(".head-text, .scale-handle");
+                if (!dark && (a + 0.05) / (b + 0.05) < 4.5) faint.push(walk.currentNode.data.trim().slice(0, 40) + " " + c + " on " + g);
+              }
+              return [...new Set(faint)].slice(0, 12);
+            }""";
 }

@@ -1,0 +1,83 @@
+package org.halfdusk.web.expose;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.ruler.Follow;
+import org.halfdusk.shoot.ruler.Part;
+import org.halfdusk.shoot.ruler.Ruler;
+import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.Field;
+import org.halfdusk.typed.Range;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.shoot.ShootDesk;
+
+/** What a ruler's form does: sets one of time, aperture and ISO, holds it as it is, or lets it go. */
+final class HoldEdits {
+    private static final Range NOTCH = Range.of("place on the ruler", 0, Ruler.STOPS * RulerPart.THIRDS);
+    private static final Range FROM = Range.of("left end of the ruler", -40, 40);
+
+    private HoldEdits() {}
+
+    /** Nothing where the form is refused, which is noted under the part's field. */
+    static List<Shoots.Edit<?>> edits(ShootDesk.Open open, FormErrors form) {
+        Shoot shoot = open.shoot().it();
+        Plan plan = open.now();
+        Part part = form.check("part", () -> Codec.constant("ruler", Part.class).read(form.text("part")));
+        if (part == null) {
+            return List.of();
+        }
+        Wishes next = form.check(RulerPart.key(part), () -> next(plan, part, form));
+        return next == null ? List.of() : changed(shoot, next);
+    }
+
+    private static Wishes next(Plan plan, Part part, FormErrors form) {
+        return switch (form.text("act")) {
+            case "free" -> Follow.freed(plan, part);
+            case "hold" -> Follow.heldAsIs(plan, part);
+            default -> Follow.holding(plan, part, value(plan, part, form));
+        };
+    }
+
+    /** What was typed, where that was changed; else where the handle was put, on the kit's nearest mark. */
+    private static double value(Plan plan, Part part, FormErrors form) {
+        if (!form.text("typed").equals(form.text("before"))) {
+            Range range = range(part);
+            return part == Part.ISO ? range.whole(form.text("typed")) : range.read(form.text("typed"));
+        }
+        double stops = FROM.read(form.text("from")) + NOTCH.whole(form.text("notch")) / (double) RulerPart.THIRDS;
+        return Ruler.marks(plan, part).stream()
+                .min(Comparator.comparing(m -> Math.abs(m.stops() - stops)))
+                .map(Ruler.Mark::value)
+                .orElseThrow();
+    }
+
+    private static Range range(Part part) {
+        return switch (part) {
+            case TIME -> Wishes.SHUTTER;
+            case APERTURE -> FNumber.RANGE;
+            case ISO -> Iso.RANGE;
+        };
+    }
+
+    private static List<Shoots.Edit<?>> changed(Shoot shoot, Wishes next) {
+        List<Shoots.Edit<?>> edits = new ArrayList<>();
+        add(edits, shoot, ShootField.SHUTTER, next.pinnedSeconds());
+        add(edits, shoot, ShootField.APERTURE, next.pinnedAperture());
+        add(edits, shoot, ShootField.ISO, next.pinnedIso());
+        return edits;
+    }
+
+    private static <T> void add(List<Shoots.Edit<?>> edits, Shoot shoot, Field<Shoot, T> field, T value) {
+        if (!field.of(shoot).equals(value)) {
+            edits.add(Shoots.Edit.of(shoot, field, value));
+        }
+    }
+}
