@@ -15,6 +15,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.typed.Range;
 
 /**
  * One of time, aperture and ISO as a ruler: so many stops long, more light to the right.
@@ -29,6 +30,15 @@ public record Ruler(
         Part part, double from, double to, List<Mark> marks, List<Span> zones, List<Tick> ticks, double at, State state) {
     /** How long every ruler is, stops: as far as from f/16 to f/1. */
     public static final int STOPS = 8;
+
+    /** Steps of a stop: the thirds of a dial. */
+    public static final int THIRDS = 3;
+
+    /** A place on a ruler, in thirds from its left end. */
+    public static final Range NOTCH = Range.of("place on the ruler", 0, STOPS * THIRDS);
+
+    /** Where a ruler can begin on the scale of stops. */
+    public static final Range FROM = Range.of("left end of the ruler", -40, 40);
 
     /** A value that can be set. @param value nominal @param whole whether a whole stop, which is labelled */
     public record Mark(double stops, double value, String label, boolean whole) {}

@@ -39,7 +39,7 @@ import org.halfdusk.web.subject.ExposeStep;
 record ExposePage(
         ExposeStep step,
         Answer answer,
-        List<RulerPart> rulers,
+        List<RulerPicture> rulers,
         boolean open,
         WishForm wishes,
         int rig,
@@ -122,7 +122,7 @@ record ExposePage(
         return new ExposePage(
                 step,
                 Answer.of(open),
-                RulerPart.of(open.now(), errors),
+                RulerPicture.of(open.now(), errors),
                 ShootField.common().stream().anyMatch(f -> !errors.of(f.name()).isEmpty())
                         && errors.text("part").isEmpty(),
                 WishForm.of(shoot, errors),

@@ -21,9 +21,6 @@ import org.halfdusk.web.shoot.ShootDesk;
 
 /** What a ruler's form does: sets one of time, aperture and ISO, holds it as it is, or lets it go. */
 final class HoldEdits {
-    private static final Range NOTCH = Range.of("place on the ruler", 0, Ruler.STOPS * RulerPart.THIRDS);
-    private static final Range FROM = Range.of("left end of the ruler", -40, 40);
-
     private HoldEdits() {}
 
     /** Nothing where the form is refused, which is noted under the part's field. */
@@ -34,7 +31,7 @@ final class HoldEdits {
         if (part == null) {
             return List.of();
         }
-        Wishes next = form.check(RulerPart.key(part), () -> next(plan, part, form));
+        Wishes next = form.check(RulerPicture.key(part), () -> next(plan, part, form));
         return next == null ? List.of() : changed(shoot, next);
     }
 
@@ -52,7 +49,7 @@ final class HoldEdits {
             Range range = range(part);
             return part == Part.ISO ? range.whole(form.text("typed")) : range.read(form.text("typed"));
         }
-        double stops = FROM.read(form.text("from")) + NOTCH.whole(form.text("notch")) / (double) RulerPart.THIRDS;
+        double stops = Ruler.FROM.read(form.text("from")) + Ruler.NOTCH.whole(form.text("notch")) / (double) Ruler.THIRDS;
         return Ruler.marks(plan, part).stream()
                 .min(Comparator.comparing(m -> Math.abs(m.stops() - stops)))
                 .map(Ruler.Mark::value)

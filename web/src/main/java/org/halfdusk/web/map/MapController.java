@@ -1,5 +1,7 @@
 package org.halfdusk.web.map;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +31,7 @@ class MapController {
     String page(
             @RequestParam(name = "place") Optional<Long> placeId,
             @RequestParam Optional<String> night,
+            @RequestParam(defaultValue = "") String hour,
             @RequestParam Optional<Double> lat,
             @RequestParam Optional<Double> lon,
             @RequestParam Optional<Integer> zoom,
@@ -38,16 +41,23 @@ class MapController {
         Optional<LocalDate> date = chosen.map(c -> night.filter(n -> !n.isBlank())
                 .map(ShootField.NIGHT.codec()::read)
                 .orElseGet(() -> sheets.tonight(c.it())));
-        List<Bearings.Line> bearings =
-                chosen.map(c -> sheets.bearings(c.it(), date.orElseThrow())).orElse(List.of());
-        String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow())
+        Optional<Directions> directions =
+                chosen.map(c -> sheets.directions(c.it(), date.orElseThrow(), hour));
+        String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow() + "&hour="
+                        + URLEncoder.encode(directions.orElseThrow().hour(), StandardCharsets.UTF_8))
                 .orElse("");
-        model.addAttribute("sheet", sheets.draw(view, chosen, bearings, Map.of()));
+        model.addAttribute("sheet", sheets.draw(view, chosen, directions, Map.of()));
+        model.addAttribute("hour", directions.map(Directions::hour).orElse(""));
+        model.addAttribute(
+                "sky",
+                directions
+                        .map(d -> SkyRing.of(0, 0, d).words() + ".")
+                        .orElse("Choose a place, and the sky over it is drawn about it."));
         model.addAttribute("places", places.list());
         model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));
         model.addAttribute("night", date.map(LocalDate::toString).orElse(""));
         model.addAttribute(
-                "bearings", chosen.map(c -> Bearings.table(bearings, c.it())).orElse(null));
+                "bearings", directions.map(d -> Bearings.table(d.lines(), d.place())).orElse(null));
         model.addAttribute("rest", rest);
         model.addAttribute(
                 "moves",
@@ -72,17 +82,16 @@ class MapController {
     String sheet(
             @RequestParam(name = "place") Optional<Long> placeId,
             @RequestParam Optional<String> night,
+            @RequestParam(defaultValue = "") String hour,
             @RequestParam double lat,
             @RequestParam double lon,
             @RequestParam int zoom,
             @RequestParam Map<String, String> query,
             Model model) {
         Optional<Kept<Place>> chosen = placeId.map(this::place);
-        List<Bearings.Line> bearings = chosen.flatMap(c -> night.filter(n -> !n.isBlank())
-                        .map(n ->
-                                sheets.bearings(c.it(), ShootField.NIGHT.codec().read(n))))
-                .orElse(List.of());
-        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, bearings, query));
+        Optional<Directions> directions = chosen.flatMap(c -> night.filter(n -> !n.isBlank())
+                .map(n -> sheets.directions(c.it(), ShootField.NIGHT.codec().read(n), hour)));
+        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, directions, query));
         return "map/parts :: sheet(m=${sheet})";
     }
 

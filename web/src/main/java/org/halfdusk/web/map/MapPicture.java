@@ -26,7 +26,7 @@ public record MapPicture(
         List<MapShapes.Shape> shapes,
         List<Glow> glows,
         List<Name> names,
-        List<Ray> rays,
+        List<SkyRing> rings,
         List<Name> objects,
         List<Stand> stands,
         String barWidth,
@@ -37,21 +37,17 @@ public record MapPicture(
 
     record Name(String x, String y, String text, String kind) {}
 
-    /** A direction from the chosen place. */
-    record Ray(String x1, String y1, String x2, String y2, String textX, String textY, String text, String kind) {}
-
     /** A place of the user's. @param text its name, empty where another stands there */
     record Stand(long id, String name, String text, String x, String y, boolean chosen, String textX, String anchor) {}
 
     private static final int MOST_TOWNS = 40;
-    private static final double RAY = 150;
     private static final double NICE_BAR = 140;
 
     static MapPicture of(
             MapView v,
             List<Kept<Place>> places,
             Optional<Kept<Place>> chosen,
-            List<Bearings.Line> bearings,
+            Optional<Directions> directions,
             MapShapes own) {
         List<Town> towns = towns(v);
         double bar = bar(v);
@@ -65,7 +61,7 @@ public record MapPicture(
                 own.shapes(v),
                 towns.stream().map(t -> glow(v, t)).toList(),
                 names(v, towns, own),
-                chosen.map(c -> rays(v, c.it(), bearings)).orElse(List.of()),
+                directions.map(d -> ring(v, d)).stream().toList(),
                 chosen.map(c -> objects(v, c.it())).orElse(List.of()),
                 stands(v, places, chosen),
                 Numbers.tenths(v.units(bar, v.latitude())),
@@ -145,37 +141,10 @@ public record MapPicture(
         return shown.stream().map(Spot::name).toList();
     }
 
-    private static List<Ray> rays(MapView v, Place from, List<Bearings.Line> bearings) {
-        double x = v.x(from.observer().longitudeDegrees());
-        double y = v.y(from.observer().latitudeDegrees());
-        return bearings.stream()
-                .map(b -> {
-                    // Mercator keeps angles: a bearing is the same angle on the sheet.
-                    double[] to = towards(v, from, b.azimuthDegrees(), RAY);
-                    double[] text = towards(v, from, b.azimuthDegrees(), RAY + 14);
-                    return new Ray(
-                            Numbers.tenths(x),
-                            Numbers.tenths(y),
-                            Numbers.tenths(to[0]),
-                            Numbers.tenths(to[1]),
-                            Numbers.tenths(text[0]),
-                            Numbers.tenths(text[1] + 4),
-                            b.label(),
-                            b.kind());
-                })
-                .toList();
-    }
-
-    /** Where a way of so many units ends on the sheet. */
-    private static double[] towards(MapView v, Place from, double azimuth, double units) {
-        double km = units / v.units(1000, from.observer().latitudeDegrees());
-        double near = Math.min(km, 50);
-        double[] there = GreatCircle.destination(
-                from.observer().latitudeDegrees(), from.observer().longitudeDegrees(), azimuth, near);
-        double x0 = v.x(from.observer().longitudeDegrees());
-        double y0 = v.y(from.observer().latitudeDegrees());
-        double stretch = km / near;
-        return new double[] {x0 + (v.x(there[1]) - x0) * stretch, y0 + (v.y(there[0]) - y0) * stretch};
+    /** Mercator keeps angles: a direction is the same angle on the sheet. */
+    private static SkyRing ring(MapView v, Directions d) {
+        return SkyRing.of(
+                v.x(d.place().observer().longitudeDegrees()), v.y(d.place().observer().latitudeDegrees()), d);
     }
 
     private static List<Name> objects(MapView v, Place p) {

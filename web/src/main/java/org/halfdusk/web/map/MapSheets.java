@@ -11,7 +11,6 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Sky;
 import org.springframework.stereotype.Component;
 
 /** Draws maps with everything that is to be seen on them. */
@@ -50,26 +49,29 @@ public class MapSheets {
         return Night.dateAt(planner.sky(place), clock.instant(), place.zone());
     }
 
-    List<Bearings.Line> bearings(Place place, LocalDate night) {
-        Sky sky = planner.sky(place);
-        return Bearings.of(sky, night, place.zone(), clock.instant());
+    /** @param hour at which the sky is drawn, as people write it; empty for what suits the night */
+    Directions directions(Place place, LocalDate night, String hour) {
+        return Directions.of(place, planner.sky(place), night, hour, clock.instant());
     }
 
     MapPicture draw(
-            MapView view, Optional<Kept<Place>> chosen, List<Bearings.Line> bearings, Map<String, String> query) {
+            MapView view,
+            Optional<Kept<Place>> chosen,
+            Optional<Directions> directions,
+            Map<String, String> query) {
         MapShapes own = Stream.concat(
                         layers.stream().map(MapLayer::shapes), overlays.stream().map(o -> o.shapes(query)))
                 .reduce(MapShapes.NONE, MapShapes::and);
-        return MapPicture.of(view, places.list(), chosen, bearings, own);
+        return MapPicture.of(view, places.list(), chosen, directions, own);
     }
 
     /** For the page of a place: the map about it, without directions. */
     public MapPicture about(Optional<Kept<Place>> chosen) {
-        return draw(usual(chosen), chosen, List.of(), Map.of());
+        return draw(usual(chosen), chosen, Optional.empty(), Map.of());
     }
 
     /** About a point, with what is laid over for a query. */
     public MapPicture about(double latitude, double longitude, int zoom, Map<String, String> query) {
-        return draw(new MapView(latitude, longitude, zoom), Optional.empty(), List.of(), query);
+        return draw(new MapView(latitude, longitude, zoom), Optional.empty(), Optional.empty(), query);
     }
 }

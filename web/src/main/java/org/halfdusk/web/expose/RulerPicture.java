@@ -27,7 +27,7 @@ import org.halfdusk.web.layout.Words;
  * @param state held, computed or follows
  * @param error what was wrong with what was typed
  */
-record RulerPart(
+record RulerPicture(
         String key,
         String name,
         String value,
@@ -52,7 +52,6 @@ record RulerPart(
         }
     }
 
-    static final int THIRDS = 3;
     private static final double PERCENT = 100;
 
     /** Percent that a letter of a zone's words takes on a desk. */
@@ -70,19 +69,19 @@ record RulerPart(
     /** Percent that two labels of ticks keep apart. */
     private static final double APART = 9;
 
-    static List<RulerPart> of(Plan plan, FormErrors errors) {
+    static List<RulerPicture> of(Plan plan, FormErrors errors) {
         return Ruler.of(plan).stream().map(r -> of(r, plan, errors)).toList();
     }
 
-    private static RulerPart of(Ruler r, Plan plan, FormErrors errors) {
+    private static RulerPicture of(Ruler r, Plan plan, FormErrors errors) {
         String key = r.part().name();
-        int notches = Ruler.STOPS * THIRDS;
+        int notches = Ruler.STOPS * Ruler.THIRDS;
         boolean refused = !errors.of(key(r.part())).isEmpty() && errors.text("part").equals(key);
         List<String> labels = IntStream.rangeClosed(0, notches)
-                .mapToObj(i -> nearest(r, r.from() + i / (double) THIRDS))
+                .mapToObj(i -> nearest(r, r.from() + i / (double) Ruler.THIRDS))
                 .toList();
         String value = value(r.part(), plan);
-        return new RulerPart(
+        return new RulerPicture(
                 key,
                 switch (r.part()) {
                     case TIME -> "Time";
@@ -95,7 +94,7 @@ record RulerPart(
                 marks(r),
                 ticks(r),
                 percent(r, r.at()),
-                Math.max(0, Math.min(notches, (int) Math.round((r.at() - r.from()) * THIRDS))),
+                Math.max(0, Math.min(notches, (int) Math.round((r.at() - r.from()) * Ruler.THIRDS))),
                 notches,
                 Numbers.typed(r.from()),
                 String.join("|", labels),
