@@ -18,6 +18,7 @@ import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 import org.halfdusk.weather.Forecast;
@@ -45,8 +46,11 @@ public record NightStrip(
         List<Label> labels,
         Optional<Playhead> playhead,
         String words) {
-    /** Height of the drawing of altitudes; 60° up is its top. */
+    /** Height of the drawing of altitudes; its top is 60° up, or where a body stands higher, that. */
     public static final int HEIGHT = 60;
+
+    /** Altitude at the top where nothing stands higher, degrees. */
+    private static final double USUAL_TOP = 60;
 
     private static final double WIDTH = 1000;
     /** Width of a letter on a desk's strip. */
@@ -55,7 +59,11 @@ public record NightStrip(
     /** Half of the playhead's label and half of another, of the strip's width. */
     private static final double COVERED = 50;
 
-    private static final double COVERED_SMALL = 190;
+    /** Width of a letter on a phone's strip in the largest type. */
+    private static final double LETTER_SMALL = 26;
+
+    private static final int HEAD_LETTERS = 6;
+    private static final int TIME_LETTERS = 6;
 
     private static final double EDGE = 130;
 
@@ -82,7 +90,7 @@ public record NightStrip(
 
     public record Tick(String x, String text, boolean often) {}
 
-    /** @param near so near the playhead that its label covers it on a small screen */
+    /** @param near so near another label that there is no room for it on a small screen */
     public record Label(String x, String text, String anchor, boolean near) {}
 
     /** @param minutes from the strip's start */
@@ -140,12 +148,15 @@ public record NightStrip(
         Body followed = m.followed().orElse(Body.GALACTIC_CENTRE);
         List<Cloud> clouds = extras.forecast().map(f -> clouds(f, axis, scale)).orElse(List.of());
         boolean large = extras.playhead().isPresent();
+        double top = course.stream()
+                .mapToDouble(c -> Math.max(c.moon(), m.followed().isEmpty() ? 0 : altitude(m.sky(), c, followed)))
+                .reduce(USUAL_TOP, Math::max);
         return new NightStrip(
                 axis,
                 zone,
                 markup(changes(sky)),
-                m.followed().isEmpty() ? "" : line(course, scale, c -> altitude(m.sky(), c, followed)),
-                followed == Body.MOON ? "" : line(course, scale, Night.Course::moon),
+                m.followed().isEmpty() ? "" : line(course, scale, top, c -> altitude(m.sky(), c, followed)),
+                followed == Body.MOON ? "" : line(course, scale, top, Night.Course::moon),
                 windows,
                 programme(extras.blocks(), axis, scale),
                 clouds,
@@ -259,7 +270,8 @@ public record NightStrip(
     }
 
     /** A path of the parts above the horizon. */
-    private static String line(List<Night.Course> course, Scale scale, ToDoubleFunction<Night.Course> altitude) {
+    private static String line(
+            List<Night.Course> course, Scale scale, double top, ToDoubleFunction<Night.Course> altitude) {
         StringBuilder path = new StringBuilder();
         Night.Course before = null;
         boolean drawing = false;
@@ -270,12 +282,12 @@ public record NightStrip(
                 if ((a > 0) != (b > 0)) {
                     double share = b / (b - a);
                     double x = scale.x(before.at()) + share * (scale.x(c.at()) - scale.x(before.at()));
-                    point(path, drawing, x, 0);
+                    point(path, drawing, x, 0, top);
                     drawing = a > 0;
                 }
             }
             if (a > 0) {
-                point(path, drawing, scale.x(c.at()), a);
+                point(path, drawing, scale.x(c.at()), a, top);
                 drawing = true;
             }
             before = c;
@@ -283,8 +295,8 @@ public record NightStrip(
         return path.toString();
     }
 
-    private static void point(StringBuilder path, boolean drawing, double x, double altitude) {
-        double y = HEIGHT - Math.min(60, altitude) / 60 * (HEIGHT - 4);
+    private static void point(StringBuilder path, boolean drawing, double x, double altitude, double top) {
+        double y = HEIGHT - altitude / top * (HEIGHT - 4);
         path.append(drawing ? 'L' : 'M').append(hundredths(x)).append(' ').append(hundredths(y));
     }
 
@@ -332,26 +344,52 @@ public record NightStrip(
     /** Those that neither the playhead's own label nor a weightier one covers: sunset and sunrise give way. */
     private static List<Label> labels(Extras extras, Interval axis, Scale scale, ZoneId zone) {
         double head = extras.playhead().map(scale::x).orElse(-WIDTH);
-        List<Mark> kept = new ArrayList<>();
-        extras.marks().stream()
+        List<Mark> marks = new ArrayList<>(extras.marks());
+        if (extras.playhead().isPresent()) {
+            CivilTime.change(axis, zone)
+                    .ifPresent(c -> marks.add(new Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
+        }
+        List<Mark> wished = marks.stream()
                 .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)
                 .sorted(Comparator.comparing(Mark::weighty).reversed())
-                .filter(m -> kept.stream().noneMatch(k -> overlap(k, m, scale)))
-                .forEach(kept::add);
+                .toList();
+        List<Mark> kept = apart(wished, scale, LETTER, head);
+        List<Mark> small = apart(kept, scale, LETTER_SMALL, head);
         return kept.stream()
                 .sorted(Comparator.comparing(Mark::at))
                 .map(m -> new Label(
                         scale.percent(m.at()),
                         m.what() + " " + Words.clock(m.at(), zone),
                         anchor(scale.x(m.at())),
-                        Math.abs(scale.x(m.at()) - head) < COVERED_SMALL))
+                        !small.contains(m)))
                 .toList();
     }
 
-    private static boolean overlap(Mark a, Mark b, Scale scale) {
-        double apart = Math.abs(scale.x(a.at()) - scale.x(b.at()));
-        // A label holds its words, a time and a space on either side.
-        return apart < (a.what().length() + b.what().length() + 16) / 2.0 * LETTER;
+    /** Those that find room one after another, and beside the playhead's label, where a letter is so wide. */
+    private static List<Mark> apart(List<Mark> wished, Scale scale, double letter, double head) {
+        double half = HEAD_LETTERS / 2.0 * letter;
+        List<double[]> taken = new ArrayList<>(List.of(new double[] {head - half, head + half}));
+        List<Mark> kept = new ArrayList<>();
+        for (Mark m : wished) {
+            double[] own = extent(m, scale, letter);
+            if (taken.stream().noneMatch(t -> own[0] < t[1] + letter && t[0] < own[1] + letter)) {
+                taken.add(own);
+                kept.add(m);
+            }
+        }
+        return kept;
+    }
+
+    /** From where to where a label reaches: its words, a space and a time. */
+    private static double[] extent(Mark m, Scale scale, double letter) {
+        double x = scale.x(m.at());
+        double width = (m.what().length() + TIME_LETTERS) * letter;
+        double left = switch (anchor(x)) {
+            case "start" -> x;
+            case "end" -> x - width;
+            default -> x - width / 2;
+        };
+        return new double[] {left, left + width};
     }
 
     /** Near an end of the strip a label runs inwards. */

@@ -9,6 +9,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.ZenithDisc;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 
@@ -56,7 +57,6 @@ record SkyRing(
     private static final double BESIDE = 16;
     private static final double LINE = 26;
     private static final int BAND_POINTS = 120;
-    private static final double ZENITH = 90;
 
     static SkyRing of(double x, double y, Directions d) {
         ZoneId zone = d.place().zone();
@@ -81,13 +81,12 @@ record SkyRing(
     }
 
     private static double[] point(double x, double y, double azimuth, double altitude) {
-        double r = RADIUS * (ZENITH - altitude) / ZENITH;
-        double a = Math.toRadians(azimuth);
-        return new double[] {x + r * Math.sin(a), y - r * Math.cos(a)};
+        ZenithDisc p = ZenithDisc.of(azimuth, altitude);
+        return new double[] {x + RADIUS * p.right(), y - RADIUS * p.up()};
     }
 
     private static Circle circle(double altitude, double y) {
-        double r = RADIUS * (ZENITH - altitude) / ZENITH;
+        double r = RADIUS * ZenithDisc.radius(altitude);
         return new Circle(Numbers.tenths(r), Numbers.tenths(y + r - 3), Math.round(altitude) + "°");
     }
 
@@ -103,19 +102,20 @@ record SkyRing(
             double last = Double.NEGATIVE_INFINITY;
             List<Bearings.Line> side = lines.stream()
                     .filter(l -> !l.kind().equals("core") && l.azimuthDegrees() < 180 == east)
-                    .sorted(Comparator.comparing(l -> -Math.cos(Math.toRadians(l.azimuthDegrees()))))
+                    .sorted(Comparator.comparing(
+                            l -> -ZenithDisc.of(l.azimuthDegrees(), 0).up()))
                     .toList();
             for (Bearings.Line l : side) {
-                double a = Math.toRadians(l.azimuthDegrees());
-                double textY = Math.max(y - (RADIUS + BESIDE) * Math.cos(a), last + LINE);
+                ZenithDisc rim = ZenithDisc.of(l.azimuthDegrees(), 0);
+                double textY = Math.max(y - (RADIUS + BESIDE) * rim.up(), last + LINE);
                 last = textY;
                 marks.add(new Mark(
                         l.kind(),
-                        Numbers.tenths(x + (RADIUS - TICK) * Math.sin(a)),
-                        Numbers.tenths(y - (RADIUS - TICK) * Math.cos(a)),
-                        Numbers.tenths(x + (RADIUS + TICK) * Math.sin(a)),
-                        Numbers.tenths(y - (RADIUS + TICK) * Math.cos(a)),
-                        Numbers.tenths(x + (RADIUS + BESIDE) * Math.sin(a)),
+                        Numbers.tenths(x + (RADIUS - TICK) * rim.right()),
+                        Numbers.tenths(y - (RADIUS - TICK) * rim.up()),
+                        Numbers.tenths(x + (RADIUS + TICK) * rim.right()),
+                        Numbers.tenths(y - (RADIUS + TICK) * rim.up()),
+                        Numbers.tenths(x + (RADIUS + BESIDE) * rim.right()),
                         Numbers.tenths(textY),
                         east ? "start" : "end",
                         l.label(),
