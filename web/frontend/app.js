@@ -588,3 +588,9 @@ document.addEventListener("input", (event) => {
   handle.querySelector("text").textContent = label;
   slider.setAttribute("aria-valuetext", label);
 });
+
+// The first question: another rig is looked at as soon as it is chosen, where there is a place already.
+document.addEventListener("change", (event) => {
+  const form = event.target.closest && event.target.closest("form[data-first]");
+  if (form && event.target.name === "rig" && form.elements.where.value.trim()) form.requestSubmit();
+});

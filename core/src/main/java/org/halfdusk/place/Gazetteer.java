@@ -103,7 +103,7 @@ public final class Gazetteer {
     }
 
     /** Lower case without accents. */
-    private static String folded(String name) {
+    static String folded(String name) {
         return Normalizer.normalize(name, Normalizer.Form.NFD)
                 .replaceAll("\\p{M}+", "")
                 .toLowerCase(Locale.ROOT);

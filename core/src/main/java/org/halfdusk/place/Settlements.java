@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import java.util.zip.GZIPInputStream;
 import org.halfdusk.shipped.Shipped;
 
@@ -69,6 +70,15 @@ public final class Settlements {
     /** People who live there, 1,000 and more. */
     public int people(int index) {
         return people[index];
+    }
+
+    /** Numbers of places whose name begins with some letters, accents and case left aside, in no order. */
+    public IntStream search(String letters) {
+        String wanted = Gazetteer.folded(letters.trim());
+        return wanted.isEmpty()
+                ? IntStream.empty()
+                : IntStream.range(0, size())
+                        .filter(i -> Gazetteer.folded(name(i)).startsWith(wanted));
     }
 
     /** Calls for all places within a distance of a point, and some a little beyond, in no order. */

@@ -131,7 +131,8 @@ public record BlockSpec(
 
     private static void bracketed(Faults faults, Block.Kind kind, int frames, Ladder l) {
         if (!BRACKETED.contains(kind)) {
-            faults.add("a block of kind “" + kind + "” has no bracket for each frame; allowed are stacks, ground frames, dark "
+            faults.add("a block of kind “" + kind
+                    + "” has no bracket for each frame; allowed are stacks, ground frames, dark "
                     + "frames, panoramas and time lapses");
         } else if ((long) frames * l.count() > MOST_FRAMES) {
             faults.add("frames " + frames + " with a bracket of " + l.count() + " each are more than the " + MOST_FRAMES
@@ -167,7 +168,8 @@ public record BlockSpec(
 
     /** The same, laid for what a plan gives. */
     public BlockSpec madeFor(Made other) {
-        return new BlockSpec(kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, id, Optional.of(other), how);
+        return new BlockSpec(
+                kind, start, frames, seconds, gapSeconds, fNumber, iso, thirds, id, Optional.of(other), how);
     }
 
     /** The same, each frame taken otherwise. */
@@ -421,8 +423,8 @@ public record BlockSpec(
             if (t.startsWith(BRACKET)) {
                 String[] l = t.substring(BRACKET.length()).split("x", 2);
                 how = new How(
-                        Optional.of(new Ladder(
-                                Ladder.COUNT.whole(l[0]), Ladder.THIRDS.whole(l.length < 2 ? "" : l[1]))),
+                        Optional.of(
+                                new Ladder(Ladder.COUNT.whole(l[0]), Ladder.THIRDS.whole(l.length < 2 ? "" : l[1]))),
                         how.jpeg());
             } else if (t.startsWith(FILES)) {
                 how = new How(how.bracket(), Optional.of(PhaseChoice.FILES.read(t.substring(FILES.length()))));

@@ -133,9 +133,8 @@ public record PhaseChoice(
         if (seconds.isPresent()) {
             return new Setting(ShutterTime.nearest(seconds.getAsDouble(), times), n, i, given.kelvin());
         }
-        double factor = Math.pow(n.value() / given.fNumber().value(), 2)
-                * given.iso().value()
-                / i.value();
+        double factor =
+                Math.pow(n.value() / given.fNumber().value(), 2) * given.iso().value() / i.value();
         ShutterTime time = !keepLight || Math.abs(Stops.between(1, factor)) < 0.01
                 ? given.shutter()
                 : ShutterTime.nearest(given.shutter().realSeconds() * factor, times);

@@ -84,7 +84,8 @@ public record RunSimulation(
         Instant cardFull = null;
         double sinceChange = 0;
         List<Level> course = new ArrayList<>();
-        int every = Math.max(1, Block.frames(blocks.stream().map(Recorded::block).toList()) / POINTS);
+        int every =
+                Math.max(1, Block.frames(blocks.stream().map(Recorded::block).toList()) / POINTS);
         for (Recorded r : blocks) {
             Block b = r.block();
             double megabytes = rig.fileMegabytes(r.jpeg());
@@ -130,13 +131,7 @@ public record RunSimulation(
             course.add(new Level(b.end(), left(sinceChange), written, full(writing, b.end(), camera)));
         }
         return new RunSimulation(
-                taken,
-                dropped,
-                written,
-                used,
-                Optional.ofNullable(empty),
-                Optional.ofNullable(cardFull),
-                course);
+                taken, dropped, written, used, Optional.ofNullable(empty), Optional.ofNullable(cardFull), course);
     }
 
     private static double left(double used) {

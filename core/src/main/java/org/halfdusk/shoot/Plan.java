@@ -129,10 +129,10 @@ public sealed interface Plan
 
     /** What becomes of the picture by the time that it is exposed for: of a disc, sharp until it has moved what may be seen. */
     default List<Zone> timeZones() {
-        OptionalDouble px = motionPx(new Frame(moment(), ONE_SECOND, setting().fNumber(), setting().iso()));
-        double sharp = px.isPresent() && px.getAsDouble() > 0
-                ? mostMotionPx() / px.getAsDouble()
-                : School.LONGEST_SECONDS;
+        OptionalDouble px = motionPx(
+                new Frame(moment(), ONE_SECOND, setting().fNumber(), setting().iso()));
+        double sharp =
+                px.isPresent() && px.getAsDouble() > 0 ? mostMotionPx() / px.getAsDouble() : School.LONGEST_SECONDS;
         return List.of(new Zone(sharp, Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
     }
 

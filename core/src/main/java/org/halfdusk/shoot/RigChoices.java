@@ -61,7 +61,8 @@ public record RigChoices(
             "how it is looked at",
             RigTexts.TOLERANCE.perhaps(),
             RigChoices::tolerance,
-            (c, v) -> new RigChoices(c.focusMetres, v, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script));
+            (c, v) ->
+                    new RigChoices(c.focusMetres, v, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, Mount> MOUNT = new Field<>(
                     "MOUNT",
@@ -100,14 +101,16 @@ public record RigChoices(
             "bracket",
             RigTexts.BRACKET.perhaps(),
             RigChoices::bracket,
-            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, v, c.blocks, c.recording, c.panorama, c.script));
+            (c, v) -> new RigChoices(
+                    c.focusMetres, c.tolerance, c.limits, v, c.blocks, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, List<BlockSpec>> BLOCKS = new Field<>(
             "BLOCKS",
             "blocks",
             Codec.of(BlockSpec::parse, BlockSpec::text),
             RigChoices::blocks,
-            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, c.bracket, v, c.recording, c.panorama, c.script));
+            (c, v) -> new RigChoices(
+                    c.focusMetres, c.tolerance, c.limits, c.bracket, v, c.recording, c.panorama, c.script));
 
     public static final Field<RigChoices, Boolean> FILES = new Field<>(
                     "FILES",
@@ -146,7 +149,8 @@ public record RigChoices(
             "panorama",
             RigTexts.PANORAMA.perhaps(),
             RigChoices::panorama,
-            (c, v) -> new RigChoices(c.focusMetres, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, v, c.script));
+            (c, v) -> new RigChoices(
+                    c.focusMetres, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, v, c.script));
 
     public static final Field<RigChoices, List<PhaseChoice>> PHASES = new Field<>(
                     "PHASES",

@@ -24,7 +24,8 @@ final class ScriptTexts {
     /** "SHADOW every=120 time=0.5 f=8 iso=400 bracket=5x2 files=RAW; TOTALITY iso=200". */
     static final Codec<List<PhaseChoice>> PHASES = Codec.of(
             t -> new Phases(false, several(t, ScriptTexts::phase)).choices(),
-            all -> new Phases(false, all).choices().stream().map(ScriptTexts::text).collect(Collectors.joining("; ")));
+            all -> new Phases(false, all)
+                    .choices().stream().map(ScriptTexts::text).collect(Collectors.joining("; ")));
 
     /** "PARTIAL_SUN 2027-08-02T07:45:00Z 0.004 8 100; SHADOW 2028-12-31T17:10:00Z -" where one is taken away. */
     static final Codec<List<ScriptRow>> ROWS = Codec.of(

@@ -91,7 +91,8 @@ public record Shoot(
          */
         public Wishes wishes(Sensor sensor, List<Support> supports) {
             Wishes limited = wishes.with(choices.limits().with(supports))
-                    .with(new Phases(choices.recording().jpeg(), choices.script().phases()));
+                    .with(new Phases(
+                            choices.recording().jpeg(), choices.script().phases()));
             return choices.tolerance()
                     .map(t -> limited.withBudget(Wishes.BUDGET.clamped(Math.rint(10 * t.budgetPx(sensor)) / 10)))
                     .orElse(limited);

@@ -116,7 +116,8 @@ public final class ShootField {
                     new Codec.Chosen<>(IsoSchool.PROTECT_COLOURS, "PROTECT_COLOURS", "protect colours"),
                     new Codec.Chosen<>(IsoSchool.LIFT_AT_CAMERA, "LIFT_AT_CAMERA", "lift at the camera")),
             Wishes::isoSchool,
-            (w, v) -> new Wishes(w.budgetPx(), v, w.pinnedSeconds(), w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases()));
+            (w, v) -> new Wishes(
+                    w.budgetPx(), v, w.pinnedSeconds(), w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases()));
 
     /** Nothing where it is computed, as with the next two. */
     public static final Field<Shoot, OptionalDouble> SHUTTER = ofWishes(
@@ -124,7 +125,8 @@ public final class ShootField {
             "shutter time",
             Codec.perhaps(Wishes.SHUTTER),
             Wishes::pinnedSeconds,
-            (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), v, w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases()));
+            (w, v) -> new Wishes(
+                    w.budgetPx(), w.isoSchool(), v, w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases()));
 
     public static final Field<Shoot, Optional<FNumber>> APERTURE = ofWishes(
             "APERTURE",
@@ -134,14 +136,16 @@ public final class ShootField {
                     .worded(FNumber::label)
                     .perhaps(),
             Wishes::pinnedAperture,
-            (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), v, w.pinnedIso(), w.limits(), w.phases()));
+            (w, v) -> new Wishes(
+                    w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), v, w.pinnedIso(), w.limits(), w.phases()));
 
     public static final Field<Shoot, Optional<Iso>> ISO = ofWishes(
             "ISO",
             "ISO",
             Codec.whole(Iso.RANGE).as(Iso::of, Iso::number).perhaps(),
             Wishes::pinnedIso,
-            (w, v) -> new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), v, w.limits(), w.phases()));
+            (w, v) -> new Wishes(
+                    w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), v, w.limits(), w.phases()));
 
     public static final Field<Shoot, List<BlockSpec>> BLOCKS = ofChoices(RigChoices.BLOCKS);
     public static final Field<Shoot, List<PhaseChoice>> PHASES = ofChoices(RigChoices.PHASES);

@@ -16,10 +16,18 @@ final class TypedUnit {
     record Counted(String number, DoubleUnaryOperator of) {}
 
     private static final Map<String, Map<String, Double>> FACTORS = Map.ofEntries(
-            Map.entry("s", Map.of("s", 1.0, "sec", 1.0, "\"", 1.0, "″", 1.0, "''", 1.0, "ms", 0.001, "min", 60.0, "h", 3600.0)),
+            Map.entry(
+                    "s",
+                    Map.of(
+                            "s", 1.0, "sec", 1.0, "\"", 1.0, "″", 1.0, "''", 1.0, "ms", 0.001, "min", 60.0, "h",
+                            3600.0)),
             Map.entry("min", Map.of("min", 1.0, "m", 1.0, "h", 60.0, "s", 1 / 60.0, "'", 1.0)),
             Map.entry("h", Map.of("h", 1.0, "min", 1 / 60.0)),
-            Map.entry("m", Map.of("m", 1.0, "km", 1000.0, "cm", 0.01, "ft", 0.3048, "'", 0.3048, "′", 0.3048, "yd", 0.9144, "mi", 1609.344)),
+            Map.entry(
+                    "m",
+                    Map.of(
+                            "m", 1.0, "km", 1000.0, "cm", 0.01, "ft", 0.3048, "'", 0.3048, "′", 0.3048, "yd", 0.9144,
+                            "mi", 1609.344)),
             Map.entry("km", Map.of("km", 1.0, "m", 0.001, "mi", 1.609344)),
             Map.entry("cm", Map.of("cm", 1.0, "m", 100.0, "mm", 0.1, "in", 2.54, "\"", 2.54)),
             Map.entry("mm", Map.of("mm", 1.0, "cm", 10.0, "in", 25.4)),

@@ -256,8 +256,10 @@ class ProgrammeTest {
         assertEquals(START.plusMillis(1000), b.frames().get(1).open());
         assertEquals(START.plusMillis(4500 + 5000), b.frames().get(3).open());
         assertEquals(List.of(spec.named("laid-1")), BlockSpec.parse(BlockSpec.text(List.of(spec))));
-        assertEquals(3, spec.lasting(Duration.between(b.start(), b.end()).toMillis() / 1000.0, TIMING)
-                .frames());
+        assertEquals(
+                3,
+                spec.lasting(Duration.between(b.start(), b.end()).toMillis() / 1000.0, TIMING)
+                        .frames());
         assertThrows(
                 IllegalArgumentException.class,
                 () -> spec(Block.Kind.TRAILS, 3, 1, 5).taken(spec.how()),

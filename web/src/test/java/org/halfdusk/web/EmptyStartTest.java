@@ -25,8 +25,9 @@ class EmptyStartTest {
     @Test
     void offersAPlaceKitOrTheDemoWorld(@TempDir Path data) throws Exception {
         try (App app = App.empty(data)) {
-            String page = app.get("/nights").body();
-            assertTrue(page.contains("Add a place") && page.contains("Load the demo world"));
+            assertEquals(302, app.get("/nights").statusCode());
+            String page = app.get("/first").body();
+            assertTrue(page.contains("add a place by hand") && page.contains("Load the demo world"));
             assertTrue(app.get("/shoots").body().contains("No shoots yet"));
             assertTrue(app.get("/kit").body().contains("None yet."));
             assertEquals(302, app.post("/demo", Map.of()).statusCode());
@@ -34,6 +35,31 @@ class EmptyStartTest {
             app.bean(Places.class).delete(4);
             app.post("/demo", Map.of());
             assertEquals(4, app.bean(Places.class).list().size(), "what was deleted stays deleted");
+        }
+    }
+
+    /** The year stands there before anything is kept; what is kept is the place and the rig, once. */
+    @Test
+    void oneQuestionAndTheYearAtOnce(@TempDir Path data) throws Exception {
+        try (App app = App.empty(data)) {
+            String page = app.get("/first?where=35.952%20-3.048&rig=APS_C").body();
+            assertTrue(page.contains("Tonight: ") && page.contains("Your rig then wants "), page);
+            assertTrue(page.contains("/first/carpet.png?"));
+            assertEquals(0, app.bean(Places.class).list().size(), "nothing is saved yet");
+            assertTrue(app.bytes("/first/carpet.png?where=35.952%20-3.048&subject=MOON").length > 10_000);
+            Map<String, String> form =
+                    Map.of("where", "35.952 -3.048", "choice", "0", "rig", "APS_C", "subject", "MILKY_WAY");
+            for (int i = 0; i < 2; i++) {
+                var kept = app.post("/first/keep", form);
+                assertEquals(302, kept.statusCode());
+                assertTrue(kept.headers().firstValue("Location").orElseThrow().contains("/nights?place=1"));
+            }
+            assertEquals(1, app.bean(Places.class).list().size());
+            assertEquals(1, app.bean(org.halfdusk.shoot.kept.Rigs.class).rigs().size());
+            assertTrue(app.get("/first?where=xyzzyqq").body().contains("Nothing is found by “xyzzyqq”"));
+            assertEquals(400, app.get("/first?where=35%203&rig=NONE").statusCode());
+            assertEquals(
+                    404, app.post("/first/keep", Map.of("where", "xyzzyqq")).statusCode());
         }
     }
 

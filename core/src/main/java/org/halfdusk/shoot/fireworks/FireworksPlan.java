@@ -290,7 +290,10 @@ public record FireworksPlan(
                         kind,
                         from,
                         FrameRun.filling(
-                                seconds, set.shutter(), gap(scene, kind, gap), rig.camera().timer()),
+                                seconds,
+                                set.shutter(),
+                                gap(scene, kind, gap),
+                                rig.camera().timer()),
                         set));
     }
 

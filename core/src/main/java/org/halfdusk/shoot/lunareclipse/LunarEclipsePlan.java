@@ -269,8 +269,7 @@ public record LunarEclipsePlan(
     @Override
     public List<Zone> timeZones() {
         return List.of(
-                new Zone(limitSeconds(moment), Zone.Kind.SHARP),
-                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+                new Zone(limitSeconds(moment), Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
     }
 
     @Override

@@ -18,10 +18,10 @@ import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
-import org.halfdusk.trailing.School;
 import org.halfdusk.sky.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.trailing.FrameTrails;
+import org.halfdusk.trailing.School;
 
 /** A Milky Way shoot answered: the night's window, where the camera points, how to expose. */
 public record MilkyWayPlan(

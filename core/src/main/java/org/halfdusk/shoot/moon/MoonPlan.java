@@ -205,7 +205,8 @@ public record MoonPlan(
     }
 
     public int brackets() {
-        return Block.frames(blocks()) / bracket(wishes.phases().of(Block.Kind.BRACKETS)).size();
+        return Block.frames(blocks())
+                / bracket(wishes.phases().of(Block.Kind.BRACKETS)).size();
     }
 
     /** Where the Moon's centre is seen at a moment, refraction counted. */

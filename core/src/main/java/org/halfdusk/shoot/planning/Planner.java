@@ -247,6 +247,23 @@ public final class Planner {
                 .toList();
     }
 
+    /** How a night of a place would be planned with a rig that nobody has kept yet. */
+    public Plan trial(Subject subject, Place place, LocalDate date, Rig rig) {
+        return trial(of(subject), here(place), date, rig);
+    }
+
+    private <N extends SubjectNight, W extends Wish> Plan trial(
+            SubjectPlanner<N, W> planner, Here here, LocalDate date, Rig rig) {
+        W wish = planner.initialWish(here.site().place(), preferences.get());
+        return planner.plan(
+                here.site(),
+                night(planner, here, date, wish),
+                rig,
+                Optional.empty(),
+                preferences.get().wishes(),
+                wish);
+    }
+
     /** The wishes that a new shoot begins with, by the subject and what the person has settled. */
     public Wish initialWish(Subject subject, Place place) {
         return of(subject).initialWish(place, preferences.get());

@@ -72,7 +72,10 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
             Phases phases = plan.wishes().phases();
             turns.blocks()
                     .forEach(n -> all.add(new Planned(
-                            n.id(), n.block(), Optional.empty(), phases.jpeg(n.block().kind()))));
+                            n.id(),
+                            n.block(),
+                            Optional.empty(),
+                            phases.jpeg(n.block().kind()))));
         }
         Timing timing = timing(plan);
         for (BlockSpec s : own) {

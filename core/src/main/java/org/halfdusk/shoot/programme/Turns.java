@@ -26,7 +26,8 @@ record Turns(List<Script.Named> blocks, List<Turn> turns) {
     private static final Duration LEAST = TURNING.multipliedBy(3);
 
     static Turns of(List<Script.Named> blocks, Optional<Recentring> recentring) {
-        Optional<Recentring> turned = recentring.filter(r -> r.byHand() && r.after().compareTo(LEAST) >= 0);
+        Optional<Recentring> turned =
+                recentring.filter(r -> r.byHand() && r.after().compareTo(LEAST) >= 0);
         return turned.map(r -> new Turns(blocks, List.of()).laid(r)).orElseGet(() -> new Turns(blocks, List.of()));
     }
 

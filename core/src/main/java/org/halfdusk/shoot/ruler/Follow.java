@@ -18,13 +18,11 @@ public final class Follow {
      */
     public static Optional<Part> of(Plan plan) {
         Wishes w = plan.wishes();
-        List<Part> free =
-                Arrays.stream(Part.values()).filter(p -> !p.held(w)).toList();
+        List<Part> free = Arrays.stream(Part.values()).filter(p -> !p.held(w)).toList();
         return switch (plan.following()) {
             case NONE -> Optional.empty();
             case ISO_FIRST -> free.contains(Part.ISO) || free.size() != 1 ? iso(free) : Optional.of(free.get(0));
-            case TIME_FIRST ->
-                free.contains(Part.TIME) ? Optional.of(Part.TIME) : iso(free);
+            case TIME_FIRST -> free.contains(Part.TIME) ? Optional.of(Part.TIME) : iso(free);
         };
     }
 

@@ -56,10 +56,8 @@ public enum Part {
 
         @Override
         Wishes holding(Wishes w, OptionalDouble value) {
-            Optional<FNumber> n =
-                    value.isPresent() ? Optional.of(FNumber.of(value.getAsDouble())) : Optional.empty();
-            return new Wishes(
-                    w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), n, w.pinnedIso(), w.limits(), w.phases());
+            Optional<FNumber> n = value.isPresent() ? Optional.of(FNumber.of(value.getAsDouble())) : Optional.empty();
+            return new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), n, w.pinnedIso(), w.limits(), w.phases());
         }
     },
     /** log₂ over ISO 100. */

@@ -27,7 +27,14 @@ import org.halfdusk.typed.Range;
  * @param at where the setting stands
  */
 public record Ruler(
-        Part part, double from, double to, List<Mark> marks, List<Span> zones, List<Tick> ticks, double at, State state) {
+        Part part,
+        double from,
+        double to,
+        List<Mark> marks,
+        List<Span> zones,
+        List<Tick> ticks,
+        double at,
+        State state) {
     /** How long every ruler is, stops: as far as from f/16 to f/1. */
     public static final int STOPS = 8;
 
@@ -117,7 +124,9 @@ public record Ruler(
         Rig rig = plan.rig();
         List<Mark> marks = marks(plan, Part.TIME);
         List<Tick> ticks = new ArrayList<>();
-        plan.pointStars().ifPresent(e -> e.sharp().forEach(s -> what(s).ifPresent(w -> ticks.add(tick(Part.TIME, w, s.seconds())))));
+        plan.pointStars()
+                .ifPresent(e ->
+                        e.sharp().forEach(s -> what(s).ifPresent(w -> ticks.add(tick(Part.TIME, w, s.seconds())))));
         if (plan.pointStars().isPresent() && plan.wishes().limits().personStands()) {
             ticks.add(tick(Part.TIME, What.PERSON, ExposureLimits.PERSON_SECONDS));
         }
@@ -171,8 +180,7 @@ public record Ruler(
                 new Zone(corners, Zone.Kind.SHARP_LENS),
                 new Zone(widest.value(), Zone.Kind.SOFT_CORNERS),
                 new Zone(0, Zone.Kind.OUT_OF_REACH));
-        return ruler(
-                plan, Part.APERTURE, marks, zones, List.of(tick(Part.APERTURE, What.SHARPEST, sharpest.value())));
+        return ruler(plan, Part.APERTURE, marks, zones, List.of(tick(Part.APERTURE, What.SHARPEST, sharpest.value())));
     }
 
     private static Ruler iso(Plan plan) {
@@ -187,8 +195,10 @@ public record Ruler(
         zones.add(new Zone(lowest, Zone.Kind.OUT_OF_REACH));
         if (plan.traits().stars()) {
             IsoSchool school = plan.wishes().isoSchool();
-            double safe = target * Math.pow(IsoSchool.PROTECT_COLOURS.histogramPosition() / school.histogramPosition(), 2.2);
-            double lift = target * Math.pow(IsoSchool.LIFT_AT_CAMERA.histogramPosition() / school.histogramPosition(), 2.2);
+            double safe =
+                    target * Math.pow(IsoSchool.PROTECT_COLOURS.histogramPosition() / school.histogramPosition(), 2.2);
+            double lift =
+                    target * Math.pow(IsoSchool.LIFT_AT_CAMERA.histogramPosition() / school.histogramPosition(), 2.2);
             if (school != IsoSchool.LIFT_AT_CAMERA) {
                 ticks.add(tick(Part.ISO, What.LIFT, lift));
             }

@@ -72,7 +72,8 @@ public record Wishes(
 
     /** With the aperture that is fixed, but neither time nor ISO. */
     public Wishes withoutFixedLight() {
-        return new Wishes(budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits, phases);
+        return new Wishes(
+                budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits, phases);
     }
 
     public Wishes withBudget(double px) {

@@ -134,7 +134,8 @@ public record SolarEclipsePlan(
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 wishes.limits().speedArcsec(night.sky(), Body.SUN, at),
                 wishes.budgetPx());
-        OptionalDouble fixed = chosen.seconds().isPresent() || !phase.filtered() ? chosen.seconds() : wishes.pinnedSeconds();
+        OptionalDouble fixed =
+                chosen.seconds().isPresent() || !phase.filtered() ? chosen.seconds() : wishes.pinnedSeconds();
         return fixed.isPresent() ? pinned(e, fixed.getAsDouble()) : e;
     }
 
@@ -181,8 +182,7 @@ public record SolarEclipsePlan(
     @Override
     public List<Zone> timeZones() {
         return List.of(
-                new Zone(limitSeconds(moment), Zone.Kind.SHARP),
-                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+                new Zone(limitSeconds(moment), Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
     }
 
     /** In totality the inner corona, otherwise the partial phase through the filter. */
@@ -203,9 +203,7 @@ public record SolarEclipsePlan(
 
     /** Longest time by the Sun's motion over the sensor at a moment, s. */
     double limitSeconds(Instant at) {
-        return wishes.budgetPx()
-                * rig.pixelScaleArcsec()
-                / wishes.limits().speedArcsec(night.sky(), Body.SUN, at);
+        return wishes.budgetPx() * rig.pixelScaleArcsec() / wishes.limits().speedArcsec(night.sky(), Body.SUN, at);
     }
 
     /** Diameter of the Sun on the sensor, mm. */

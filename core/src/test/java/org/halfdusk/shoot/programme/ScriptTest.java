@@ -58,8 +58,7 @@ class ScriptTest {
     private static Plan solar(String phases, Rig rig) {
         SolarEclipsePlanner planner = new SolarEclipsePlanner();
         var wish = planner.wishes().usual();
-        return planner.plan(
-                isle(), planner.night(isle(), TOTAL, wish), rig, Optional.empty(), wishes(phases), wish);
+        return planner.plan(isle(), planner.night(isle(), TOTAL, wish), rig, Optional.empty(), wishes(phases), wish);
     }
 
     private static Plan lunar(String phases) {
@@ -91,11 +90,24 @@ class ScriptTest {
         List<PhaseChoice> read = RigChoices.PHASES.codec().read(text);
         assertEquals(text, RigChoices.PHASES.codec().write(read));
         assertEquals(5, read.get(0).frames().orElseThrow());
-        assertEquals("", RigChoices.PHASES.codec().write(RigChoices.PHASES.codec().read("SHADOW")), "nothing chosen is nothing kept");
+        assertEquals(
+                "",
+                RigChoices.PHASES.codec().write(RigChoices.PHASES.codec().read("SHADOW")),
+                "nothing chosen is nothing kept");
         for (String wrong : List.of(
-                "STACK iso=100", "SHADOW iso=1", "SHADOW every=0", "SHADOW bracket=40x1", "SHADOW what=1", "SHADOW f",
-                "NOTHING iso=100", "SHADOW files=JPEG", "SHADOW iso=100; SHADOW iso=200")) {
-            assertThrows(IllegalArgumentException.class, () -> RigChoices.PHASES.codec().read(wrong), wrong);
+                "STACK iso=100",
+                "SHADOW iso=1",
+                "SHADOW every=0",
+                "SHADOW bracket=40x1",
+                "SHADOW what=1",
+                "SHADOW f",
+                "NOTHING iso=100",
+                "SHADOW files=JPEG",
+                "SHADOW iso=100; SHADOW iso=200")) {
+            assertThrows(
+                    IllegalArgumentException.class,
+                    () -> RigChoices.PHASES.codec().read(wrong),
+                    wrong);
         }
     }
 
@@ -105,10 +117,18 @@ class ScriptTest {
         assertEquals(text, RigChoices.ROWS.codec().write(RigChoices.ROWS.codec().read(text)));
         assertEquals(
                 "SHADOW 2027-08-02T07:50:00Z -",
-                RigChoices.ROWS.codec().write(RigChoices.ROWS.codec().read("SHADOW 2027-08-02T07:50:00Z 1 8 100; SHADOW 2027-08-02T07:50:00Z -")),
+                RigChoices.ROWS
+                        .codec()
+                        .write(RigChoices.ROWS
+                                .codec()
+                                .read("SHADOW 2027-08-02T07:50:00Z 1 8 100; SHADOW 2027-08-02T07:50:00Z -")),
                 "what is said later counts");
-        for (String wrong : List.of("SHADOW -", "SHADOW noon -", "STACK 2027-08-02T07:50:00Z -", "SHADOW 1800-01-01T00:00:00Z -")) {
-            assertThrows(IllegalArgumentException.class, () -> RigChoices.ROWS.codec().read(wrong), wrong);
+        for (String wrong :
+                List.of("SHADOW -", "SHADOW noon -", "STACK 2027-08-02T07:50:00Z -", "SHADOW 1800-01-01T00:00:00Z -")) {
+            assertThrows(
+                    IllegalArgumentException.class,
+                    () -> RigChoices.ROWS.codec().read(wrong),
+                    wrong);
         }
     }
 
@@ -138,14 +158,18 @@ class ScriptTest {
     @Test
     void aPhaseHasItsOwnCadenceAndBracket() {
         List<Frame> frames = of(solar("PARTIAL_SUN every=60 bracket=3x3"), Block.Kind.PARTIAL_SUN);
-        assertEquals(Duration.ofSeconds(60), Duration.between(frames.get(0).open(), frames.get(3).open()));
+        assertEquals(
+                Duration.ofSeconds(60),
+                Duration.between(frames.get(0).open(), frames.get(3).open()));
         assertEquals(
                 4,
                 frames.get(2).shutter().realSeconds() / frames.get(0).shutter().realSeconds(),
                 0.2,
                 "a stop each way");
         List<Frame> shadow = of(lunar("SHADOW every=60 bracket=1x3"), Block.Kind.SHADOW);
-        assertEquals(Duration.ofSeconds(60), Duration.between(shadow.get(0).open(), shadow.get(1).open()));
+        assertEquals(
+                Duration.ofSeconds(60),
+                Duration.between(shadow.get(0).open(), shadow.get(1).open()));
         assertNotEquals(of(lunar(""), Block.Kind.SHADOW).size(), shadow.size());
         List<Frame> five = of(lunar("SHADOW bracket=5x3"), Block.Kind.SHADOW);
         assertEquals(0, five.size() % 5, "five frames each");
@@ -157,7 +181,8 @@ class ScriptTest {
     void aJpegCostsFramesOfTotality() {
         Rig slow = rig(Isle.TELE, 400).with(Optional.of(new Card("64 GB", 64, 40, 1)));
         int raw = of(solar("", slow), Block.Kind.TOTALITY).size();
-        int both = of(solar("TOTALITY files=RAW_JPEG", slow), Block.Kind.TOTALITY).size();
+        int both =
+                of(solar("TOTALITY files=RAW_JPEG", slow), Block.Kind.TOTALITY).size();
         assertTrue(both < raw, both + " of " + raw);
     }
 
@@ -174,8 +199,7 @@ class ScriptTest {
     void aRowIsTakenAwayAddedAndMoved() {
         Plan plan = solar("");
         Frame second = of(plan, Block.Kind.PARTIAL_SUN).get(1);
-        Programme without =
-                programme(plan, new ScriptRow(Block.Kind.PARTIAL_SUN, second.open(), Optional.empty()));
+        Programme without = programme(plan, new ScriptRow(Block.Kind.PARTIAL_SUN, second.open(), Optional.empty()));
         assertEquals(Block.frames(plan.blocks()) - 1, Block.frames(without.blocks()));
         Instant between = second.open().plusSeconds(100);
         Programme moved = programme(
@@ -225,10 +249,13 @@ class ScriptTest {
         Random random = new Random(17);
         Plan plan = solar("");
         Instant from = plan.blocks().get(0).start();
-        long span = Duration.between(from, plan.blocks().get(plan.blocks().size() - 1).end()).toMillis();
+        long span = Duration.between(
+                        from, plan.blocks().get(plan.blocks().size() - 1).end())
+                .toMillis();
         Instant off = start(plan, Block.Kind.FILTER_OFF);
         Instant on = start(plan, Block.Kind.FILTER_ON);
-        List<Frame> all = plan.blocks().stream().flatMap(b -> b.frames().stream()).toList();
+        List<Frame> all =
+                plan.blocks().stream().flatMap(b -> b.frames().stream()).toList();
         for (int k = 0; k < 200; k++) {
             List<ScriptRow> rows = new ArrayList<>();
             for (int i = random.nextInt(12); i >= 0; i--) {
@@ -236,7 +263,9 @@ class ScriptTest {
                 rows.add(
                         random.nextInt(3) == 0
                                 ? new ScriptRow(
-                                        kind, all.get(random.nextInt(all.size())).open(), Optional.empty())
+                                        kind,
+                                        all.get(random.nextInt(all.size())).open(),
+                                        Optional.empty())
                                 : row(
                                         kind,
                                         from.plusMillis((long) (random.nextDouble() * span)),
@@ -268,7 +297,9 @@ class ScriptTest {
     @Test
     void marksThatTheCameraHasNotAreRounded() {
         List<ShutterTime> times = ShutterTime.available(1 / 8000.0, 30, true);
-        Frame f = row(Block.Kind.SHOW, Instant.parse("2027-08-02T22:00:00Z"), 0.3).frame(times).orElseThrow();
+        Frame f = row(Block.Kind.SHOW, Instant.parse("2027-08-02T22:00:00Z"), 0.3)
+                .frame(times)
+                .orElseThrow();
         assertEquals(0.3, f.shutter().nominalSeconds(), 0.05);
         assertEquals(ScriptChoices.NONE, RigChoices.NONE.script());
     }
@@ -312,7 +343,9 @@ class ScriptTest {
     /** A mount that follows, or a wide frame that the disc crosses, is not turned. */
     @Test
     void nothingIsTurnedWhereTheDiscStays() {
-        assertEquals(List.of(), Programme.of(solar("", rig(Isle.WIDE, 24)), RigChoices.NONE).turns());
+        assertEquals(
+                List.of(),
+                Programme.of(solar("", rig(Isle.WIDE, 24)), RigChoices.NONE).turns());
         SolarEclipsePlanner planner = new SolarEclipsePlanner();
         var wish = planner.wishes().usual();
         ExposureLimits follows = new ExposureLimits(Mount.SOLAR, 0, PeriodicError.NONE, false, 0);

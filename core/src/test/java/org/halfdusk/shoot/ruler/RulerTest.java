@@ -11,14 +11,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.Wish;
-import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlanner;
@@ -26,7 +27,6 @@ import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
-import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.junit.jupiter.api.Test;
 
 /** Time, aperture and ISO as rulers on one scale, and what follows when one of them is set. */
@@ -46,7 +46,11 @@ class RulerTest {
                 milkyWay(wishes),
                 plan(new TrailsPlanner(), LocalDate.of(2027, 6, 4), rig(Isle.WIDE, 14), wishes),
                 plan(new MoonPlanner(), LocalDate.of(2027, 6, 18), rig(Isle.TELE, 400), wishes),
-                plan(new LunarEclipsePlanner(new SeriesEphemeris()), LocalDate.of(2028, 12, 31), rig(Isle.TELE, 400), wishes),
+                plan(
+                        new LunarEclipsePlanner(new SeriesEphemeris()),
+                        LocalDate.of(2028, 12, 31),
+                        rig(Isle.TELE, 400),
+                        wishes),
                 plan(new SolarEclipsePlanner(), LocalDate.of(2027, 8, 2), rig(Isle.TELE, 400), wishes));
     }
 
@@ -67,7 +71,9 @@ class RulerTest {
                 for (int i = 1; i < r.marks().size(); i++) {
                     assertTrue(r.marks().get(i).stops() > r.marks().get(i - 1).stops(), which);
                 }
-                assertTrue(r.marks().stream().anyMatch(m -> Math.abs(m.stops() - r.at()) < 0.01), which + ": the setting is a mark");
+                assertTrue(
+                        r.marks().stream().anyMatch(m -> Math.abs(m.stops() - r.at()) < 0.01),
+                        which + ": the setting is a mark");
                 assertTrue(r.ticks().stream().allMatch(t -> t.stops() >= r.from() && t.stops() <= r.to()), which);
             }
         }
@@ -168,6 +174,9 @@ class RulerTest {
         Plan fast = all(Follow.holding(moon, Part.TIME, shorter)).get(2);
         assertEquals(Optional.of(Part.ISO), Follow.of(fast));
         assertTrue(Math.abs(fast.stopsOff()) < 0.5, "ISO follows: " + fast.setting() + " " + fast.stopsOff());
-        assertTrue(Stops.between(moon.setting().shutter().realSeconds(), fast.setting().shutter().realSeconds()) > 1);
+        assertTrue(Stops.between(
+                        moon.setting().shutter().realSeconds(),
+                        fast.setting().shutter().realSeconds())
+                > 1);
     }
 }

@@ -14,13 +14,13 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.ruler.Follow;
-import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.ruler.Follow;
+import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.trailing.Tolerance;
@@ -78,11 +78,11 @@ record ExposePage(
             Setting s = plan.setting();
             Rig rig = plan.rig();
             ExposureLimits limits = plan.wishes().limits();
-            String stance = plan.handheld()
-                    ? "in the hand"
-                    : limits.mount().turns() ? "on a mount that turns" : "on a tripod";
+            String stance =
+                    plan.handheld() ? "in the hand" : limits.mount().turns() ? "on a mount that turns" : "on a tripod";
             String people = limits.personStands() ? ", a person in the frame" : "";
-            String filter = limits.filterDensity() > 0 ? ", filter of density " + Words.plain(limits.filterDensity()) : "";
+            String filter =
+                    limits.filterDensity() > 0 ? ", filter of density " + Words.plain(limits.filterDensity()) : "";
             String sky = plan.exposed()
                     .sky()
                     .map(b -> ", sky " + Words.tenths(b.magnitude()) + " mag/arcsec²")
@@ -96,7 +96,9 @@ record ExposePage(
                     rig.camera().name() + ", " + Words.plain(rig.focalMm()) + " mm "
                             + rig.widestAperture().label() + ", " + stance + people + filter,
                     "at " + Words.clock(open.at(), plan.place().zone()) + sky,
-                    said ? "All three are held: " + Words.stops(Math.abs(off)) + (off > 0 ? " over" : " under") + "." : "",
+                    said
+                            ? "All three are held: " + Words.stops(Math.abs(off)) + (off > 0 ? " over" : " under") + "."
+                            : "",
                     open.subject().verdict(plan));
         }
     }

@@ -49,7 +49,8 @@ final class HoldEdits {
             Range range = range(part);
             return part == Part.ISO ? range.whole(form.text("typed")) : range.read(form.text("typed"));
         }
-        double stops = Ruler.FROM.read(form.text("from")) + Ruler.NOTCH.whole(form.text("notch")) / (double) Ruler.THIRDS;
+        double stops =
+                Ruler.FROM.read(form.text("from")) + Ruler.NOTCH.whole(form.text("notch")) / (double) Ruler.THIRDS;
         return Ruler.marks(plan, part).stream()
                 .min(Comparator.comparing(m -> Math.abs(m.stops() - stops)))
                 .map(Ruler.Mark::value)

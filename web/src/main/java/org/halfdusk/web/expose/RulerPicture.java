@@ -76,7 +76,8 @@ record RulerPicture(
     private static RulerPicture of(Ruler r, Plan plan, FormErrors errors) {
         String key = r.part().name();
         int notches = Ruler.STOPS * Ruler.THIRDS;
-        boolean refused = !errors.of(key(r.part())).isEmpty() && errors.text("part").equals(key);
+        boolean refused =
+                !errors.of(key(r.part())).isEmpty() && errors.text("part").equals(key);
         List<String> labels = IntStream.rangeClosed(0, notches)
                 .mapToObj(i -> nearest(r, r.from() + i / (double) Ruler.THIRDS))
                 .toList();
@@ -162,8 +163,8 @@ record RulerPicture(
             String words = words(t);
             boolean room = at - last > APART + LETTER * words.length() / 3;
             boolean crowded = at - last < PHONE * (APART + LETTER * words.length() / 3);
-            places.add(new Place(
-                    Numbers.tenths(at), room ? words : "", false, crowded, at > NEAR_END ? "end" : "middle"));
+            places.add(
+                    new Place(Numbers.tenths(at), room ? words : "", false, crowded, at > NEAR_END ? "end" : "middle"));
             last = room ? at : last;
         }
         return places;

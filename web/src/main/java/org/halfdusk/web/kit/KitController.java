@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.TypicalKit;
 import org.halfdusk.shoot.kept.AllOrNothing;
-import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.NewRig;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Unread;
-import org.halfdusk.typed.PlainText;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.layout.Words;
@@ -65,9 +65,9 @@ class KitController {
                 .toList();
         model.addAttribute("parts", parts);
         model.addAttribute(
-                "presetCameras", Presets.CAMERAS.stream().map(Camera::name).toList());
+                "presetCameras", TypicalKit.CAMERAS.stream().map(Camera::name).toList());
         model.addAttribute(
-                "presetLenses", Presets.LENSES.stream().map(Lens::name).toList());
+                "presetLenses", TypicalKit.LENSES.stream().map(Lens::name).toList());
         model.addAttribute("deleted", KitKind.of(deleted).isPresent() ? deleted : "");
         model.addAttribute("number", number);
         return "kit/kit";
@@ -76,32 +76,11 @@ class KitController {
     /** Camera and lens of typical figures, and the rig of both; what the kit has already is not doubled. */
     @PostMapping("/kit/preset")
     String preset(@RequestParam int camera, @RequestParam int lens) {
-        if (camera < 0 || camera >= Presets.CAMERAS.size() || lens < 0 || lens >= Presets.LENSES.size()) {
+        if (camera < 0 || camera >= TypicalKit.CAMERAS.size() || lens < 0 || lens >= TypicalKit.LENSES.size()) {
             throw new NotFound("There is no preset of these numbers.");
         }
-        atOnce.of(() -> keep(Presets.CAMERAS.get(camera), Presets.LENSES.get(lens)));
+        atOnce.of(() -> NewRig.keep(kits, rigs, TypicalKit.CAMERAS.get(camera), TypicalKit.LENSES.get(lens)));
         return "redirect:/kit";
-    }
-
-    /** @return the rig's number */
-    private long keep(Camera body, Lens glass) {
-        long cameraId = kept(kits.cameras(), body).orElseGet(() -> kits.add(body));
-        long lensId = kept(kits.lenses(), glass).orElseGet(() -> kits.add(glass));
-        StandingRig rig = new StandingRig(
-                PlainText.shortened(body.name() + ", " + glass.name(), StandingRig.LONGEST_NAME, "rig"),
-                cameraId,
-                lensId,
-                Optional.empty(),
-                glass.shortestMm(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
-        return kept(rigs.rigs(), rig).orElseGet(() -> rigs.add(rig));
-    }
-
-    private static <T> Optional<Long> kept(List<Kept<T>> all, T wanted) {
-        return all.stream().filter(k -> k.it().equals(wanted)).map(Kept::id).findFirst();
     }
 
     @GetMapping("/kit/{kind}/new")

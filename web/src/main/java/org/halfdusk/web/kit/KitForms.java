@@ -22,6 +22,7 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
+import org.halfdusk.optics.TypicalKit;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.typed.Codec;
@@ -169,7 +170,7 @@ class KitForms {
     KitForm fresh(KitKind kind) {
         Map<String, String> t = new LinkedHashMap<>();
         switch (kind) {
-            case CAMERAS -> typed(Presets.CAMERAS.get(0), t);
+            case CAMERAS -> typed(TypicalKit.CAMERAS.get(0), t);
             case LENSES -> t.put("electronic", "on");
             case SUPPORTS -> {
                 t.put("alignment", "0");

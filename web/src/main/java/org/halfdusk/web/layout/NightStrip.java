@@ -347,7 +347,8 @@ public record NightStrip(
         List<Mark> marks = new ArrayList<>(extras.marks());
         if (extras.playhead().isPresent()) {
             CivilTime.change(axis, zone)
-                    .ifPresent(c -> marks.add(new Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
+                    .ifPresent(
+                            c -> marks.add(new Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
         }
         List<Mark> wished = marks.stream()
                 .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)

@@ -59,5 +59,4 @@ record Directions(Place place, Sky sky, List<Bearings.Line> lines, Instant at) {
     String hour() {
         return CivilTime.text(at, place.zone());
     }
-
 }

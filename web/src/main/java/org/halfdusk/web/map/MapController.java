@@ -41,8 +41,7 @@ class MapController {
         Optional<LocalDate> date = chosen.map(c -> night.filter(n -> !n.isBlank())
                 .map(ShootField.NIGHT.codec()::read)
                 .orElseGet(() -> sheets.tonight(c.it())));
-        Optional<Directions> directions =
-                chosen.map(c -> sheets.directions(c.it(), date.orElseThrow(), hour));
+        Optional<Directions> directions = chosen.map(c -> sheets.directions(c.it(), date.orElseThrow(), hour));
         String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow() + "&hour="
                         + URLEncoder.encode(directions.orElseThrow().hour(), StandardCharsets.UTF_8))
                 .orElse("");
@@ -57,7 +56,8 @@ class MapController {
         model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));
         model.addAttribute("night", date.map(LocalDate::toString).orElse(""));
         model.addAttribute(
-                "bearings", directions.map(d -> Bearings.table(d.lines(), d.place())).orElse(null));
+                "bearings",
+                directions.map(d -> Bearings.table(d.lines(), d.place())).orElse(null));
         model.addAttribute("rest", rest);
         model.addAttribute(
                 "moves",

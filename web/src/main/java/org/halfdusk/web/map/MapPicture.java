@@ -144,7 +144,9 @@ public record MapPicture(
     /** Mercator keeps angles: a direction is the same angle on the sheet. */
     private static SkyRing ring(MapView v, Directions d) {
         return SkyRing.of(
-                v.x(d.place().observer().longitudeDegrees()), v.y(d.place().observer().latitudeDegrees()), d);
+                v.x(d.place().observer().longitudeDegrees()),
+                v.y(d.place().observer().latitudeDegrees()),
+                d);
     }
 
     private static List<Name> objects(MapView v, Place p) {

@@ -55,10 +55,7 @@ public class MapSheets {
     }
 
     MapPicture draw(
-            MapView view,
-            Optional<Kept<Place>> chosen,
-            Optional<Directions> directions,
-            Map<String, String> query) {
+            MapView view, Optional<Kept<Place>> chosen, Optional<Directions> directions, Map<String, String> query) {
         MapShapes own = Stream.concat(
                         layers.stream().map(MapLayer::shapes), overlays.stream().map(o -> o.shapes(query)))
                 .reduce(MapShapes.NONE, MapShapes::and);

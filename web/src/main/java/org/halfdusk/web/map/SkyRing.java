@@ -77,7 +77,8 @@ record SkyRing(
                 "The sky over " + d.place().shortName() + " at " + Words.clock(at, zone) + ": "
                         + (bodies.isEmpty()
                                 ? "neither core nor moon is up"
-                                : String.join(", ", bodies.stream().map(Spot::text).toList())));
+                                : String.join(
+                                        ", ", bodies.stream().map(Spot::text).toList())));
     }
 
     private static double[] point(double x, double y, double azimuth, double altitude) {

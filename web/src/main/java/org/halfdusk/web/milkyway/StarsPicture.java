@@ -51,8 +51,7 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
 
     /** The chosen time between the mark before and the mark after it. */
     private static List<Star> stars(ExposurePlan e, Theme theme) {
-        List<ShutterTime> times =
-                ExposurePlan.times(e.rig()).stream().sorted().toList();
+        List<ShutterTime> times = ExposurePlan.times(e.rig()).stream().sorted().toList();
         int chosen = times.indexOf(e.shutter());
         List<Star> stars = new ArrayList<>();
         for (int i = Math.max(0, chosen - 1); i <= Math.min(times.size() - 1, chosen + 1); i++) {

@@ -69,7 +69,7 @@ class NightsController {
             Model model) {
         List<Kept<Place>> all = places.list();
         if (all.isEmpty()) {
-            return "nights/empty";
+            return "redirect:/first";
         }
         Kept<Place> place = placeId.map(this::place).orElseGet(() -> usualPlace.of(subject, all));
         LocalDate tonight = Night.dateAt(

@@ -36,10 +36,7 @@ record BudgetPart(
         boolean jpeg = choices.recording().jpeg();
         boolean reduction = choices.recording().noiseReduction();
         List<Line> lines = new ArrayList<>();
-        lines.add(
-                camera.film()
-                        ? ReasonWords.rolls(run.taken())
-                        : new Line("Card", card(run, open)));
+        lines.add(camera.film() ? ReasonWords.rolls(run.taken()) : new Line("Card", card(run, open)));
         lines.add(
                 choices.recording().outsidePower()
                         ? new Line("Power", "from outside, no charge used")
@@ -69,7 +66,9 @@ record BudgetPart(
         long all = open.programme().planned().stream()
                 .filter(p -> !p.block().frames().isEmpty())
                 .count();
-        String files = both == 0 ? ", raw" : both == all ? ", raw and JPEG" : ", raw, in " + Words.count((int) both, "block") + " with JPEG";
+        String files = both == 0
+                ? ", raw"
+                : both == all ? ", raw and JPEG" : ", raw, in " + Words.count((int) both, "block") + " with JPEG";
         String onto = open.plan()
                 .rig()
                 .card()

@@ -31,7 +31,15 @@ record FrameRows(List<Shot> shots, int from, int of) {
      * @param turn how the camera is turned before it; empty where it is not
      * @param wrong what is wrong with it, in a word or two
      */
-    record Shot(int number, String at, String opens, String shutter, String aperture, String iso, String turn, String wrong) {}
+    record Shot(
+            int number,
+            String at,
+            String opens,
+            String shutter,
+            String aperture,
+            String iso,
+            String turn,
+            String wrong) {}
 
     static final FrameRows NONE = new FrameRows(List.of(), 1, 0);
 
@@ -47,8 +55,7 @@ record FrameRows(List<Shot> shots, int from, int of) {
         int first = Math.max(0, Math.min(from - 1, frames.size() - 1));
         for (int i = first; i < Math.min(first + AT_A_TIME, frames.size()); i++) {
             Frame f = frames.get(i);
-            Optional<Frame> before =
-                    i > 0 ? Optional.of(frames.get(i - 1)) : before(open.programme(), block);
+            Optional<Frame> before = i > 0 ? Optional.of(frames.get(i - 1)) : before(open.programme(), block);
             OptionalDouble turn = open.programme().turnBefore(f, before);
             shots.add(new Shot(
                     i + 1,

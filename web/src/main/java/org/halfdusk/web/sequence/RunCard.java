@@ -87,10 +87,11 @@ record RunCard(
     /** Where the camera is turned in a block: from tile to tile, or after a disc. */
     private static List<String> turning(Block b, ShootDesk.Open open) {
         ZoneId zone = open.plan().place().zone();
-        List<String> lines =
-                new ArrayList<>(tiles(Programme.tiles(b, open.plan(), open.shoot().it().rig().choices())));
+        List<String> lines = new ArrayList<>(
+                tiles(Programme.tiles(b, open.plan(), open.shoot().it().rig().choices())));
         String turns = open.programme().turns().stream()
-                .filter(t -> t.at().isBefore(b.end()) && !t.until().isBefore(b.start().minus(LEAD)))
+                .filter(t -> t.at().isBefore(b.end())
+                        && !t.until().isBefore(b.start().minus(LEAD)))
                 .map(t -> Words.clockSeconds(t.at(), zone) + " by " + Words.degrees(t.degrees()))
                 .collect(Collectors.joining(", "));
         if (!turns.isEmpty() && !b.frames().isEmpty()) {

@@ -48,9 +48,12 @@ final class ScriptEdits {
             case "phase" -> phases(shoot, form, kind -> choice(kind, form));
             case "phase-computed" -> {
                 List<Shoots.Edit<?>> edits = new ArrayList<>(phases(shoot, form, PhaseChoice::none));
-                edits.addAll(rows(shoot, form, () -> choices.script().rows().stream()
-                        .filter(r -> !r.kind().name().equals(form.text("kind")))
-                        .toList()));
+                edits.addAll(rows(
+                        shoot,
+                        form,
+                        () -> choices.script().rows().stream()
+                                .filter(r -> !r.kind().name().equals(form.text("kind")))
+                                .toList()));
                 yield edits;
             }
             default -> rows(shoot, form, () -> row(open, form));
@@ -63,8 +66,7 @@ final class ScriptEdits {
         return next == null ? List.of() : List.of(Shoots.Edit.of(shoot, ShootField.PHASES, next.choices()));
     }
 
-    private static List<Shoots.Edit<?>> rows(
-            Shoot shoot, FormErrors form, Supplier<List<ScriptRow>> make) {
+    private static List<Shoots.Edit<?>> rows(Shoot shoot, FormErrors form, Supplier<List<ScriptRow>> make) {
         List<ScriptRow> next = form.check(ShootField.ROWS.name(), () -> ScriptRow.inOrder(make.get()));
         return next == null ? List.of() : List.of(Shoots.Edit.of(shoot, ShootField.ROWS, next));
     }
@@ -93,8 +95,8 @@ final class ScriptEdits {
         int thirds = faults.or(
                 none.thirds(),
                 () -> form.text("thirds").isEmpty() ? none.thirds() : Ladder.THIRDS.whole(form.text("thirds")));
-        Optional<Boolean> files = faults.or(
-                Optional.empty(), () -> PhaseChoice.FILES.perhaps().read(form.text("files")));
+        Optional<Boolean> files =
+                faults.or(Optional.empty(), () -> PhaseChoice.FILES.perhaps().read(form.text("files")));
         faults.refuse();
         return none.every(every)
                 .timed(seconds)
@@ -111,18 +113,20 @@ final class ScriptEdits {
     /** The rows with that of the form: set, moved, or taken away. */
     private static List<ScriptRow> row(ShootDesk.Open open, FormErrors form) {
         Block.Kind kind = kind(form);
-        List<ScriptRow> next = new ArrayList<>(open.shoot().it().rig().choices().script().rows());
+        List<ScriptRow> next =
+                new ArrayList<>(open.shoot().it().rig().choices().script().rows());
         Optional<Frame> was = was(open, kind, form.text("was"));
         if (form.text("action").equals("row-away")) {
-            Frame gone = was.orElseThrow(() -> new IllegalArgumentException(
-                    "no frame is chosen to be taken away; choose one of the list"));
+            Frame gone = was.orElseThrow(
+                    () -> new IllegalArgumentException("no frame is chosen to be taken away; choose one of the list"));
             take(next, kind, gone);
             return next;
         }
         Faults faults = new Faults();
         String typed = form.text("start");
         Instant at = faults.or(
-                open.at(), () -> typed.isEmpty() && was.isPresent() ? was.get().open() : SequenceEdits.start(typed, open));
+                open.at(),
+                () -> typed.isEmpty() && was.isPresent() ? was.get().open() : SequenceEdits.start(typed, open));
         double seconds = number(
                 faults,
                 was.map(f -> f.shutter().nominalSeconds()),
@@ -153,8 +157,7 @@ final class ScriptEdits {
         rows.add(new ScriptRow(kind, frame.open(), Optional.empty()));
     }
 
-    private static double number(
-            Faults faults, Optional<Double> was, Supplier<Double> read, String typed) {
+    private static double number(Faults faults, Optional<Double> was, Supplier<Double> read, String typed) {
         return faults.or(1.0, () -> typed.isEmpty() && was.isPresent() ? was.get() : read.get());
     }
 

@@ -50,8 +50,8 @@ record ScriptPart(
         static final Typed NONE = new Typed("", "", "", "", "");
     }
 
-    static final ScriptPart NONE = new ScriptPart(
-            "", "", "", "", "", "", "", "", false, false, false, false, "", List.of(), Typed.NONE);
+    static final ScriptPart NONE =
+            new ScriptPart("", "", "", "", "", "", "", "", false, false, false, false, "", List.of(), Typed.NONE);
 
     /** Frames of a block among which one is chosen. */
     private static final int MOST_ROWS = FrameRows.AT_A_TIME;
@@ -74,9 +74,21 @@ record ScriptPart(
                 .toList();
         return new ScriptPart(
                 kind.name(),
-                shown(phaseRefused, errors, "every", c.everySeconds().isPresent() ? plain(c.everySeconds().getAsDouble()) : ""),
-                shown(phaseRefused, errors, "seconds", c.seconds().isPresent() ? plain(c.seconds().getAsDouble()) : ""),
-                shown(phaseRefused, errors, "aperture", c.fNumber().map(FNumber::value).map(ScriptPart::plain).orElse("")),
+                shown(
+                        phaseRefused,
+                        errors,
+                        "every",
+                        c.everySeconds().isPresent() ? plain(c.everySeconds().getAsDouble()) : ""),
+                shown(
+                        phaseRefused,
+                        errors,
+                        "seconds",
+                        c.seconds().isPresent() ? plain(c.seconds().getAsDouble()) : ""),
+                shown(
+                        phaseRefused,
+                        errors,
+                        "aperture",
+                        c.fNumber().map(FNumber::value).map(ScriptPart::plain).orElse("")),
                 shown(phaseRefused, errors, "iso", c.iso().map(Iso::toString).orElse("")),
                 shown(
                         phaseRefused,
@@ -84,7 +96,11 @@ record ScriptPart(
                         "frames",
                         c.frames().isPresent() ? Integer.toString(c.frames().getAsInt()) : ""),
                 shown(phaseRefused, errors, "thirds", c.frames().isPresent() ? Integer.toString(c.thirds()) : ""),
-                shown(phaseRefused, errors, "files", c.jpeg().map(PhaseChoice.FILES::write).orElse("")),
+                shown(
+                        phaseRefused,
+                        errors,
+                        "files",
+                        c.jpeg().map(PhaseChoice.FILES::write).orElse("")),
                 kind != Block.Kind.TOTALITY,
                 kind != Block.Kind.SHOW && kind != Block.Kind.FINALE && kind != Block.Kind.TOWN,
                 first,

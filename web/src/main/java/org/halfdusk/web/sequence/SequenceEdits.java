@@ -101,7 +101,9 @@ final class SequenceEdits {
                 old.thirds(),
                 () -> lapse
                         ? (form.text("light").isEmpty() ? 0 : 1)
-                        : bracket && !form.text("thirds").isEmpty() ? Ladder.THIRDS.whole(form.text("thirds")) : old.thirds());
+                        : bracket && !form.text("thirds").isEmpty()
+                                ? Ladder.THIRDS.whole(form.text("thirds"))
+                                : old.thirds());
         BlockSpec.How how = faults.or(old.how(), () -> how(old, form));
         BlockSpec next = faults.or(
                 old,
@@ -131,13 +133,10 @@ final class SequenceEdits {
             return new BlockSpec.How(Optional.empty(), files);
         }
         Faults faults = new Faults();
-        int each = faults.or(
-                1, () -> form.text("each").isEmpty() ? 1 : PhaseChoice.FRAMES.whole(form.text("each")));
+        int each = faults.or(1, () -> form.text("each").isEmpty() ? 1 : PhaseChoice.FRAMES.whole(form.text("each")));
         int apart = faults.or(
                 Ladder.USUAL.thirds(),
-                () -> form.text("apart").isEmpty()
-                        ? Ladder.USUAL.thirds()
-                        : Ladder.THIRDS.whole(form.text("apart")));
+                () -> form.text("apart").isEmpty() ? Ladder.USUAL.thirds() : Ladder.THIRDS.whole(form.text("apart")));
         faults.refuse();
         return new BlockSpec.How(each > 1 ? Optional.of(new Ladder(each, apart)) : Optional.empty(), files);
     }

@@ -148,11 +148,10 @@ record SequencePage(
             List<OptionalDouble> over = planned.block().frames().stream()
                     .map(f -> Programme.overLimit(planned.block(), f, plan))
                     .toList();
-            boolean first = parts.stream().noneMatch(
-                    p -> p.script().kind().equals(planned.block().kind().name()));
-            ScriptPart script = n < 0
-                    ? ScriptPart.of(planned.block(), first, choices, zone, errors)
-                    : ScriptPart.NONE;
+            boolean first = parts.stream()
+                    .noneMatch(
+                            p -> p.script().kind().equals(planned.block().kind().name()));
+            ScriptPart script = n < 0 ? ScriptPart.of(planned.block(), first, choices, zone, errors) : ScriptPart.NONE;
             boolean shown = i == chosen || !script.error().isEmpty();
             parts.add(part(planned, open, edit, script, shown, FrameRows.of(planned, open, run, 1)));
             moving(planned.block(), over, plan).ifPresent(moving::add);
@@ -287,9 +286,11 @@ record SequencePage(
         checks.addAll(moving);
         open.programme()
                 .leftOut()
-                .forEach(r -> checks.add("Your " + BlockWords.name(r.kind()) + " frame of "
-                        + Words.clockSeconds(r.at(), zone)
-                        + " has no place in the script as it is now, and is left out: move it, or let the phase be computed."));
+                .forEach(
+                        r -> checks.add(
+                                "Your " + BlockWords.name(r.kind()) + " frame of "
+                                        + Words.clockSeconds(r.at(), zone)
+                                        + " has no place in the script as it is now, and is left out: move it, or let the phase be computed."));
         if (!open.plan().rig().lens().electronicAperture()) {
             checks.addAll(ring(open, zone));
         }

@@ -47,6 +47,7 @@ record Timeline(
 
     /** Width of a letter of a bar's label. */
     private static final double LETTER = 7.5;
+
     private static final int LIGHT_POINTS = 48;
 
     /** A buffer that never fills so far is not worth a lane. */
@@ -387,7 +388,8 @@ record Timeline(
             long minutes = shown.duration().toMinutes();
             int step = minutes <= 90 ? 10 : minutes <= 240 ? 30 : minutes <= 600 ? 60 : 120;
             List<Tick> ticks = new ArrayList<>();
-            Instant first = shown.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
+            Instant first =
+                    shown.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).toInstant();
             for (Instant t = first; t.isBefore(shown.end()); t = t.plus(STEPS[0], ChronoUnit.MINUTES)) {
                 double x = x(t);
                 long since = Duration.between(first, t).toMinutes();

@@ -157,6 +157,20 @@ class BrowserPathTest {
         assertThat(page.locator("main li")).hasCount(8);
     }
 
+    /** From the first start of an empty installation to a planned shoot: typed, Enter, kept, planned. */
+    @Test
+    void fromTheFirstStartToAPlannedShootInFourSteps(@TempDir Path mine) {
+        try (App empty = App.empty(mine)) {
+            page.navigate(empty.url("/"));
+            page.locator("#where").fill("35.952 -3.048");
+            page.locator("#where").press("Enter");
+            page.locator("text=Keep this place and rig").click();
+            page.locator("text=Plan this night").first().click();
+            page.waitForURL("**/shoots/1/night");
+            assertTrue(page.locator(".steps").innerText().contains("Expose"));
+        }
+    }
+
     @Test
     void fromASubjectToItsFrames() {
         go("/shoots");
@@ -583,8 +597,7 @@ class BrowserPathTest {
     }
 
     /** Texts that are shown with a contrast below 4.5 to what they stand on (WCAG 2.2, 1.4.3). */
-    private static final String FAINT =
-            """
+    private static final String FAINT = """
             () => {
               const lin = (c) => (c /= 255) <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
               const parse = (s) => (s.match(/[\\d.]+/g) || []).map(Number);

@@ -18,16 +18,45 @@ import org.junit.jupiter.api.io.TempDir;
 /** Every kind of page read by a validator that none of us wrote: standards mode, allowed elements, labels, no styles within. */
 class HtmlTest extends DemoPages {
     private static final List<String> PAGES = List.of(
-            "/nights", "/nights?all=true", "/shoots", "/shoots/new", "/shoots/1/night", "/shoots/1/frame", "/shoots/1/expose",
-            "/shoots/1/sequence", "/shoots/1/pack", "/shoots/2/night", "/shoots/2/expose", "/shoots/3/sequence", "/shoots/5/expose",
-            "/shoots/6/expose", "/shoots/7/night", "/shoots/7/expose", "/shoots/7/sequence", "/shoots/7/rig2/frame", "/places",
-            "/places/1", "/places/new", "/places/formats", "/places/1/forecast", "/kit", "/kit/cameras/1", "/kit/lenses/new",
-            "/kit/rigs/1", "/settings", "/search?q=light", "/map?place=1", "/keys", "/about", "/shoots/1/sequence/card",
-            "/shoots/7/sequence/frames?block=totality-1", "/shoots/999/night", "/nothing");
+            "/nights",
+            "/nights?all=true",
+            "/shoots",
+            "/shoots/new",
+            "/shoots/1/night",
+            "/shoots/1/frame",
+            "/shoots/1/expose",
+            "/shoots/1/sequence",
+            "/shoots/1/pack",
+            "/shoots/2/night",
+            "/shoots/2/expose",
+            "/shoots/3/sequence",
+            "/shoots/5/expose",
+            "/shoots/6/expose",
+            "/shoots/7/night",
+            "/shoots/7/expose",
+            "/shoots/7/sequence",
+            "/shoots/7/rig2/frame",
+            "/places",
+            "/places/1",
+            "/places/new",
+            "/places/formats",
+            "/places/1/forecast",
+            "/kit",
+            "/kit/cameras/1",
+            "/kit/lenses/new",
+            "/kit/rigs/1",
+            "/settings",
+            "/search?q=light",
+            "/map?place=1",
+            "/keys",
+            "/about",
+            "/shoots/1/sequence/card",
+            "/shoots/7/sequence/frames?block=totality-1",
+            "/shoots/999/night",
+            "/nothing");
 
     /** What is a matter of taste, or of how the template engine writes. */
-    private static final String RULES =
-            """
+    private static final String RULES = """
             {"extends": ["html-validate:standard"], "rules": {"no-inline-style": "error", "long-title": "off",
              "no-trailing-whitespace": "off", "void-style": "off", "no-implicit-button-type": "off", "prefer-native-element": "off",
              "attr-quotes": "off", "tel-non-breaking": "off", "no-implicit-input-type": "off", "svg-focusable": "off",
@@ -39,10 +68,15 @@ class HtmlTest extends DemoPages {
 
     @Test
     void pagesAreValid(@TempDir Path folder) throws Exception {
-        assumeTrue(installed(), "html-validate could not be installed from the npm registry: pages are not validated here");
+        assumeTrue(
+                installed(),
+                "html-validate could not be installed from the npm registry: pages are not validated here");
         Files.writeString(folder.resolve(".htmlvalidate.json"), RULES);
         List<String> command = new ArrayList<>(List.of(
-                TOOLS.resolve("node_modules/.bin/html-validate").toAbsolutePath().toString(), "--formatter=text"));
+                TOOLS.resolve("node_modules/.bin/html-validate")
+                        .toAbsolutePath()
+                        .toString(),
+                "--formatter=text"));
         for (int i = 0; i < PAGES.size(); i++) {
             String body = app.get(PAGES.get(i)).body();
             assertTrue(body.stripLeading().startsWith("<!DOCTYPE html>"), PAGES.get(i) + " is not in standards mode");

@@ -46,8 +46,13 @@ class NightStripTest extends DemoPages {
     /** Labels keep apart from one another and from the playhead, wherever that is dragged. */
     @ParameterizedTest
     @CsvSource({
-        "1, 2027-06-04T21:10:00Z", "1, 2027-06-05T01:00:00Z", "1, 2027-06-05T03:00:00Z", "1, 2027-06-04T19:20:00Z",
-        "3, 2028-12-31T23:40:00Z", "5, 2027-07-18T19:50:00Z", "2, 2027-08-15T20:30:00Z"
+        "1, 2027-06-04T21:10:00Z",
+        "1, 2027-06-05T01:00:00Z",
+        "1, 2027-06-05T03:00:00Z",
+        "1, 2027-06-04T19:20:00Z",
+        "3, 2028-12-31T23:40:00Z",
+        "5, 2027-07-18T19:50:00Z",
+        "2, 2027-08-15T20:30:00Z"
     })
     void labelsNeverOverlap(long shoot, String at) throws Exception {
         Matcher m = LABEL.matcher(page(shoot, at));
@@ -80,7 +85,8 @@ class NightStripTest extends DemoPages {
                 .orElseThrow();
         String page = app.get(there.replaceAll("https?://[^/]+", "")).body();
         List<String> labels = LABEL.matcher(page).results().map(r -> r.group(3)).toList();
-        assertTrue(labels.stream().anyMatch(l -> l.startsWith(words.substring(0, words.length() - 6))), labels.toString());
+        assertTrue(
+                labels.stream().anyMatch(l -> l.startsWith(words.substring(0, words.length() - 6))), labels.toString());
         assertEquals(labels.stream().distinct().count(), labels.size());
     }
 }

@@ -51,7 +51,12 @@ class ProgrammeOutputsTest extends DemoPages {
     private static final double TIMER_SECONDS = 0.002;
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final Block.Kind[] KINDS = {
-        Block.Kind.STACK, Block.Kind.TRAILS, Block.Kind.GROUND, Block.Kind.TIME_LAPSE, Block.Kind.BRACKET, Block.Kind.DARK_FRAME
+        Block.Kind.STACK,
+        Block.Kind.TRAILS,
+        Block.Kind.GROUND,
+        Block.Kind.TIME_LAPSE,
+        Block.Kind.BRACKET,
+        Block.Kind.DARK_FRAME
     };
 
     @Test
@@ -67,8 +72,10 @@ class ProgrammeOutputsTest extends DemoPages {
             try {
                 compare(id, shoot, n % 5 == 0);
             } catch (AssertionError e) {
-                throw new AssertionError("programme " + n + " of " + shoot.title() + ": "
-                        + shoot.rig().choices().texts(), e);
+                throw new AssertionError(
+                        "programme " + n + " of " + shoot.title() + ": "
+                                + shoot.rig().choices().texts(),
+                        e);
             } finally {
                 shoots.delete(id);
             }
@@ -85,8 +92,7 @@ class ProgrammeOutputsTest extends DemoPages {
             choices = RigChoices.PHASES.with(choices, phases(plan, random));
             choices = RigChoices.ROWS.with(choices, rows(plan, random));
         }
-        for (Field<RigChoices, Boolean> f :
-                List.of(RigChoices.FILES, RigChoices.NOISE_REDUCTION, RigChoices.POWER)) {
+        for (Field<RigChoices, Boolean> f : List.of(RigChoices.FILES, RigChoices.NOISE_REDUCTION, RigChoices.POWER)) {
             choices = f.with(choices, random.nextInt(4) == 0);
         }
         return base.with(base.rig().with(choices));
@@ -111,8 +117,9 @@ class ProgrammeOutputsTest extends DemoPages {
                     Iso.of(1600),
                     kind == Block.Kind.BRACKET || kind == Block.Kind.TIME_LAPSE ? random.nextInt(3) : 0);
             boolean bracketed = BlockSpec.BRACKETED.contains(kind) && spec.thirds() == 0 && random.nextInt(3) == 0;
-            Optional<Ladder> ladder =
-                    bracketed ? Optional.of(new Ladder(2 + random.nextInt(4), 1 + random.nextInt(6))) : Optional.empty();
+            Optional<Ladder> ladder = bracketed
+                    ? Optional.of(new Ladder(2 + random.nextInt(4), 1 + random.nextInt(6)))
+                    : Optional.empty();
             laying = laying.with(spec.taken(
                             new BlockSpec.How(ladder, random.nextBoolean() ? Optional.of(true) : Optional.empty())))
                     .named(() -> "laid-x" + given.incrementAndGet());
@@ -167,7 +174,8 @@ class ProgrammeOutputsTest extends DemoPages {
     }
 
     private static void compare(long id, Shoot shoot, boolean pages) throws Exception {
-        JsonNode programme = JSON.readTree(app.get("/api/v1/shoots/" + id + "/programme").body());
+        JsonNode programme =
+                JSON.readTree(app.get("/api/v1/shoots/" + id + "/programme").body());
         List<String> json = new ArrayList<>();
         Map<String, JsonNode> blocks = new HashMap<>();
         Instant free = Instant.MIN;
@@ -214,7 +222,8 @@ class ProgrammeOutputsTest extends DemoPages {
         JsonNode frames = b.get("frames");
         assertEquals(frames.size(), t.get("number").asInt());
         boolean gap = t.get("from").asText().equals("GAP");
-        double step = t.get("intervalSeconds").asDouble() + (gap ? t.get("exposureSeconds").asDouble() : 0);
+        double step = t.get("intervalSeconds").asDouble()
+                + (gap ? t.get("exposureSeconds").asDouble() : 0);
         for (int i = 0; i < frames.size(); i++) {
             Instant opens = Instant.parse(frames.get(i).get("opens").asText());
             assertEquals(
@@ -248,7 +257,8 @@ class ProgrammeOutputsTest extends DemoPages {
     }
 
     private static void calendar(long id, Map<String, JsonNode> blocks) throws Exception {
-        List<VEvent> events = Biweekly.parse(app.get("/shoots/" + id + "/sequence/blocks.ics").body())
+        List<VEvent> events = Biweekly.parse(
+                        app.get("/shoots/" + id + "/sequence/blocks.ics").body())
                 .first()
                 .getEvents();
         assertEquals(blocks.size(), events.size());
@@ -258,7 +268,9 @@ class ProgrammeOutputsTest extends DemoPages {
             JsonNode b = Optional.ofNullable(blocks.get(block)).orElseThrow();
             Instant start = Instant.parse(b.get("start").asText());
             Instant end = Instant.parse(b.get("end").asText());
-            assertEquals(start.getEpochSecond(), e.getDateStart().getValue().toInstant().getEpochSecond());
+            assertEquals(
+                    start.getEpochSecond(),
+                    e.getDateStart().getValue().toInstant().getEpochSecond());
             long seconds = e.getDateEnd().getValue().toInstant().getEpochSecond() - end.getEpochSecond();
             assertTrue(seconds >= 0 && seconds <= 1, "calendars know whole seconds: " + seconds);
         }
@@ -267,7 +279,9 @@ class ProgrammeOutputsTest extends DemoPages {
     /** The page's table and the budgets of Sequence, Pack and the run card. */
     private static void pages(long id, JsonNode programme, int frames) throws Exception {
         String page = app.get("/shoots/" + id + "/sequence").body();
-        assertHas(page, Words.gigabytes(programme.get("budget").get("cardMegabytes").asDouble()));
+        assertHas(
+                page,
+                Words.gigabytes(programme.get("budget").get("cardMegabytes").asDouble()));
         int dropped = programme.get("budget").get("dropped").size();
         assertHas(page, frames - dropped + (dropped == 0 ? ", none dropped" : ", " + dropped + " dropped"));
         for (JsonNode b : programme.get("blocks")) {

@@ -544,15 +544,30 @@ class SequencePagesTest extends DemoPages {
         String before = app.get(SCRIPT + "/frames.csv").body();
         assertEquals(
                 302,
-                script("action", "phase", "kind", "TOTALITY", "iso", "200", "frames", "3", "thirds", "6", "files", "RAW_JPEG")
+                script(
+                                "action",
+                                "phase",
+                                "kind",
+                                "TOTALITY",
+                                "iso",
+                                "200",
+                                "frames",
+                                "3",
+                                "thirds",
+                                "6",
+                                "files",
+                                "RAW_JPEG")
                         .statusCode());
         List<CSVRecord> totality = csv(SCRIPT).stream()
                 .filter(r -> r.get("kind").equals("TOTALITY"))
                 .toList();
-        assertTrue(totality.stream().allMatch(r -> r.get("iso").equals("200") && r.get("files").equals("RAW_JPEG")));
-        assertEquals(3, totality.stream().map(r -> r.get("nominal_s")).distinct().count());
+        assertTrue(totality.stream()
+                .allMatch(r -> r.get("iso").equals("200") && r.get("files").equals("RAW_JPEG")));
+        assertEquals(
+                3, totality.stream().map(r -> r.get("nominal_s")).distinct().count());
         assertHas(app.get(SCRIPT).body(), "in 1 block with JPEG");
-        String refused = script("action", "phase", "kind", "TOTALITY", "iso", "0.5", "frames", "99").body();
+        String refused = script("action", "phase", "kind", "TOTALITY", "iso", "0.5", "frames", "99")
+                .body();
         assertHas(refused, "ISO 0.5");
         assertHas(refused, "rames of a bracket 99");
         app.post(SCRIPT + "/copy", Map.of("to", "2"));
@@ -583,7 +598,18 @@ class SequencePagesTest extends DemoPages {
                         .statusCode());
         assertEquals(all - 1, csv(SCRIPT).size());
         String refused = script(
-                        "action", "row", "kind", "TOTALITY", "start", "10:20:00", "seconds", "1", "aperture", "8", "iso", "100")
+                        "action",
+                        "row",
+                        "kind",
+                        "TOTALITY",
+                        "start",
+                        "10:20:00",
+                        "seconds",
+                        "1",
+                        "aperture",
+                        "8",
+                        "iso",
+                        "100")
                 .body();
         assertHas(refused, "no place for a frame at 10:20:00");
         assertHas(refused, "value=\"10:20:00\"");
@@ -597,7 +623,8 @@ class SequencePagesTest extends DemoPages {
     void framesArePaged() throws Exception {
         String first = app.get(SCRIPT).body();
         assertHas(first, "/sequence/frames?block=totality-1&amp;from=401");
-        String later = app.get("/shoots/7/sequence/frames?block=totality-1&from=401").body();
+        String later =
+                app.get("/shoots/7/sequence/frames?block=totality-1&from=401").body();
         assertHas(later, "401 to ");
         assertHas(later, "those before");
         assertEquals(404, app.get("/shoots/7/sequence/frames?block=nothing").statusCode());

@@ -1,15 +1,11 @@
-package org.halfdusk.web.kit;
+package org.halfdusk.optics;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import org.halfdusk.optics.Camera;
-import org.halfdusk.optics.IntervalTimer;
-import org.halfdusk.optics.Lens;
-import org.halfdusk.optics.Sensor;
 
 /** Kit by typical figures, so that nobody has to begin with a data sheet. */
-final class Presets {
-    static final List<Camera> CAMERAS = List.of(
+public final class TypicalKit {
+    public static final List<Camera> CAMERAS = List.of(
             sensor("Full frame 24 MP", new Sensor(35.9, 23.9, 6000, 4000), 25_600, 25, 80, 500),
             sensor("Full frame 33 MP", new Sensor(35.9, 23.9, 7008, 4672), 25_600, 34, 90, 530),
             sensor("Full frame 45 MP", new Sensor(35.9, 23.9, 8256, 5504), 12_800, 50, 60, 400),
@@ -21,7 +17,7 @@ final class Presets {
             film("6×7 film ISO 400", new Sensor(69.5, 56, 6950, 5600), 400, 10),
             film("36 mm film ISO 400", new Sensor(36, 24, 6000, 4000), 400, 36));
 
-    static final List<Lens> LENSES = List.of(
+    public static final List<Lens> LENSES = List.of(
             new Lens("14 mm f/1.8", 14, 14, 1.8, 1.8, 16, 2.8),
             new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8),
             new Lens("24 mm f/1.4", 24, 24, 1.4, 1.4, 16, 2.8),
@@ -37,7 +33,7 @@ final class Presets {
             new Lens("90 mm f/2.8 for 6×7", 90, 90, 2.8, 2.8, 22, 8, false, "", false),
             new Lens("8 mm f/2.8 fisheye", 8, 8, 2.8, 2.8, 22, 5.6, true, "", true));
 
-    private Presets() {}
+    private TypicalKit() {}
 
     private static Camera sensor(String name, Sensor sensor, int highIso, double rawMb, int buffer, int battery) {
         return new Camera(name, sensor, 100, highIso, 1 / 8000.0, 30, true, rawMb, 10, buffer, 160, battery, 180);
