@@ -16,4 +16,9 @@ public enum IsoSchool {
     public double histogramPosition() {
         return histogramPosition;
     }
+
+    /** How many times the light of another school's sky this one's takes: places across are of gamma 2.2. */
+    public double lightOver(IsoSchool other) {
+        return Math.pow(histogramPosition() / other.histogramPosition(), SkyExposure.GAMMA);
+    }
 }

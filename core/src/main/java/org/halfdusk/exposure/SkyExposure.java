@@ -19,7 +19,7 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
     /** Exposure that clips at ISO 1, lux·s (ISO 12232). */
     static final double SATURATION = 78;
 
-    private static final double GAMMA = 2.2;
+    static final double GAMMA = 2.2;
 
     /** 118/255 of sRGB as a linear share, and the exposure that gives it at ISO 1, lux·s. */
     private static final double MID_GREY = 0.1812;

@@ -99,7 +99,7 @@ class EmptyStartTest {
                         "--halfdusk.password=tower",
                         "--halfdusk.data=" + data)) {
             URI nights = URI.create(
-                    "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + "/nights");
+                    "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + "/first");
             HttpClient http = HttpClient.newHttpClient();
             assertEquals(401, status(http, HttpRequest.newBuilder(nights)));
             String right = Base64.getEncoder().encodeToString("halfdusk:tower".getBytes(StandardCharsets.UTF_8));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SharpTime;
@@ -63,7 +64,6 @@ public record Ruler(
         NPF_3,
         RULE_500,
         PERSON,
-        LIMIT,
         SHARPEST,
         TARGET,
         LIFT
@@ -90,6 +90,14 @@ public record Ruler(
     private static final double RIGHT_ABOVE = 0.7;
     private static final double STARS_BELOW = 2;
     private static final double STARS_ABOVE = 0.35;
+
+    /** Timers count in minutes: these are a stop apart and stand for the dial's 64 s, 128 s and so on. */
+    private static final Set<Double> MINUTES_OF_WHOLE_STOPS = Set.of(1.0, 2.0, 4.0, 8.0, 15.0, 30.0, 60.0);
+
+    /** Stops that count as none: a place on the scale, a nominal mark. */
+    private static final double SAME = 0.01;
+
+    private static final double NEARLY = 0.05;
 
     /** A mark still belongs to what ends at it. */
     private static final double FORGIVEN = 1.01;
@@ -148,8 +156,8 @@ public record Ruler(
     private static boolean whole(ShutterTime t) {
         double stops = Part.TIME.stops(t.realSeconds());
         return t.bulb()
-                ? t.nominalSeconds() % 60 == 0 && Math.abs(Math.rint(stops + 0.093) - stops - 0.093) < 0.2
-                : Math.abs(stops - Math.rint(stops)) < 0.05;
+                ? MINUTES_OF_WHOLE_STOPS.contains(t.nominalSeconds() / 60)
+                : Math.abs(stops - Math.rint(stops)) < NEARLY;
     }
 
     private static Optional<What> what(SharpTime s) {
@@ -191,14 +199,12 @@ public record Ruler(
         double clips = now * Math.pow(2, plan.exposed().stopsUnderClipping());
         List<Tick> ticks = new ArrayList<>(List.of(tick(Part.ISO, What.TARGET, target)));
         List<Zone> zones = new ArrayList<>();
-        double lowest = isos.get(0).value() * 0.99;
+        double lowest = isos.get(0).value() / FORGIVEN;
         zones.add(new Zone(lowest, Zone.Kind.OUT_OF_REACH));
         if (plan.traits().stars()) {
             IsoSchool school = plan.wishes().isoSchool();
-            double safe =
-                    target * Math.pow(IsoSchool.PROTECT_COLOURS.histogramPosition() / school.histogramPosition(), 2.2);
-            double lift =
-                    target * Math.pow(IsoSchool.LIFT_AT_CAMERA.histogramPosition() / school.histogramPosition(), 2.2);
+            double safe = target * IsoSchool.PROTECT_COLOURS.lightOver(school);
+            double lift = target * IsoSchool.LIFT_AT_CAMERA.lightOver(school);
             if (school != IsoSchool.LIFT_AT_CAMERA) {
                 ticks.add(tick(Part.ISO, What.LIFT, lift));
             }
@@ -210,7 +216,7 @@ public record Ruler(
             zones.add(new Zone(Math.min(clips, target * Math.pow(2, RIGHT_ABOVE)), Zone.Kind.RIGHT));
             zones.add(new Zone(clips, Zone.Kind.BRIGHT));
         }
-        double highest = isos.get(isos.size() - 1).value() * 1.01;
+        double highest = isos.get(isos.size() - 1).value() * FORGIVEN;
         List<Zone> cut = new ArrayList<>();
         zones.forEach(z -> cut.add(new Zone(Math.min(z.until(), highest), z.kind())));
         cut.add(new Zone(highest, Zone.Kind.CLIPPED));
@@ -220,7 +226,7 @@ public record Ruler(
 
     private static boolean whole(Iso iso) {
         double stops = Part.ISO.stops(iso.value());
-        return Math.abs(stops - Math.rint(stops)) < 0.05;
+        return Math.abs(stops - Math.rint(stops)) < NEARLY;
     }
 
     private static Tick tick(Part part, What what, double value) {
@@ -230,40 +236,42 @@ public record Ruler(
     private static Ruler ruler(Plan plan, Part part, List<Mark> marks, List<Zone> zones, List<Tick> ticks) {
         Setting s = plan.setting();
         double at = part.stops(part.value(s));
-        double first = Math.floor(marks.get(0).stops() + 0.01);
-        double last = Math.ceil(marks.get(marks.size() - 1).stops() - 0.01);
-        double middle = Math.floor(at) - STOPS / 2.0;
-        double from = Math.max(Math.min(first, last - STOPS), Math.min(middle, last - STOPS));
-        if (part != Part.TIME) {
-            from = Math.min(Math.max(from, first), Math.max(first, last - STOPS));
-            from = last - first <= STOPS ? (part == Part.APERTURE ? last + 1 - STOPS : first) : from;
-        }
+        double first = Math.floor(marks.get(0).stops() + SAME);
+        double last = Math.ceil(marks.get(marks.size() - 1).stops() - SAME);
+        double from = from(part, at, first, last);
         double to = from + STOPS;
         List<Span> spans = new ArrayList<>();
         double begin = from;
         for (Zone z : zones) {
             double until = z.until() == 0 ? to : part.stops(z.until());
             double end = Math.max(begin, Math.min(to, Double.isNaN(until) ? to : until));
-            if (end - begin > 0.01) {
+            if (end - begin > SAME) {
                 spans.add(new Span(begin, end, z.kind()));
                 begin = end;
             }
         }
-        double start = from;
         return new Ruler(
                 part,
                 from,
                 to,
                 marks.stream()
-                        .filter(m -> m.stops() > start - 0.01 && m.stops() < to + 0.01)
+                        .filter(m -> m.stops() > from - SAME && m.stops() < to + SAME)
                         .toList(),
                 spans,
                 ticks.stream()
-                        .filter(t -> t.stops() >= start && t.stops() <= to)
+                        .filter(t -> t.stops() >= from && t.stops() <= to)
                         .sorted(Comparator.comparing(Tick::stops))
                         .toList(),
                 at,
                 state(plan, part));
+    }
+
+    /** All that the kit has where it is short enough, an aperture with a stop that the lens has not; else that about the setting. */
+    private static double from(Part part, double at, double first, double last) {
+        if (last - first <= STOPS) {
+            return part == Part.APERTURE ? last + 1 - STOPS : first;
+        }
+        return Math.max(first, Math.min(last - STOPS, Math.floor(at) - STOPS / 2.0));
     }
 
     private static State state(Plan plan, Part part) {

@@ -177,7 +177,6 @@ record RulerPicture(
             case NPF_3 -> "k 3";
             case RULE_500 -> "500 rule " + Words.seconds(t.value());
             case PERSON -> "a person, 3 s";
-            case LIMIT -> "limit";
             case SHARPEST -> "sharpest";
             case TARGET -> "target";
             case LIFT -> "lift at the camera";

@@ -21,6 +21,7 @@ import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Night;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.subject.Subjects;
@@ -125,7 +126,9 @@ class FirstController {
     }
 
     private static Whereabouts chosen(FirstPage.Typed typed) {
-        return typed.chosen().orElseThrow(() -> new NotFound("nothing is found by that name"));
+        return typed.chosen()
+                .orElseThrow(() -> new NotFound("“" + TypedNumber.shown(typed.where())
+                        + "” is no place that is known; allowed are towns, villages and positions like 35.95 −3.05"));
     }
 
     /** Keeps place and rig. What is known already is not doubled. */

@@ -24,6 +24,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Faults;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -117,8 +118,9 @@ final class ScriptEdits {
                 new ArrayList<>(open.shoot().it().rig().choices().script().rows());
         Optional<Frame> was = was(open, kind, form.text("was"));
         if (form.text("action").equals("row-away")) {
-            Frame gone = was.orElseThrow(
-                    () -> new IllegalArgumentException("no frame is chosen to be taken away; choose one of the list"));
+            Frame gone =
+                    was.orElseThrow(() -> new IllegalArgumentException("frame “" + TypedNumber.shown(form.text("was"))
+                            + "” is not one to be taken away; allowed are those of the list"));
             take(next, kind, gone);
             return next;
         }

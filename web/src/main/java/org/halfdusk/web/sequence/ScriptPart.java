@@ -56,7 +56,7 @@ record ScriptPart(
     /** Frames of a block among which one is chosen. */
     private static final int MOST_ROWS = FrameRows.AT_A_TIME;
 
-    static ScriptPart of(Block block, boolean first, RigChoices choices, ZoneId zone, FormErrors errors) {
+    static ScriptPart of(String id, Block block, boolean first, RigChoices choices, ZoneId zone, FormErrors errors) {
         Block.Kind kind = block.kind();
         if (!PhaseChoice.of(kind)) {
             return NONE;
@@ -66,8 +66,10 @@ record ScriptPart(
                 script.phases().stream().filter(c -> c.kind() == kind).findFirst();
         PhaseChoice c = kept.orElse(PhaseChoice.none(kind));
         boolean ours = errors.text("kind").equals(kind.name());
-        boolean phaseRefused = ours && !errors.of(ShootField.PHASES.name()).isEmpty();
-        boolean rowRefused = ours && !errors.of(ShootField.ROWS.name()).isEmpty();
+        boolean phaseRefused =
+                ours && first && !errors.of(ShootField.PHASES.name()).isEmpty();
+        boolean rowRefused = errors.text("piece").equals(id)
+                && !errors.of(ShootField.ROWS.name()).isEmpty();
         List<Row> rows = block.frames().stream()
                 .limit(MOST_ROWS)
                 .map(f -> new Row(f.open().toString(), words(f, zone)))

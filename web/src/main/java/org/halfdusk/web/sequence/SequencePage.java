@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.Stops;
@@ -21,6 +23,7 @@ import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
@@ -151,19 +154,21 @@ record SequencePage(
             boolean first = parts.stream()
                     .noneMatch(
                             p -> p.script().kind().equals(planned.block().kind().name()));
-            ScriptPart script = n < 0 ? ScriptPart.of(planned.block(), first, choices, zone, errors) : ScriptPart.NONE;
+            ScriptPart script = n < 0
+                    ? ScriptPart.of(planned.id(), planned.block(), first, choices, zone, errors)
+                    : ScriptPart.NONE;
             boolean shown = i == chosen || !script.error().isEmpty();
             parts.add(part(planned, open, edit, script, shown, FrameRows.of(planned, open, run, 1)));
             moving(planned.block(), over, plan).ifPresent(moving::add);
         }
         return new SequencePage(
-                step(open, blocks, zone),
+                taken(step(open, blocks, zone), blocks, run),
                 WishForm.of(open.shoot().it(), errors),
                 parts,
                 Block.frames(blocks),
                 open.laid(),
                 Programme.replaces(plan),
-                errors.of("BLOCKS"),
+                error(errors, parts),
                 timeline(open, rigs, run, numbers, found, theme),
                 checks(open, found, moving, zone),
                 BudgetPart.of(
@@ -174,6 +179,16 @@ record SequencePage(
                 copies(open, rigs),
                 !plan.rig().lens().electronicAperture(),
                 errors.of("CELSIUS"));
+    }
+
+    /** What is wrong and stands by no block of its own. */
+    private static String error(FormErrors errors, List<Part> parts) {
+        boolean said = parts.stream().anyMatch(p -> !p.script().error().isEmpty());
+        return Stream.of(ShootField.BLOCKS, ShootField.PHASES, ShootField.ROWS)
+                .map(f -> errors.of(f.name()))
+                .filter(e -> !e.isEmpty() && !said)
+                .findFirst()
+                .orElse("");
     }
 
     /** The shoot through each of its rigs, that which is shown among them as it is open. */
@@ -203,6 +218,27 @@ record SequencePage(
             first = first < 0 && frames ? i : first;
         }
         return first;
+    }
+
+    /** The same answer, with what it comes to where the camera drops frames of it. */
+    private static SequenceStep taken(SequenceStep step, List<Block> blocks, RunSimulation run) {
+        if (run.dropped().isEmpty()) {
+            return step;
+        }
+        Set<Instant> dropped =
+                run.dropped().stream().map(RunSimulation.Dropped::at).collect(Collectors.toSet());
+        long stacked = blocks.stream()
+                .filter(b -> b.kind() == Block.Kind.STACK)
+                .flatMap(b -> b.frames().stream())
+                .filter(f -> !dropped.contains(f.open()))
+                .count();
+        String cost = " As the camera is set it takes only " + run.taken() + " of these"
+                + (stacked > 1
+                        ? ": the mean of " + stacked + " gains " + Words.stops(Stops.ofAveraging((int) stacked)) + "."
+                        : ".");
+        Because said = step.answer();
+        return new SequenceStep(
+                new Because(said.heading(), said.answer(), said.reason() + cost), step.checks(), step.timer());
     }
 
     /** The subject's own answer, or what the laid blocks come to. */
@@ -458,7 +494,9 @@ record SequencePage(
                         + ": a timer set shorter than that drops every other frame."
                 : "";
         String sweep = b.kind() == Block.Kind.TRAILS
-                ? " Sweeps " + Words.degrees(minutes / 60 * SiderealTime.DEGREES_PER_HOUR) + "."
+                ? " Sweeps " + Words.degrees(minutes / 60 * SiderealTime.DEGREES_PER_HOUR)
+                        + "; played one after another the same frames are a time lapse of "
+                        + Words.seconds(b.frames().size() / BlockSpec.CLIP_RATE) + "."
                 : b.kind() == Block.Kind.TIME_LAPSE
                         ? " Plays for " + Words.seconds(b.frames().size() / BlockSpec.CLIP_RATE)
                                 + " at 25 frames a second."

@@ -8,6 +8,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Dialog;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
@@ -145,6 +146,7 @@ class BrowserPathTest {
                 .click();
         assertThat(caption()).containsText("f/2");
         assertThat(caption()).containsText("18 mm upright");
+        page.locator(".kit-line > summary").click();
         page.locator("#LENS").selectOption(new SelectOption().setLabel("14–30 mm f/4"));
         assertThat(caption()).containsText("f/4");
         assertThat(page.locator("aside")).containsText("Why f/4");
@@ -195,11 +197,34 @@ class BrowserPathTest {
     void undoBringsTheLensBack() {
         go(own(1) + "/expose");
         String before = caption().innerText();
+        page.locator(".kit-line > summary").click();
         saving(() -> page.locator("#APERTURE").selectOption("4"));
         assertThat(caption()).containsText("f/4");
         button("Undo").click();
         assertThat(caption()).containsText("f/2");
         assertEquals(before, caption().innerText());
+    }
+
+    /** A handle is stepped by keys and typed: what is set is held, the third follows, the playhead stays. */
+    @Test
+    void twoAreHeldAndTheThirdFollows() {
+        go(own(1) + "/expose?at=2027-06-05T02:00:00Z");
+        Locator answer = page.locator(".answer-line h2");
+        assertThat(answer).containsText("ISO 1250");
+        page.locator("[data-ruler=TIME] input[type=range]").focus();
+        saving(() -> page.keyboard().press("ArrowRight"));
+        assertThat(answer).containsText("10 s");
+        assertThat(answer).containsText("ISO 1000");
+        page.locator("[data-ruler=ISO] [name=typed]").fill("ISO 6400");
+        saving(() -> page.locator("[data-ruler=ISO] [name=typed]").press("Enter"));
+        assertThat(answer).containsText("ISO 6400");
+        assertThat(page.locator("[data-ruler=APERTURE]")).hasAttribute("data-state", "follows");
+        page.locator("[data-ruler=TIME] [name=typed]").fill("ages");
+        page.locator("[data-ruler=TIME] [name=typed]").press("Enter");
+        assertThat(page.locator("#wrong-TIME")).containsText("ages");
+        assertThat(page.locator("[data-ruler=TIME] [name=typed]")).hasValue("ages");
+        assertThat(page.locator(".met")).containsText("at 04:00");
+        console.removeIf(m -> m.contains("400"));
     }
 
     @Test
@@ -435,6 +460,7 @@ class BrowserPathTest {
     @Test
     void keyNGoesToTheNextGoodNight() {
         go(own(1) + "/night");
+        page.onceDialog(Dialog::accept);
         saving(() -> page.keyboard().press("n"));
         assertThat(page.locator("header")).containsText("Sat 5 June 2027");
         button("Undo").click();
@@ -454,6 +480,8 @@ class BrowserPathTest {
         }
         page.keyboard().press("Enter");
         page.waitForURL(Pattern.compile(".*/expose.*"));
+        page.locator(".kit-line > summary").focus();
+        page.keyboard().press("Enter");
         page.locator("#LENS").focus();
         page.keyboard().press("ArrowDown");
         page.keyboard().press("Tab");
@@ -476,8 +504,9 @@ class BrowserPathTest {
         page.getByText("Plan this night").first().click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Expose")))
                 .click();
+        page.locator(".kit-line > summary").click();
         page.locator("#LENS").selectOption(new SelectOption().setLabel("14–30 mm f/4"));
-        button("Apply").first().click();
+        page.locator("form[aria-label='Kit and wishes']").getByText("Apply").click();
         assertThat(caption()).containsText("f/4");
         page.locator("a.step").first().click();
         String id = page.url().replaceAll(".*/shoots/(\\d+)/.*", "$1");

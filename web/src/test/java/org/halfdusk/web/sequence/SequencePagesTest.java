@@ -602,6 +602,8 @@ class SequencePagesTest extends DemoPages {
                         "row",
                         "kind",
                         "TOTALITY",
+                        "piece",
+                        "totality-1",
                         "start",
                         "10:20:00",
                         "seconds",
@@ -613,7 +615,10 @@ class SequencePagesTest extends DemoPages {
                 .body();
         assertHas(refused, "no place for a frame at 10:20:00");
         assertHas(refused, "value=\"10:20:00\"");
-        assertHas(script("action", "row-away", "kind", "TOTALITY").body(), "No frame is chosen");
+        assertHas(
+                script("action", "row-away", "kind", "TOTALITY", "piece", "totality-1")
+                        .body(),
+                "is not one to be taken away");
         script("action", "phase-computed", "kind", "PARTIAL_SUN");
         assertEquals(before, app.get(SCRIPT + "/frames.csv").body());
     }
