@@ -36,7 +36,7 @@ class FramesController {
                 .filter(p -> p.id().equals(block) && !p.block().frames().isEmpty())
                 .findFirst()
                 .orElseThrow(() -> new NotFound("block “" + TypedNumber.shown(block)
-                        + "” with frames is not in this programme; allowed are those that the Sequence step lists"));
+                        + "” with frames is not there any more; allowed are those that the Sequence step lists"));
         model.addAttribute("title", open.shoot().it().title());
         model.addAttribute("name", BlockWords.name(planned.block().kind()));
         model.addAttribute("settings", SequencePage.settings(planned.block().frames()));

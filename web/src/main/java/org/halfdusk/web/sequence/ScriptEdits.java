@@ -173,8 +173,8 @@ final class ScriptEdits {
                 .flatMap(b -> b.frames().stream())
                 .filter(f -> f.open().equals(opens))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "that frame is not in the script any more; choose one of those that the page shows")));
+                .orElseThrow(() -> new IllegalArgumentException("frame “" + TypedNumber.shown(at)
+                        + "” is not there any more; choose one of those that the page shows")));
     }
 
     private static void refuseWithoutPlace(ShootDesk.Open open, List<ScriptRow> rows, ScriptRow set) {
