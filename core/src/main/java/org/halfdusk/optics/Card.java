@@ -9,6 +9,11 @@ public record Card(String name, double gigabytes, double writeMegabytesPerSecond
         Figures.within("number of cards", count, 1, 100, "");
     }
 
+    /** Of all of them together. */
+    public double totalGigabytes() {
+        return gigabytes * count;
+    }
+
     @Override
     public Kind kind() {
         return Kind.CARD;

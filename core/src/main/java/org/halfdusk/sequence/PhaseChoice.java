@@ -1,5 +1,6 @@
 package org.halfdusk.sequence;
 
+import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -113,6 +114,11 @@ public record PhaseChoice(
     /** Whether nothing is chosen. */
     public boolean empty() {
         return equals(none(kind).bracketed(OptionalInt.empty(), thirds));
+    }
+
+    /** From one frame (or bracket) to the next, to the millisecond. @param usual where none is chosen */
+    public Duration cadence(Duration usual) {
+        return everySeconds.isPresent() ? Duration.ofMillis(Math.round(everySeconds.getAsDouble() * 1000)) : usual;
     }
 
     /** The bracket that is wished; nothing where none is, whether by choice or as computed. */

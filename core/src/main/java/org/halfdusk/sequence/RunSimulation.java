@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Rig;
 
@@ -70,7 +72,7 @@ public record RunSimulation(
             List<Recorded> blocks, Rig rig, boolean noiseReduction, boolean outsidePower, double celsius) {
         Camera camera = rig.camera();
         double capacity = rig.card()
-                .map(c -> c.gigabytes() * MEGABYTES_OF_A_GIGABYTE * c.count())
+                .map(c -> c.totalGigabytes() * MEGABYTES_OF_A_GIGABYTE)
                 .orElse(Double.POSITIVE_INFINITY);
         double perCharge = Battery.share(celsius, camera);
         Deque<Instant> writing = new ArrayDeque<>();
@@ -132,6 +134,11 @@ public record RunSimulation(
         }
         return new RunSimulation(
                 taken, dropped, written, used, Optional.ofNullable(empty), Optional.ofNullable(cardFull), course);
+    }
+
+    /** When the frames open that are not taken, of those that are listed. */
+    public Set<Instant> droppedAt() {
+        return dropped.stream().map(Dropped::at).collect(Collectors.toSet());
     }
 
     private static double left(double used) {

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
-import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
@@ -81,18 +80,32 @@ public sealed interface Plan
      * neither is wanted sharp.
      */
     default OptionalDouble motionPx(Frame frame) {
-        double real = frame.shutter().realSeconds();
-        Optional<Body> disc = night().followed().filter(b -> b == Body.SUN || b == Body.MOON);
+        return motionPx(frame.open(), frame.shutter().realSeconds());
+    }
+
+    /** Sun or moon, where it is what is followed. */
+    private Optional<Body> disc() {
+        return night().followed().filter(b -> b == Body.SUN || b == Body.MOON);
+    }
+
+    private OptionalDouble motionPx(Instant at, double seconds) {
+        Optional<Body> disc = disc();
         if (disc.isPresent()) {
-            double arcsec = wishes().limits().speedArcsec(night().sky(), disc.get(), frame.open());
-            return OptionalDouble.of(arcsec * real / rig().pixelScaleArcsec());
+            double arcsec = wishes().limits().speedArcsec(night().sky(), disc.get(), at);
+            return OptionalDouble.of(arcsec * seconds / rig().pixelScaleArcsec());
         }
-        return pointStars().isPresent() ? OptionalDouble.of(trails().middlePx(real)) : OptionalDouble.empty();
+        return pointStars().isPresent() ? OptionalDouble.of(trails().middlePx(seconds)) : OptionalDouble.empty();
     }
 
     /** The most of it that still counts as sharp, px. */
     default double mostMotionPx() {
         return wishes().budgetPx();
+    }
+
+    /** The longest time in which it moves no farther than that at a moment, s; the longest of all where nothing is wanted sharp. */
+    default double sharpSeconds(Instant at) {
+        OptionalDouble px = motionPx(at, 1);
+        return px.isPresent() && px.getAsDouble() > 0 ? mostMotionPx() / px.getAsDouble() : School.LONGEST_SECONDS;
     }
 
     /** When a disc has to be brought back to the middle of the frame; nothing where none does, or it stays for hours. */
@@ -119,9 +132,7 @@ public sealed interface Plan
     }
 
     default Following following() {
-        return night().followed().filter(b -> b == Body.SUN || b == Body.MOON).isPresent()
-                ? Following.TIME_FIRST
-                : Following.ISO_FIRST;
+        return disc().isPresent() ? Following.TIME_FIRST : Following.ISO_FIRST;
     }
 
     /** Stops from the light that is wanted to what the setting takes in, positive brighter. */
@@ -129,14 +140,8 @@ public sealed interface Plan
 
     /** What becomes of the picture by the time that it is exposed for: of a disc, sharp until it has moved what may be seen. */
     default List<Zone> timeZones() {
-        OptionalDouble px = motionPx(
-                new Frame(moment(), ONE_SECOND, setting().fNumber(), setting().iso()));
-        double sharp =
-                px.isPresent() && px.getAsDouble() > 0 ? mostMotionPx() / px.getAsDouble() : School.LONGEST_SECONDS;
-        return List.of(new Zone(sharp, Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+        return Zone.sharpUntil(sharpSeconds(moment()));
     }
-
-    ShutterTime ONE_SECOND = new ShutterTime(1, 1);
 
     /** Whether a longer time makes what is photographed brighter: of what moves on it only draws more. */
     default boolean timeBrightens() {

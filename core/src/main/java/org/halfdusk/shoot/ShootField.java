@@ -116,17 +116,11 @@ public final class ShootField {
                     new Codec.Chosen<>(IsoSchool.PROTECT_COLOURS, "PROTECT_COLOURS", "protect colours"),
                     new Codec.Chosen<>(IsoSchool.LIFT_AT_CAMERA, "LIFT_AT_CAMERA", "lift at the camera")),
             Wishes::isoSchool,
-            (w, v) -> new Wishes(
-                    w.budgetPx(), v, w.pinnedSeconds(), w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases()));
+            Wishes::with);
 
     /** Nothing where it is computed, as with the next two. */
     public static final Field<Shoot, OptionalDouble> SHUTTER = ofWishes(
-            "SHUTTER",
-            "shutter time",
-            Codec.perhaps(Wishes.SHUTTER),
-            Wishes::pinnedSeconds,
-            (w, v) -> new Wishes(
-                    w.budgetPx(), w.isoSchool(), v, w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases()));
+            "SHUTTER", "shutter time", Codec.perhaps(Wishes.SHUTTER), Wishes::pinnedSeconds, Wishes::withSeconds);
 
     public static final Field<Shoot, Optional<FNumber>> APERTURE = ofWishes(
             "APERTURE",
@@ -136,16 +130,14 @@ public final class ShootField {
                     .worded(FNumber::label)
                     .perhaps(),
             Wishes::pinnedAperture,
-            (w, v) -> new Wishes(
-                    w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), v, w.pinnedIso(), w.limits(), w.phases()));
+            Wishes::withAperture);
 
     public static final Field<Shoot, Optional<Iso>> ISO = ofWishes(
             "ISO",
             "ISO",
             Codec.whole(Iso.RANGE).as(Iso::of, Iso::number).perhaps(),
             Wishes::pinnedIso,
-            (w, v) -> new Wishes(
-                    w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), v, w.limits(), w.phases()));
+            Wishes::withIso);
 
     public static final Field<Shoot, List<BlockSpec>> BLOCKS = ofChoices(RigChoices.BLOCKS);
     public static final Field<Shoot, List<PhaseChoice>> PHASES = ofChoices(RigChoices.PHASES);

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Apparent;
@@ -268,8 +267,7 @@ public record LunarEclipsePlan(
 
     @Override
     public List<Zone> timeZones() {
-        return List.of(
-                new Zone(limitSeconds(moment), Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+        return Zone.sharpUntil(limitSeconds(moment));
     }
 
     @Override
@@ -286,7 +284,7 @@ public record LunarEclipsePlan(
             Instant t = Block.onTheSecond(seen.start());
             while (t.isBefore(seen.end())) {
                 Step step = step(t);
-                Duration every = every(step.phase());
+                Duration every = chosen(step.phase()).cadence(cadence);
                 t = t.plus(every);
                 if (!step.visible()) {
                     continue;
@@ -303,12 +301,6 @@ public record LunarEclipsePlan(
             }
         }
         return blocks;
-    }
-
-    /** From one frame of a phase to the next. */
-    private Duration every(EclipsedMoon.Phase phase) {
-        OptionalDouble chosen = chosen(phase).everySeconds();
-        return chosen.isPresent() ? Duration.ofMillis(Math.round(chosen.getAsDouble() * 1000)) : cadence;
     }
 
     private List<Frame> frames(Step step, Duration every) {

@@ -103,8 +103,7 @@ public record MoonPlan(
     /** Sharp until the moon, a long lens or a hand moves too much. */
     @Override
     public List<Zone> timeZones() {
-        return List.of(
-                new Zone(shot.limitSeconds(), Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+        return Zone.sharpUntil(shot.limitSeconds());
     }
 
     @Override
@@ -162,9 +161,7 @@ public record MoonPlan(
         List<Frame> frames = new ArrayList<>();
         PhaseChoice chosen = wishes.phases().of(Block.Kind.BRACKETS);
         List<Setting> bracket = bracket(chosen);
-        Duration every = chosen.everySeconds().isPresent()
-                ? Duration.ofMillis(Math.round(chosen.everySeconds().getAsDouble() * 1000))
-                : betweenBrackets;
+        Duration every = chosen.cadence(betweenBrackets);
         Instant t = Block.onTheSecond(span.start());
         for (int i = 0; i < MOST_BRACKETS && t.isBefore(span.end()); i++) {
             frames.addAll(Block.row(t, bracket, Duration.ofMillis(500)));
@@ -179,12 +176,10 @@ public record MoonPlan(
         List<ShutterTime> marks = ExposurePlan.times(rig);
         Setting middle = chosen.over(setting(), marks, true);
         if (chosen.frames().isPresent()) {
-            double limit = mostMotionPx()
-                    * rig.pixelScaleArcsec()
-                    / wishes.limits().speedArcsec(night.sky(), Body.MOON, moment);
             boolean fixed = wishes.pinnedIso().isPresent() || chosen.iso().isPresent();
             return chosen.ladder()
-                    .map(l -> l.settings(middle, limit, marks, rig.camera().isos(), fixed))
+                    .map(l -> l.settings(
+                            middle, sharpSeconds(moment), marks, rig.camera().isos(), fixed))
                     .orElseGet(() -> List.of(middle));
         }
         return chosen.empty()

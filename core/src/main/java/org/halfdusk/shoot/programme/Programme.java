@@ -65,10 +65,14 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
 
     public static Programme of(Plan plan, RigChoices choices) {
         List<BlockSpec> own = choices.blocks();
-        Script script = computed(plan, choices);
-        Turns turns = Turns.of(script.blocks(), replaces(plan) ? Optional.empty() : plan.recentring());
         List<Planned> all = new ArrayList<>();
+        List<ScriptRow> leftOut = List.of();
+        List<Turn> turned = List.of();
         if (own.isEmpty() || !replaces(plan)) {
+            Script script = computed(plan, choices);
+            Turns turns = Turns.of(script.blocks(), replaces(plan) ? Optional.empty() : plan.recentring());
+            leftOut = script.leftOut();
+            turned = turns.turns();
             Phases phases = plan.wishes().phases();
             turns.blocks()
                     .forEach(n -> all.add(new Planned(
@@ -88,7 +92,7 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
         }
         all.sort(Comparator.comparing((Planned p) -> p.block().start())
                 .thenComparing(p -> p.block().end()));
-        return new Programme(all, script.leftOut(), turns.turns());
+        return new Programme(all, leftOut, turned);
     }
 
     /** The plan's own blocks, each under its identity, with the rows that a person has changed. */

@@ -26,12 +26,13 @@ record Turns(List<Script.Named> blocks, List<Turn> turns) {
     private static final Duration LEAST = TURNING.multipliedBy(3);
 
     static Turns of(List<Script.Named> blocks, Optional<Recentring> recentring) {
-        Optional<Recentring> turned =
-                recentring.filter(r -> r.byHand() && r.after().compareTo(LEAST) >= 0);
-        return turned.map(r -> new Turns(blocks, List.of()).laid(r)).orElseGet(() -> new Turns(blocks, List.of()));
+        return recentring
+                .filter(r -> r.byHand() && r.after().compareTo(LEAST) >= 0)
+                .map(r -> laid(blocks, r))
+                .orElseGet(() -> new Turns(blocks, List.of()));
     }
 
-    private Turns laid(Recentring r) {
+    private static Turns laid(List<Script.Named> blocks, Recentring r) {
         List<Script.Named> left = new ArrayList<>();
         List<Turn> turns = new ArrayList<>();
         Instant centred = null;
@@ -44,7 +45,7 @@ record Turns(List<Script.Named> blocks, List<Turn> turns) {
                 boolean first = frames.isEmpty() && !f.open().isBefore(free.plus(TURNING));
                 Instant last = first ? n.block().end() : f.close();
                 if (last.isAfter(centred.plus(r.after())) && free.isAfter(centred)) {
-                    Instant at = latest(free, f.open());
+                    Instant at = latest(blocks, free, f.open());
                     turns.add(new Turn(at, at.plus(TURNING), drift(r, centred, at)));
                     centred = at.plus(TURNING);
                     free = centred;
@@ -64,7 +65,7 @@ record Turns(List<Script.Named> blocks, List<Turn> turns) {
     }
 
     /** As late as it goes before a frame; with some time to spare for the hand that takes the filter off. */
-    private Instant latest(Instant free, Instant frame) {
+    private static Instant latest(List<Script.Named> blocks, Instant free, Instant frame) {
         Instant by = blocks.stream()
                 .filter(n -> n.block().kind() == Block.Kind.FILTER_OFF)
                 .map(n -> n.block().start())

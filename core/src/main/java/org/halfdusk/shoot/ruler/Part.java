@@ -28,8 +28,7 @@ public enum Part {
 
         @Override
         Wishes holding(Wishes w, OptionalDouble value) {
-            return new Wishes(
-                    w.budgetPx(), w.isoSchool(), value, w.pinnedAperture(), w.pinnedIso(), w.limits(), w.phases());
+            return w.withSeconds(value);
         }
 
         @Override
@@ -57,7 +56,7 @@ public enum Part {
         @Override
         Wishes holding(Wishes w, OptionalDouble value) {
             Optional<FNumber> n = value.isPresent() ? Optional.of(FNumber.of(value.getAsDouble())) : Optional.empty();
-            return new Wishes(w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), n, w.pinnedIso(), w.limits(), w.phases());
+            return w.withAperture(n);
         }
     },
     /** log₂ over ISO 100. */
@@ -80,8 +79,7 @@ public enum Part {
         @Override
         Wishes holding(Wishes w, OptionalDouble value) {
             Optional<Iso> iso = value.isPresent() ? Optional.of(Iso.of(value.getAsDouble())) : Optional.empty();
-            return new Wishes(
-                    w.budgetPx(), w.isoSchool(), w.pinnedSeconds(), w.pinnedAperture(), iso, w.limits(), w.phases());
+            return w.withIso(iso);
         }
     };
 

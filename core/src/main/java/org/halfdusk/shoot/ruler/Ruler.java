@@ -128,6 +128,11 @@ public record Ruler(
         };
     }
 
+    /** The mark that stands nearest to a place of the scale; nothing where there are none. */
+    public static Optional<Mark> nearest(List<Mark> marks, double stops) {
+        return marks.stream().min(Comparator.comparing(m -> Math.abs(m.stops() - stops)));
+    }
+
     private static Ruler time(Plan plan) {
         Rig rig = plan.rig();
         List<Mark> marks = marks(plan, Part.TIME);

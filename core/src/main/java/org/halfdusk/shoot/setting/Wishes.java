@@ -60,20 +60,31 @@ public record Wishes(
 
     /** With what is chosen for a phase in the place of what is fixed for all. */
     public Wishes in(PhaseChoice phase) {
-        return new Wishes(
-                budgetPx,
-                isoSchool,
-                phase.seconds().isPresent() ? phase.seconds() : pinnedSeconds,
-                phase.fNumber().or(() -> pinnedAperture),
-                phase.iso().or(() -> pinnedIso),
-                limits,
-                phases);
+        return withSeconds(phase.seconds().isPresent() ? phase.seconds() : pinnedSeconds)
+                .withAperture(phase.fNumber().or(() -> pinnedAperture))
+                .withIso(phase.iso().or(() -> pinnedIso));
     }
 
     /** With the aperture that is fixed, but neither time nor ISO. */
     public Wishes withoutFixedLight() {
-        return new Wishes(
-                budgetPx, isoSchool, OptionalDouble.empty(), pinnedAperture, Optional.empty(), limits, phases);
+        return withSeconds(OptionalDouble.empty()).withIso(Optional.empty());
+    }
+
+    /** With another time fixed, s; with none where it is empty, as with the next two. */
+    public Wishes withSeconds(OptionalDouble other) {
+        return new Wishes(budgetPx, isoSchool, other, pinnedAperture, pinnedIso, limits, phases);
+    }
+
+    public Wishes withAperture(Optional<FNumber> other) {
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, other, pinnedIso, limits, phases);
+    }
+
+    public Wishes withIso(Optional<Iso> other) {
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, other, limits, phases);
+    }
+
+    public Wishes with(IsoSchool other) {
+        return new Wishes(budgetPx, other, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases);
     }
 
     public Wishes withBudget(double px) {

@@ -1,11 +1,18 @@
 package org.halfdusk.shoot.setting;
 
+import java.util.List;
+
 /**
  * A stretch of times, apertures or ISO values in which a picture comes out alike.
  *
  * @param until seconds, f-number or ISO at which it ends, counted from what takes in least light
  */
 public record Zone(double until, Kind kind) {
+    /** Of what moves: sharp for so many seconds, and not afterwards. */
+    public static List<Zone> sharpUntil(double seconds) {
+        return List.of(new Zone(seconds, Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Kind.BLURRED));
+    }
+
     /** How good a stretch is. */
     public enum Tone {
         GOOD,

@@ -32,7 +32,6 @@ import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
-import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**
@@ -179,12 +178,6 @@ public record SolarEclipsePlan(
         return Stops.between(e.shutter().realSeconds(), e.exactSeconds());
     }
 
-    @Override
-    public List<Zone> timeZones() {
-        return List.of(
-                new Zone(limitSeconds(moment), Zone.Kind.SHARP), new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
-    }
-
     /** In totality the inner corona, otherwise the partial phase through the filter. */
     @Override
     public Setting setting() {
@@ -199,11 +192,6 @@ public record SolarEclipsePlan(
                 chosen.fNumber().orElse(aperture.fNumber()),
                 chosen.iso().orElse(iso),
                 WHITE_BALANCE_KELVIN);
-    }
-
-    /** Longest time by the Sun's motion over the sensor at a moment, s. */
-    double limitSeconds(Instant at) {
-        return wishes.budgetPx() * rig.pixelScaleArcsec() / wishes.limits().speedArcsec(night.sky(), Body.SUN, at);
     }
 
     /** Diameter of the Sun on the sensor, mm. */

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.Ladder;
@@ -139,8 +138,7 @@ final class SolarScript {
     }
 
     private Duration every(Block.Kind kind, Duration usual) {
-        OptionalDouble chosen = plan.wishes().phases().of(kind).everySeconds();
-        return chosen.isPresent() ? Duration.ofMillis(Math.round(chosen.getAsDouble() * 1000)) : usual;
+        return plan.wishes().phases().of(kind).cadence(usual);
     }
 
     /** Through the filter at a moment: one frame, or the wished bracket where it is over before the next and the filter's hand. */
@@ -163,7 +161,7 @@ final class SolarScript {
     private List<Setting> bracket(Ladder ladder, Setting middle, Instant at) {
         return ladder.settings(
                 middle,
-                plan.limitSeconds(at),
+                plan.sharpSeconds(at),
                 ExposurePlan.times(plan.rig()),
                 plan.rig().camera().isos(),
                 plan.wishes().pinnedIso().isPresent());

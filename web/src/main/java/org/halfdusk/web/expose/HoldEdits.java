@@ -1,7 +1,6 @@
 package org.halfdusk.web.expose;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -51,8 +50,7 @@ final class HoldEdits {
         }
         double stops =
                 Ruler.FROM.read(form.text("from")) + Ruler.NOTCH.whole(form.text("notch")) / (double) Ruler.THIRDS;
-        return Ruler.marks(plan, part).stream()
-                .min(Comparator.comparing(m -> Math.abs(m.stops() - stops)))
+        return Ruler.nearest(Ruler.marks(plan, part), stops)
                 .map(Ruler.Mark::value)
                 .orElseThrow();
     }

@@ -1,7 +1,6 @@
 package org.halfdusk.web.expose;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
@@ -79,7 +78,9 @@ record RulerPicture(
         boolean refused =
                 !errors.of(key(r.part())).isEmpty() && errors.text("part").equals(key);
         List<String> labels = IntStream.rangeClosed(0, notches)
-                .mapToObj(i -> nearest(r, r.from() + i / (double) Ruler.THIRDS))
+                .mapToObj(i -> Ruler.nearest(r.marks(), r.from() + i / (double) Ruler.THIRDS)
+                        .map(Ruler.Mark::label)
+                        .orElse(""))
                 .toList();
         String value = value(r.part(), plan);
         return new RulerPicture(
@@ -114,13 +115,6 @@ record RulerPicture(
             case APERTURE -> plan.setting().fNumber().label();
             case ISO -> plan.setting().iso().toString();
         };
-    }
-
-    private static String nearest(Ruler r, double stops) {
-        return r.marks().stream()
-                .min(Comparator.comparing(m -> Math.abs(m.stops() - stops)))
-                .map(Ruler.Mark::label)
-                .orElse("");
     }
 
     private static String percent(Ruler r, double stops) {

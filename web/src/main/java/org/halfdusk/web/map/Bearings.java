@@ -1,7 +1,6 @@
 package org.halfdusk.web.map;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -22,8 +21,7 @@ final class Bearings {
     /** @param kind sun, moon or core */
     record Line(String what, String kind, Instant at, double azimuthDegrees, double altitudeDegrees, String label) {}
 
-    static List<Line> of(Sky sky, LocalDate date, ZoneId zone, Instant now) {
-        Night night = Night.of(sky, date, zone);
+    static List<Line> of(Sky sky, Night night, ZoneId zone, Instant now) {
         List<Line> lines = new ArrayList<>();
         if (night.sun() instanceof Rising.Crosses sun) {
             sun.sets().ifPresent(t -> lines.add(line(sky, Body.SUN, "sunset", t, zone)));

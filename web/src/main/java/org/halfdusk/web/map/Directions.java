@@ -9,7 +9,6 @@ import org.halfdusk.place.Place;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.CivilTime;
-import org.halfdusk.time.Interval;
 import org.halfdusk.typed.TypedNumber;
 
 /**
@@ -19,8 +18,6 @@ import org.halfdusk.typed.TypedNumber;
  * @param at the moment at which the sky is drawn
  */
 record Directions(Place place, Sky sky, List<Bearings.Line> lines, Instant at) {
-    private static final int STEP_SECONDS = 300;
-
     /**
      * @param hour as people write it; empty for now, or where now is another night for when the core stands highest in the dark
      * @throws IllegalArgumentException where the hour is none of that night
@@ -28,10 +25,10 @@ record Directions(Place place, Sky sky, List<Bearings.Line> lines, Instant at) {
     static Directions of(Place place, Sky sky, LocalDate date, String hour, Instant now) {
         Night night = Night.of(sky, date, place.zone());
         return new Directions(
-                place, sky, Bearings.of(sky, date, place.zone(), now), at(sky, night, place.zone(), hour.strip(), now));
+                place, sky, Bearings.of(sky, night, place.zone(), now), at(night, place.zone(), hour.strip(), now));
     }
 
-    private static Instant at(Sky sky, Night night, ZoneId zone, String hour, Instant now) {
+    private static Instant at(Night night, ZoneId zone, String hour, Instant now) {
         if (!hour.isEmpty()) {
             return CivilTime.read(hour)
                     .flatMap(t -> t.on(night.interval(), zone))
@@ -39,20 +36,9 @@ record Directions(Place place, Sky sky, List<Bearings.Line> lines, Instant at) {
                     .orElseThrow(() -> new IllegalArgumentException("hour “" + TypedNumber.shown(hour)
                             + "” is no time of this night; write it as 23:30 or 11:30 pm"));
         }
-        return night.interval().contains(now) ? now : highest(sky, night.sunsetToSunrise());
-    }
-
-    private static Instant highest(Sky sky, Interval dark) {
-        Instant best = dark.start();
-        double most = -90;
-        for (Instant t = dark.start(); t.isBefore(dark.end()); t = t.plusSeconds(STEP_SECONDS)) {
-            double altitude = sky.at(Body.GALACTIC_CENTRE, t).altitude().degrees();
-            if (altitude > most) {
-                most = altitude;
-                best = t;
-            }
-        }
-        return best;
+        return night.interval().contains(now)
+                ? now
+                : night.highest(Body.GALACTIC_CENTRE, night.sunsetToSunrise()).at();
     }
 
     /** As its field takes it. */

@@ -76,10 +76,9 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
 
     /** How a trail of so many pixels looks at 100 %†: a star is some two pixels wide. */
     private static String shape(double px) {
-        return px < ROUND_PX ? "round" : px < OVAL_PX ? "oval" : px < DASH_PX ? "a dash" : "a streak";
+        return px < Trailing.DEFAULT_BUDGET_PX ? "round" : px < OVAL_PX ? "oval" : px < DASH_PX ? "a dash" : "a streak";
     }
 
-    private static final double ROUND_PX = 2.6;
     private static final double OVAL_PX = 4;
     private static final double DASH_PX = 7;
 }

@@ -27,7 +27,6 @@ import org.halfdusk.web.subject.Subjects;
  * The first page: where, with what, and what that gives.
  *
  * @param found what the text can mean; the chosen one is marked
- * @param kept whether there is an answer that can be kept
  * @param tonight of the subject, in a line
  * @param later the best night ahead, where tonight is not it
  * @param because with the setting
@@ -35,11 +34,9 @@ import org.halfdusk.web.subject.Subjects;
 record FirstPage(
         String where,
         int choice,
-        boolean nothing,
         List<Found> found,
         List<Choice> rigs,
         String rig,
-        boolean kept,
         String subject,
         List<Subjects.Choice> subjects,
         String tonight,
@@ -47,6 +44,16 @@ record FirstPage(
         String because,
         String dark,
         Optional<NightsPage> nights) {
+    /** Whether something was typed that means nothing. */
+    public boolean nothing() {
+        return found.isEmpty() && !where.isEmpty();
+    }
+
+    /** Whether there is an answer, which can be kept. */
+    public boolean kept() {
+        return nights.isPresent();
+    }
+
     /** A place that a text can mean. */
     record Found(int number, String name, String what, String position, boolean chosen) {}
 
@@ -54,9 +61,6 @@ record FirstPage(
     record Choice(String value, String name, String about, boolean chosen) {}
 
     private static final int MOST_FOUND = 6;
-
-    /** People of a place that is called a village; see {@link Whereabouts}. */
-    private static final int VILLAGE = Whereabouts.VILLAGE_PEOPLE;
 
     /** Rigs to begin with. */
     enum Typical {
@@ -117,11 +121,9 @@ record FirstPage(
         return new FirstPage(
                 t.where(),
                 0,
-                !t.where().isEmpty(),
                 List.of(),
                 rigs(t),
                 t.rig().name(),
-                false,
                 Subject.MILKY_WAY.name(),
                 List.of(),
                 "",
@@ -149,11 +151,9 @@ record FirstPage(
         return new FirstPage(
                 t.where(),
                 t.choice(),
-                false,
                 found(t),
                 rigs(t),
                 t.rig().name(),
-                true,
                 subject.name(),
                 subjects.choices(subject),
                 "Tonight: " + words.heading() + ".",
@@ -177,7 +177,7 @@ record FirstPage(
                     Whereabouts w = t.found().get(i);
                     String what = w.people() == 0
                             ? "position"
-                            : (w.people() < VILLAGE ? "village, " : "town, ") + w.country();
+                            : (w.people() < Whereabouts.VILLAGE_PEOPLE ? "village, " : "town, ") + w.country();
                     return new Found(
                             i,
                             w.name(),

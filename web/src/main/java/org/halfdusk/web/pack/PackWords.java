@@ -143,7 +143,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                 .filter(Card.class::isInstance)
                 .map(Card.class::cast)
                 .toList();
-        double room = cards.stream().mapToDouble(c -> c.gigabytes() * c.count()).sum() * MEGABYTES;
+        double room = cards.stream().mapToDouble(Card::totalGigabytes).sum() * MEGABYTES;
         String need =
                 "Raw files of all frames, at " + Words.plain(plan.rig().camera().rawMegabytes()) + " MB each";
         if (cards.isEmpty()) {

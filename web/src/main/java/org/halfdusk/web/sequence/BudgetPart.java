@@ -59,20 +59,19 @@ record BudgetPart(
 
     /** What is written, in which files, and onto what. */
     private static String card(RunSimulation run, ShootDesk.Open open) {
-        long both = open.programme().planned().stream()
+        List<Programme.Planned> taken = open.programme().planned().stream()
                 .filter(p -> !p.block().frames().isEmpty())
-                .filter(Programme.Planned::jpeg)
-                .count();
-        long all = open.programme().planned().stream()
-                .filter(p -> !p.block().frames().isEmpty())
-                .count();
+                .toList();
+        long both = taken.stream().filter(Programme.Planned::jpeg).count();
         String files = both == 0
                 ? ", raw"
-                : both == all ? ", raw and JPEG" : ", raw, in " + Words.count((int) both, "block") + " with JPEG";
+                : both == taken.size()
+                        ? ", raw and JPEG"
+                        : ", raw, in " + Words.count((int) both, "block") + " with JPEG";
         String onto = open.plan()
                 .rig()
                 .card()
-                .map(c -> " of " + Words.plain(c.gigabytes() * c.count()) + " GB")
+                .map(c -> " of " + Words.plain(c.totalGigabytes()) + " GB")
                 .orElse("");
         return Words.gigabytes(run.megabytes()) + onto + files;
     }
@@ -96,9 +95,8 @@ record BudgetPart(
                 .ifPresent(t -> warnings.add(new Warning(
                         "The card is full at " + Words.clock(t, zone) + ": "
                                 + rig.card().map(Card::name).orElse("") + " of this rig holds "
-                                + Words.plain(rig.card()
-                                        .map(c -> c.gigabytes() * c.count())
-                                        .orElse(0.0))
+                                + Words.plain(
+                                        rig.card().map(Card::totalGigabytes).orElse(0.0))
                                 + " GB. Take another, or write raw alone.",
                         recording.jpeg() ? List.of(way("Write raw alone", RigChoices.FILES, false)) : List.of())));
         run.emptyAt()

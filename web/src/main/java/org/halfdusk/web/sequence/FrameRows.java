@@ -7,11 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.function.IntFunction;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.sequence.RunSimulation;
-import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -41,15 +39,14 @@ record FrameRows(List<Shot> shots, int from, int of) {
             String turn,
             String wrong) {}
 
-    static final FrameRows NONE = new FrameRows(List.of(), 1, 0);
-
-    /** @param from number of the first to be listed, counted from one */
-    static FrameRows of(Programme.Planned planned, ShootDesk.Open open, RunSimulation run, int from) {
-        Block block = planned.block();
-        Plan plan = open.plan();
-        ZoneId zone = plan.place().zone();
-        Set<Instant> dropped =
-                run.dropped().stream().map(RunSimulation.Dropped::at).collect(Collectors.toSet());
+    /**
+     * @param dropped when the frames open that the camera does not take
+     * @param over what a frame of the block, counted from zero, moves farther than it may, px
+     * @param from number of the first to be listed, counted from one
+     */
+    static FrameRows of(
+            Block block, ShootDesk.Open open, Set<Instant> dropped, IntFunction<OptionalDouble> over, int from) {
+        ZoneId zone = open.plan().place().zone();
         List<Frame> frames = block.frames();
         List<Shot> shots = new ArrayList<>();
         int first = Math.max(0, Math.min(from - 1, frames.size() - 1));
@@ -65,7 +62,7 @@ record FrameRows(List<Shot> shots, int from, int of) {
                     f.fNumber().label(),
                     f.iso().toString(),
                     turn.isPresent() ? "turn the disc to the middle first, " + Words.degrees(turn.getAsDouble()) : "",
-                    wrong(dropped.contains(f.open()), Programme.overLimit(block, f, plan))));
+                    wrong(dropped.contains(f.open()), over.apply(i))));
         }
         return new FrameRows(shots, first + 1, frames.size());
     }

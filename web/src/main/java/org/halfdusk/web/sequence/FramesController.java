@@ -41,7 +41,15 @@ class FramesController {
         model.addAttribute("name", BlockWords.name(planned.block().kind()));
         model.addAttribute("settings", SequencePage.settings(planned.block().frames()));
         model.addAttribute("block", block);
-        model.addAttribute("rows", FrameRows.of(planned, open, open.simulated(), FROM.whole(from)));
+        model.addAttribute(
+                "rows",
+                FrameRows.of(
+                        planned.block(),
+                        open,
+                        open.simulated().droppedAt(),
+                        i -> Programme.overLimit(
+                                planned.block(), planned.block().frames().get(i), open.plan()),
+                        FROM.whole(from)));
         model.addAttribute("ring", !open.plan().rig().lens().electronicAperture());
         model.addAttribute("back", open.address("sequence"));
         return "sequence/frames";

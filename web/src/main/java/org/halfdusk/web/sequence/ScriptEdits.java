@@ -8,7 +8,6 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import org.halfdusk.exposure.Ladder;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
@@ -93,9 +92,7 @@ final class ScriptEdits {
                 () -> form.text("frames").isEmpty()
                         ? OptionalInt.empty()
                         : OptionalInt.of(PhaseChoice.FRAMES.whole(form.text("frames"))));
-        int thirds = faults.or(
-                none.thirds(),
-                () -> form.text("thirds").isEmpty() ? none.thirds() : Ladder.THIRDS.whole(form.text("thirds")));
+        int thirds = faults.or(none.thirds(), () -> SequenceEdits.thirds(form.text("thirds")));
         Optional<Boolean> files =
                 faults.or(Optional.empty(), () -> PhaseChoice.FILES.perhaps().read(form.text("files")));
         faults.refuse();

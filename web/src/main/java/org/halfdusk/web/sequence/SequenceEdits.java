@@ -134,11 +134,14 @@ final class SequenceEdits {
         }
         Faults faults = new Faults();
         int each = faults.or(1, () -> form.text("each").isEmpty() ? 1 : PhaseChoice.FRAMES.whole(form.text("each")));
-        int apart = faults.or(
-                Ladder.USUAL.thirds(),
-                () -> form.text("apart").isEmpty() ? Ladder.USUAL.thirds() : Ladder.THIRDS.whole(form.text("apart")));
+        int apart = faults.or(Ladder.USUAL.thirds(), () -> thirds(form.text("apart")));
         faults.refuse();
         return new BlockSpec.How(each > 1 ? Optional.of(new Ladder(each, apart)) : Optional.empty(), files);
+    }
+
+    /** Between a bracket's frames, as it was typed; as usual where nothing was. */
+    static int thirds(String typed) {
+        return typed.isEmpty() ? Ladder.USUAL.thirds() : Ladder.THIRDS.whole(typed);
     }
 
     /** As many frames as the form says, counted in what it says. */

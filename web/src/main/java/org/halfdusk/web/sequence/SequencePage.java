@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.optics.IntervalTimer;
@@ -141,6 +140,7 @@ record SequencePage(
         List<ProgrammeCheck> found = ProgrammeCheck.of(plan, blocks);
         int chosen = chosen(blocks, open.at());
         RunSimulation run = open.simulated();
+        Set<Instant> dropped = run.droppedAt();
         List<ShootDesk.Open> rigs = rigs(open, desk, shoots);
         List<Part> parts = new ArrayList<>();
         List<String> moving = new ArrayList<>();
@@ -158,11 +158,12 @@ record SequencePage(
                     ? ScriptPart.of(planned.id(), planned.block(), first, choices, zone, errors)
                     : ScriptPart.NONE;
             boolean shown = i == chosen || !script.error().isEmpty();
-            parts.add(part(planned, open, edit, script, shown, FrameRows.of(planned, open, run, 1)));
+            parts.add(part(
+                    planned, open, edit, script, shown, FrameRows.of(planned.block(), open, dropped, over::get, 1)));
             moving(planned.block(), over, plan).ifPresent(moving::add);
         }
         return new SequencePage(
-                taken(step(open, blocks, zone), blocks, run),
+                taken(step(open, blocks, zone), blocks, run.taken(), dropped),
                 WishForm.of(open.shoot().it(), errors),
                 parts,
                 Block.frames(blocks),
@@ -221,18 +222,16 @@ record SequencePage(
     }
 
     /** The same answer, with what it comes to where the camera drops frames of it. */
-    private static SequenceStep taken(SequenceStep step, List<Block> blocks, RunSimulation run) {
-        if (run.dropped().isEmpty()) {
+    private static SequenceStep taken(SequenceStep step, List<Block> blocks, int taken, Set<Instant> dropped) {
+        if (dropped.isEmpty()) {
             return step;
         }
-        Set<Instant> dropped =
-                run.dropped().stream().map(RunSimulation.Dropped::at).collect(Collectors.toSet());
         long stacked = blocks.stream()
                 .filter(b -> b.kind() == Block.Kind.STACK)
                 .flatMap(b -> b.frames().stream())
                 .filter(f -> !dropped.contains(f.open()))
                 .count();
-        String cost = " As the camera is set it takes only " + run.taken() + " of these"
+        String cost = " As the camera is set it takes only " + taken + " of these"
                 + (stacked > 1
                         ? ": the mean of " + stacked + " gains " + Words.stops(Stops.ofAveraging((int) stacked)) + "."
                         : ".");
