@@ -45,12 +45,14 @@ class MapController {
         String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow() + "&hour="
                         + URLEncoder.encode(directions.orElseThrow().hour(), StandardCharsets.UTF_8))
                 .orElse("");
-        model.addAttribute("sheet", sheets.draw(view, chosen, directions, Map.of()));
+        MapPicture sheet = sheets.draw(view, chosen, directions, Map.of());
+        model.addAttribute("sheet", sheet);
         model.addAttribute("hour", directions.map(Directions::hour).orElse(""));
         model.addAttribute(
                 "sky",
-                directions
-                        .map(d -> SkyRing.of(0, 0, d).words() + ".")
+                sheet.rings().stream()
+                        .findFirst()
+                        .map(r -> r.words() + ".")
                         .orElse("Choose a place, and the sky over it is drawn about it."));
         model.addAttribute("places", places.list());
         model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));

@@ -38,7 +38,6 @@ record SkyRing(
 
     /** A rise or set. */
     record Mark(
-            String kind,
             String x1,
             String y1,
             String x2,
@@ -46,7 +45,8 @@ record SkyRing(
             String textX,
             String textY,
             String anchor,
-            String text,
+            String what,
+            String clock,
             String azimuth) {}
 
     /** What stands in the sky. */
@@ -54,8 +54,12 @@ record SkyRing(
 
     private static final double RADIUS = 150;
     private static final double TICK = 8;
+
+    /** How far up the letters of the four winds stand, degrees: inside the rim, since words of rises and sets stand outside. */
+    private static final double LETTER = 8;
+
     private static final double BESIDE = 16;
-    private static final double LINE = 26;
+    private static final double LINE = 40;
     private static final int BAND_POINTS = 120;
 
     static SkyRing of(double x, double y, Directions d) {
@@ -71,7 +75,7 @@ record SkyRing(
                 Numbers.tenths(RADIUS),
                 List.of(circle(30, y), circle(60, y)),
                 List.of(letter(x, y, 0, "N"), letter(x, y, 90, "E"), letter(x, y, 180, "S"), letter(x, y, 270, "W")),
-                marks(x, y, d.lines()),
+                marks(x, y, d.lines(), zone),
                 band(x, y, d.sky(), at),
                 bodies,
                 "The sky over " + d.place().shortName() + " at " + Words.clock(at, zone) + ": "
@@ -92,12 +96,12 @@ record SkyRing(
     }
 
     private static Letter letter(double x, double y, double azimuth, String text) {
-        double[] p = point(x, y, azimuth, -8);
+        double[] p = point(x, y, azimuth, LETTER);
         return new Letter(Numbers.tenths(p[0]), Numbers.tenths(p[1] + 4), text);
     }
 
     /** Those of sun and moon: the core's way is drawn by the band. Words on one side stand under each other. */
-    private static List<Mark> marks(double x, double y, List<Bearings.Line> lines) {
+    private static List<Mark> marks(double x, double y, List<Bearings.Line> lines, ZoneId zone) {
         List<Mark> marks = new ArrayList<>();
         for (boolean east : new boolean[] {true, false}) {
             double last = Double.NEGATIVE_INFINITY;
@@ -111,7 +115,6 @@ record SkyRing(
                 double textY = Math.max(y - (RADIUS + BESIDE) * rim.up(), last + LINE);
                 last = textY;
                 marks.add(new Mark(
-                        l.kind(),
                         Numbers.tenths(x + (RADIUS - TICK) * rim.right()),
                         Numbers.tenths(y - (RADIUS - TICK) * rim.up()),
                         Numbers.tenths(x + (RADIUS + TICK) * rim.right()),
@@ -119,7 +122,8 @@ record SkyRing(
                         Numbers.tenths(x + (RADIUS + BESIDE) * rim.right()),
                         Numbers.tenths(textY),
                         east ? "start" : "end",
-                        l.label(),
+                        l.what(),
+                        Words.clock(l.at(), zone),
                         Math.round(l.azimuthDegrees()) + "°"));
             }
         }
