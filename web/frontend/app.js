@@ -425,6 +425,7 @@ const toBlocks = () =>
     const bar = svg.querySelector(".timeline-bar");
     const x = bar ? bar.getBoundingClientRect().left - box.getBoundingClientRect().left : 0;
     if (x > 0.7 * box.clientWidth && !box.scrollLeft) box.scrollLeft = x - box.clientWidth / 3;
+    near.labels(svg);
   });
 document.addEventListener("DOMContentLoaded", toBlocks);
 document.addEventListener("htmx:after:swap", toBlocks);
@@ -527,11 +528,25 @@ const near = {
     box.scrollLeft += after.left + share * after.width - clientX;
     near.labels(svg);
   },
-  /** The lanes' names stay where they can be read. */
+  /** The lanes' names stay where they can be read, and the night's strip frames what the lanes show. */
   labels(svg) {
     const box = svg.parentElement;
     const unit = svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
     svg.style.setProperty("--lane-shift", box.scrollLeft * unit + "px");
+    const strip = document.querySelector("[data-strip]");
+    const marks = strip && strip.querySelectorAll("[data-within] rect");
+    if (!marks || marks.length < 3) return;
+    const first = Date.parse(strip.dataset.from);
+    const share = (x) => {
+      const at = Date.parse(svg.dataset.from) + (x - svg.dataset.left) * lane.perUnit(svg);
+      return Math.min(100, Math.max(0, (100 * (at - first)) / (Date.parse(strip.dataset.to) - first)));
+    };
+    const from = share(Number(svg.dataset.left) + box.scrollLeft * unit);
+    const to = share(Math.min(Number(svg.dataset.right), (box.scrollLeft + box.clientWidth) * unit));
+    [[0, from], [to, 100], [from, to]].forEach(([a, b], i) => {
+      marks[i].setAttribute("x", a + "%");
+      marks[i].setAttribute("width", Math.max(0, b - a) + "%");
+    });
   },
 };
 document.addEventListener("wheel", (event) => {

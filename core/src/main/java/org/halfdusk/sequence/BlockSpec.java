@@ -231,39 +231,41 @@ public record BlockSpec(
                 0);
     }
 
-    /** Its frames, by what the rig can be told. */
+    /** Its frames, by what the rig can be told; a bracket is spread as it is when the block begins. */
     public Block block(Timing timing) {
-        List<ShutterTime> available = timing.times();
         if (kind == Block.Kind.PAUSE) {
             return Block.pause(start, start.plusMillis(Math.round(seconds * 1000)));
         }
-        ShutterTime time = shutter(seconds, available);
-        Setting setting = new Setting(time, fNumber, iso, 0);
+        Setting setting = setting(timing);
         if (how.bracket().isPresent()) {
-            return Block.of(kind, brackets(each(time, available), setting));
+            return Block.of(kind, brackets(each(timing, setting)));
         }
         if (kind == Block.Kind.BRACKET && thirds > 0 && frames > 1) {
-            List<ShutterTime> ladder = new Ladder(frames, thirds).times(time, available);
-            return Block.of(kind, Block.row(start, ladder, Duration.ofNanos(Math.round(gapSeconds * 1e9)), setting));
+            List<Setting> ladder = timing.bracket(kind, setting, new Ladder(frames, thirds), start);
+            return Block.of(kind, Block.row(start, ladder, nanos(gapSeconds)));
         }
-        return Block.of(kind, start, new FrameRun(time, gapSeconds, frames, timing.timer()), setting);
+        return Block.of(kind, start, new FrameRun(setting.shutter(), gapSeconds, frames, timing.timer()), setting);
     }
 
-    /** Times that stand in the place of one frame, short to long; itself where no bracket is wished. */
-    private List<ShutterTime> each(ShutterTime time, List<ShutterTime> available) {
-        return how.bracket().map(l -> l.times(time, available)).orElseGet(() -> List.of(time));
+    private Setting setting(Timing timing) {
+        return new Setting(shutter(seconds, timing.times()), fNumber, iso, 0);
+    }
+
+    /** What stands in the place of one frame, dark to bright; itself where no bracket is wished. */
+    private List<Setting> each(Timing timing, Setting setting) {
+        return how.bracket().map(l -> timing.bracket(kind, setting, l, start)).orElseGet(() -> List.of(setting));
     }
 
     /** How many frames are taken in the place of one. */
     public int each(Timing timing) {
-        return each(shutter(seconds, timing.times()), timing.times()).size();
+        return each(timing, setting(timing)).size();
     }
 
-    private List<Frame> brackets(List<ShutterTime> each, Setting setting) {
+    private List<Frame> brackets(List<Setting> each) {
         List<Frame> all = new ArrayList<>();
         Instant open = start;
         for (int i = 0; i < frames; i++) {
-            all.addAll(Block.row(open, each, nanos(inside()), setting));
+            all.addAll(Block.row(open, each, nanos(inside())));
             open = all.get(all.size() - 1).close().plus(nanos(gapSeconds));
         }
         return all;
@@ -305,13 +307,14 @@ public record BlockSpec(
         if (kind == Block.Kind.PAUSE) {
             return new BlockSpec(kind, start, 0, Math.max(1, durationSeconds), 0, fNumber, iso, 0, id, made, how);
         }
-        ShutterTime time = shutter(seconds, timing.times());
         if (how.bracket().isPresent()) {
-            List<ShutterTime> each = each(time, timing.times());
-            double one = each.stream().mapToDouble(ShutterTime::realSeconds).sum() + (each.size() - 1) * inside();
+            List<Setting> each = each(timing, setting(timing));
+            double one =
+                    each.stream().mapToDouble(s -> s.shutter().realSeconds()).sum() + (each.size() - 1) * inside();
             int count = (int) Math.floor((durationSeconds + gapSeconds) / (one + gapSeconds) + 1e-6);
             return with(Math.max(1, Math.min(MOST_FRAMES / each.size(), count)));
         }
+        ShutterTime time = shutter(seconds, timing.times());
         int count = FrameRun.filling(durationSeconds, time, gapSeconds, timing.timer())
                 .frames();
         return with(Math.max(1, Math.min(MOST_FRAMES, count)));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
@@ -106,6 +107,16 @@ public sealed interface Plan
     default double sharpSeconds(Instant at) {
         OptionalDouble px = motionPx(at, 1);
         return px.isPresent() && px.getAsDouble() > 0 ? mostMotionPx() / px.getAsDouble() : School.LONGEST_SECONDS;
+    }
+
+    /** A bracket about a setting: in time as long as nothing moves too far at a moment, then in ISO unless that is fixed. */
+    default List<Setting> bracket(Ladder ladder, Setting middle, Instant at, boolean fixedIso) {
+        return ladder.settings(
+                middle,
+                sharpSeconds(at),
+                ExposurePlan.times(rig()),
+                rig().camera().isos(),
+                fixedIso);
     }
 
     /** When a disc has to be brought back to the middle of the frame; nothing where none does, or it stays for hours. */

@@ -269,4 +269,29 @@ class ProgrammeTest {
                 () -> spec(Block.Kind.STACK, 20_000, 1, 5).taken(spec.how()),
                 "more than the frames that are allowed");
     }
+
+    /** Where what is photographed is sharp for 1 s at most, the bright half of a bracket is made by ISO; of ground it is not. */
+    @Test
+    void aBracketOfWhatMovesGoesIntoIso() {
+        Timing moving = new Timing(
+                TIMES,
+                IntervalTimer.USUAL,
+                (middle, ladder, at) -> ladder.settings(
+                        middle, 1, TIMES, List.of(Iso.of(100), Iso.of(200), Iso.of(1600), Iso.of(3200)), false));
+        BlockSpec.How three = new BlockSpec.How(Optional.of(new Ladder(3, 3)), Optional.empty());
+        assertEquals(
+                List.of("0.5 s 1600", "1.0 s 1600", "1.0 s 3200"),
+                told(spec(Block.Kind.PANORAMA, 1, 1, 5).taken(three).block(moving)));
+        assertEquals(
+                List.of("0.5 s 1600", "1.0 s 1600", "2.0 s 1600"),
+                told(spec(Block.Kind.GROUND, 1, 1, 5).taken(three).block(moving)));
+        BlockSpec bracket = new BlockSpec(Block.Kind.BRACKET, START, 3, 1, 1, FNumber.of(8), Iso.of(100), 3);
+        assertEquals(List.of("0.5 s 100", "1.0 s 100", "1.0 s 200"), told(bracket.block(moving)));
+    }
+
+    private static List<String> told(Block b) {
+        return b.frames().stream()
+                .map(f -> f.shutter().realSeconds() + " s " + f.iso())
+                .toList();
+    }
 }

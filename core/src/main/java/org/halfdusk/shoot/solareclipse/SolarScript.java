@@ -15,7 +15,6 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.CameraBuffer;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.PhaseChoice;
-import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.time.Interval;
 
 /**
@@ -153,18 +152,13 @@ final class SolarScript {
                 .phases()
                 .of(kind)
                 .ladder()
-                .map(l -> Block.row(at, bracket(l, setting, at), SETTING))
+                .map(l -> Block.row(at, bracketed(l, setting, at), SETTING))
                 .filter(row -> row.get(row.size() - 1).close().isBefore(at.plus(least(every, MOST_OF_A_BRACKET))))
                 .orElse(one);
     }
 
-    private List<Setting> bracket(Ladder ladder, Setting middle, Instant at) {
-        return ladder.settings(
-                middle,
-                plan.sharpSeconds(at),
-                ExposurePlan.times(plan.rig()),
-                plan.rig().camera().isos(),
-                plan.wishes().pinnedIso().isPresent());
+    private List<Setting> bracketed(Ladder ladder, Setting middle, Instant at) {
+        return plan.bracket(ladder, middle, at, plan.wishes().pinnedIso().isPresent());
     }
 
     private static Duration least(Duration a, Duration b) {
@@ -216,7 +210,7 @@ final class SolarScript {
         PhaseChoice chosen = plan.wishes().phases().of(Block.Kind.TOTALITY);
         Setting middle = plan.setting(EclipseGuide.Solar.CORONA_0_5_R, at);
         if (chosen.ladder().isPresent()) {
-            return bracket(chosen.ladder().get(), middle, at);
+            return bracketed(chosen.ladder().get(), middle, at);
         }
         if (chosen.seconds().isPresent() || chosen.frames().isPresent()) {
             return List.of(middle);

@@ -124,6 +124,19 @@ public record NightStrip(
         return of(m, m.axis(), theme, FINE, new Extras(Optional.of(playhead), marks, blocks, forecast), words);
     }
 
+    /** A part of the night as it lies on the strip, and what is left of it before and after. */
+    public record Part(Piece before, Piece shown, Piece after) {}
+
+    /** Where a part of the night lies, as far as the strip reaches; nothing where none of it does. */
+    public Optional<Part> part(Interval part) {
+        Scale scale = new Scale(axis);
+        return part.intersect(axis)
+                .map(i -> new Part(
+                        scale.piece(axis.start(), i.start()),
+                        scale.piece(i.start(), i.end()),
+                        scale.piece(i.end(), axis.end())));
+    }
+
     /** What only the large strip has. */
     private record Extras(
             Optional<Instant> playhead, List<Mark> marks, List<Block> blocks, Optional<Forecast> forecast) {
@@ -409,6 +422,10 @@ public record NightStrip(
 
         String percent(Instant at) {
             return hundredths(Math.max(0, Math.min(WIDTH, x(at))) / WIDTH * 100) + "%";
+        }
+
+        Piece piece(Instant from, Instant to) {
+            return new Piece(percent(from), hundredths((x(to) - x(from)) / WIDTH * 100) + "%");
         }
 
         String width(Interval i) {

@@ -21,17 +21,10 @@ import org.halfdusk.web.layout.Words;
  * A shoot's rigs over the hours that their blocks take, in lanes on one axis: the sky's light, then for each rig its blocks, battery,
  * card and, where it fills, buffer. Blocks of the rig shown can be dragged.
  *
- * @param from and to: what the width right of {@link #LEFT} stands for
+ * @param shown what the width right of {@link #LEFT} stands for
  */
 record Timeline(
-        String from,
-        String to,
-        Light light,
-        List<Lane> lanes,
-        List<Tick> ticks,
-        List<Span> windows,
-        Now now,
-        String height) {
+        Interval shown, Light light, List<Lane> lanes, List<Tick> ticks, List<Span> windows, Now now, String height) {
     static final double WIDTH = 860;
     /** Names of the lanes stand left of this. */
     static final double LEFT = 92;
@@ -148,8 +141,7 @@ record Timeline(
                     + 2 * APART;
         }
         return new Timeline(
-                shown.start().toString(),
-                shown.end().toString(),
+                shown,
                 light,
                 lanes,
                 d.ticks(zone),

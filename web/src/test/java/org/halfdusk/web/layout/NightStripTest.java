@@ -3,6 +3,7 @@ package org.halfdusk.web.layout;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -88,5 +89,32 @@ class NightStripTest extends DemoPages {
         assertTrue(
                 labels.stream().anyMatch(l -> l.startsWith(words.substring(0, words.length() - 6))), labels.toString());
         assertEquals(labels.stream().distinct().count(), labels.size());
+    }
+
+    /** On Sequence the strip frames the part of the night that the lanes show; on the other steps nothing is framed. */
+    @ParameterizedTest
+    @CsvSource({"1", "3", "4", "5", "6", "7"})
+    void whatTheLanesShowIsFramed(long shoot) throws Exception {
+        assertTrue(!page(shoot, "").contains("data-within"), "framed on Night");
+        String html = app.get("/shoots/" + shoot + "/sequence").body();
+        List<Long> axis = between(html, "data-strip");
+        List<Long> lanes = between(html, "data-timeline");
+        Matcher m = Pattern.compile("strip-within\"[^>]* x=\"([\\d.]+)%\" width=\"([\\d.]+)%\"")
+                .matcher(html);
+        assertTrue(m.find(), "no frame");
+        double length = axis.get(1) - axis.get(0);
+        double from = Math.max(0, (lanes.get(0) - axis.get(0)) / length * 100);
+        double to = Math.min(100, (lanes.get(1) - axis.get(0)) / length * 100);
+        assertEquals(from, Double.parseDouble(m.group(1)), 0.02);
+        assertEquals(to - from, Double.parseDouble(m.group(2)), 0.02);
+    }
+
+    private static List<Long> between(String html, String what) {
+        Matcher m = Pattern.compile(what + "[^>]*? data-from=\"([^\"]*)\" data-to=\"([^\"]*)\"")
+                .matcher(html);
+        assertTrue(m.find(), "no " + what);
+        return List.of(
+                Instant.parse(m.group(1)).toEpochMilli(),
+                Instant.parse(m.group(2)).toEpochMilli());
     }
 }
