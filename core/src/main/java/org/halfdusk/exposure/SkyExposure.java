@@ -1,5 +1,6 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.optics.Camera;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
@@ -15,6 +16,15 @@ import org.halfdusk.photometry.Stops;
  * @param seconds real exposure, above 0
  */
 public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Iso iso) {
+    /** As a camera takes it in, in a setting: on film a long time counts for less. */
+    public static SkyExposure of(SkyBrightness sky, Setting s, Camera camera) {
+        return new SkyExposure(
+                sky.exposable(),
+                s.fNumber(),
+                Reciprocity.counts(camera, s.shutter().realSeconds()),
+                s.iso());
+    }
+
     private static final double FOCAL_PLANE = 0.65;
     /** Exposure that clips at ISO 1, lux·s (ISO 12232). */
     static final double SATURATION = 78;

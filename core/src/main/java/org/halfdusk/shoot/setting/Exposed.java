@@ -1,7 +1,6 @@
 package org.halfdusk.shoot.setting;
 
 import java.util.Optional;
-import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Camera;
@@ -27,11 +26,6 @@ public record Exposed(Optional<SkyBrightness> sky, double stopsUnderClipping, bo
     }
 
     private static double stopsUnderClipping(SkyBrightness brightest, Setting s, Camera camera) {
-        return new SkyExposure(
-                        brightest.exposable(),
-                        s.fNumber(),
-                        Reciprocity.counts(camera, s.shutter().realSeconds()),
-                        s.iso())
-                .stopsUnderClipping();
+        return SkyExposure.of(brightest, s, camera).stopsUnderClipping();
     }
 }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
+import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.light.Bortle;
@@ -167,7 +168,7 @@ public record TrailsPlan(
         return run.map(r -> new SkyExposure(
                 exposure.skyBrightness(),
                 exposure.fNumber(),
-                r.durationSeconds(),
+                Reciprocity.counts(rig.camera(), r.durationSeconds()),
                 Iso.of(rig.camera().lowestIso())));
     }
 

@@ -8,14 +8,12 @@ import org.halfdusk.exposure.Ground;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Noise;
 import org.halfdusk.exposure.PointLight;
-import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.Triangle;
 import org.halfdusk.exposure.Vignetting;
 import org.halfdusk.light.SkyLight;
-import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.DepthOfField;
 import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.Rig;
@@ -49,7 +47,7 @@ record ExposeDetail(
         String look,
         List<TestFrameWords.Seen> symptoms,
         String bracket,
-        String film) {
+        Optional<FilmPicture> film) {
     private static final int COLUMNS = 9;
     private static final int ROWS = 7;
 
@@ -70,7 +68,7 @@ record ExposeDetail(
                 TestFrameWords.look(plan.symptoms()),
                 TestFrameWords.seen(plan.symptoms()),
                 bracket(open),
-                film(plan));
+                FilmPicture.of(plan));
     }
 
     private static TrailMapPicture map(Plan plan, ExposurePlan e, Theme theme) {
@@ -110,19 +108,13 @@ record ExposeDetail(
         Setting s = plan.setting();
         double pitch = rig.camera().sensor().pixelPitchMicrometres();
         SkyLight.Brightness b = at.towards(plan.framing().direction());
-        SkyExposure sky =
-                new SkyExposure(b.total().exposable(), s.fNumber(), s.shutter().realSeconds(), s.iso());
-        SkyExposure shadow = new SkyExposure(
-                b.total().darkerByStops(Ground.SHADOW_STOPS).exposable(),
-                s.fNumber(),
-                s.shutter().realSeconds(),
-                s.iso());
+        SkyExposure sky = SkyExposure.of(b.total(), s, rig.camera());
+        SkyExposure shadow = SkyExposure.of(b.total().darkerByStops(Ground.SHADOW_STOPS), s, rig.camera());
         Noise noise = new Noise(pitch, air.celsius(), s.iso());
         double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
         double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), Noise.USUAL_STACK);
         double trail = plan.trails().middlePx(s.shutter().realSeconds());
-        double clips = PointLight.clippingMagnitude(
-                rig.focalMm(), s.fNumber(), pitch, s.shutter().realSeconds(), s.iso(), trail);
+        double clips = PointLight.clippingMagnitude(rig.focalMm(), s.fNumber(), pitch, sky.seconds(), s.iso(), trail);
         double corner = Math.toRadians(rig.cornerDegrees());
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(
@@ -216,17 +208,5 @@ record ExposeDetail(
                 + plan.setting().iso() + ": "
                 + String.join(", ", times.stream().map(ShutterTime::label).toList())
                 + (times.size() < ladder.count() ? ". The camera has no further times." : ".");
-    }
-
-    private static String film(Plan plan) {
-        Camera camera = plan.rig().camera();
-        return camera.film()
-                ? "This film loses speed in the dark: "
-                        + plan.setting().shutter().label() + " count as "
-                        + Words.seconds(Reciprocity.counts(
-                                camera, plan.setting().shutter().realSeconds()))
-                        + " of light, which the plan and its timer reckon with (t to the power of "
-                        + Words.plain(camera.filmExponent().orElseThrow()) + "). Bracket over rather than under."
-                : "";
     }
 }

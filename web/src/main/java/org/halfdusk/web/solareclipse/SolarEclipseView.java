@@ -299,7 +299,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                         "Contacts are for this spot and a smooth moon: its mountains move second and third contact by a second "
                                 + "or two. Set every clock to the second, in UTC."),
                 "solareclipse/pictures",
-                SunsPicture.of(plan),
+                SunsPicture.of(plan, false),
                 times,
                 Table.of("Contacts", "", contactRows(d, address), "contact", "time#", "altitude#", "azimuth#"),
                 at(plan, at),
@@ -341,7 +341,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         List<Table.Row> rows = plan.exposures().stream().map(e -> row(e, plan)).toList();
         return new ExposeStep(
                 "solareclipse/pictures",
-                SunsPicture.of(plan),
+                SunsPicture.of(plan, true),
                 answer(plan),
                 Table.of(
                         "Exposures at " + plan.aperture().fNumber().label() + ", ISO " + plan.iso(),

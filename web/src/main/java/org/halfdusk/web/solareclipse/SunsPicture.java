@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.halfdusk.eclipse.LocalDiscs;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
@@ -39,6 +40,7 @@ public record SunsPicture(
     private static final double MIDDLE_X = WIDTH / 2;
     private static final double MIDDLE_Y = 146;
     private static final int EACH_SIDE = 4;
+    private static final double LINE = 14;
 
     /** @param moonX and the others: the Moon's disc beside the Sun's middle */
     public record Sun(
@@ -50,6 +52,8 @@ public record SunsPicture(
             String moonRadius,
             String time,
             String timeY,
+            String setting,
+            String settingY,
             boolean below) {}
 
     /** A distance from the limb in radii of the Sun. */
@@ -61,10 +65,11 @@ public record SunsPicture(
 
     public record Label(String x, String text, String tone) {}
 
-    static SunsPicture of(SolarEclipsePlan plan) {
+    /** @param settings whether each is told what is set for it */
+    static SunsPicture of(SolarEclipsePlan plan, boolean settings) {
         SolarEclipseDay day = plan.night();
         if (day.eclipse().isEmpty()) {
-            Sun none = sun(day, day.bestMoment(), MIDDLE_X, MIDDLE_Y, MIDDLE_RADIUS);
+            Sun none = sun(day, day.bestMoment(), MIDDLE_X, MIDDLE_Y, MIDDLE_RADIUS, "");
             return new SunsPicture(
                     List.of(), none, false, List.of(), List.of(), Optional.empty(), List.of(), "No eclipse this day.");
         }
@@ -76,19 +81,22 @@ public record SunsPicture(
         Duration after = Duration.between(end, e.partial().end());
         for (int i = 0; i < EACH_SIDE; i++) {
             double x = 36 + i * 70;
-            suns.add(sun(day, e.partial().start().plus(before.multipliedBy(i).dividedBy(EACH_SIDE)), x, y(i), RADIUS));
-            suns.add(sun(
-                    day,
-                    e.partial().end().minus(after.multipliedBy(i).dividedBy(EACH_SIDE)),
-                    WIDTH - x,
-                    268 - y(i) - 12,
-                    RADIUS));
+            Instant early = e.partial().start().plus(before.multipliedBy(i).dividedBy(EACH_SIDE));
+            Instant late = e.partial().end().minus(after.multipliedBy(i).dividedBy(EACH_SIDE));
+            suns.add(sun(day, early, x, y(i), RADIUS, settings ? partial(plan, early) : ""));
+            suns.add(sun(day, late, WIDTH - x, 268 - y(i) - 12, RADIUS, settings ? partial(plan, late) : ""));
         }
         boolean total = day.filter().off().isPresent();
         Bar bar = new Bar(e.partial());
         return new SunsPicture(
                 suns,
-                sun(day, day.bestMoment(), MIDDLE_X, MIDDLE_Y, MIDDLE_RADIUS),
+                sun(
+                        day,
+                        day.bestMoment(),
+                        MIDDLE_X,
+                        MIDDLE_Y,
+                        MIDDLE_RADIUS,
+                        settings ? total ? bare(plan) : partial(plan, day.bestMoment()) : ""),
                 total,
                 total ? List.of(ring(0.5), ring(1)) : List.of(),
                 ticks(plan.blocks(), day, bar),
@@ -111,9 +119,30 @@ public record SunsPicture(
                 Words.plain(radii) + " R");
     }
 
-    private static Sun sun(SolarEclipseDay day, Instant t, double x, double y, double radius) {
+    /** Through the filter, as the programme sets it. */
+    private static String partial(SolarEclipsePlan plan, Instant t) {
+        return plan.setting(plan.filter().partial(), t).shutter().label();
+    }
+
+    /** The span of what the programme takes without it. */
+    private static String bare(SolarEclipsePlan plan) {
+        List<ShutterTime> times = plan.blocks().stream()
+                .filter(b -> b.kind() == Block.Kind.TOTALITY)
+                .flatMap(b -> b.frames().stream())
+                .map(Frame::shutter)
+                .distinct()
+                .sorted()
+                .toList();
+        return times.isEmpty()
+                ? ""
+                : times.get(0).label().replace(" s", "") + " to "
+                        + times.get(times.size() - 1).label();
+    }
+
+    private static Sun sun(SolarEclipseDay day, Instant t, double x, double y, double radius, String setting) {
         LocalDiscs d = LocalDiscs.at(day.sky(), t);
         boolean near = Math.abs(d.right()) < 4 && Math.abs(d.up()) < 4;
+        double timeY = radius == MIDDLE_RADIUS ? MIDDLE_Y + 2 * MIDDLE_RADIUS + 20 : y + radius + 17;
         return new Sun(
                 Numbers.tenths(x),
                 Numbers.tenths(y),
@@ -122,7 +151,9 @@ public record SunsPicture(
                 Numbers.tenths(near ? -d.up() * radius : 999),
                 Numbers.tenths(d.moonRadius() * radius),
                 Words.clock(t, day.zone()),
-                Numbers.tenths(radius == MIDDLE_RADIUS ? MIDDLE_Y + 2 * MIDDLE_RADIUS + 20 : y + radius + 17),
+                Numbers.tenths(timeY),
+                setting,
+                Numbers.tenths(timeY + LINE),
                 day.sky().at(Body.SUN, t).altitude().degrees() < -0.83);
     }
 

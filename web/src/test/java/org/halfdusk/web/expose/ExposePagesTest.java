@@ -6,6 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Test;
@@ -90,5 +93,36 @@ class ExposePagesTest extends DemoPages {
         save("BRACKET", "", "5 3");
         assertHas(app.get("/shoots/1/expose").body(), "5 frames at f/2 ISO 1250: 2 s, 4 s, 8 s, 15 s, 30 s.");
         assertTrue(app.bean(Shoots.class).undo(1));
+    }
+
+    /**
+     * A film's long times are drawn and counted alike wherever the sky is told: the histogram's peak and the light towards the frame
+     * agree, and what counts is the time to the power of 1/1.3.
+     */
+    @Test
+    void aFilmHasItsPicture() throws Exception {
+        assertEquals(
+                302,
+                app.post("/kit/preset", Map.of("camera", "9", "lens", "5", "viewport", "100"))
+                        .statusCode());
+        Kits kits = app.bean(Kits.class);
+        long film = kits.cameras().stream()
+                .filter(c -> c.it().film())
+                .findFirst()
+                .orElseThrow()
+                .id();
+        long was = app.bean(Shoots.class).find(6).orElseThrow().it().rig().cameraId();
+        Map<String, String> change = Map.of("was.CAMERA", Long.toString(was), "CAMERA", Long.toString(film));
+        assertEquals(302, app.post("/shoots/6/expose", change).statusCode());
+        String page = app.get("/shoots/6/expose").body();
+        Matcher m = Pattern.compile("(\\d+) s count as (\\d+) s").matcher(page);
+        assertTrue(m.find(), "no picture of the film");
+        double exponent = kits.camera(film).orElseThrow().it().filmExponent().orElseThrow();
+        assertEquals(Math.pow(Double.parseDouble(m.group(1)), 1 / exponent), Double.parseDouble(m.group(2)), 0.5);
+        Matcher peak = Pattern.compile("peak stands (\\d+) % across").matcher(page);
+        assertTrue(peak.find());
+        assertHas(page, "mag/arcsec², " + peak.group(1) + " % across the raw file");
+        assertTrue(app.bean(Shoots.class).undo(6));
+        assertFalse(app.get("/shoots/6/expose").body().contains("count as"), "a sensor has none");
     }
 }
