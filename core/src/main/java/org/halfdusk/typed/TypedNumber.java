@@ -102,6 +102,11 @@ public final class TypedNumber {
                 what + " “" + shown(t) + "” is not a number; digits with a decimal point are allowed");
     }
 
+    /** Whether a text is a number with no unit behind it. */
+    public static boolean bare(String text) {
+        return !readings(text).isEmpty();
+    }
+
     /** The same of what has to be a number: at least one reading. */
     private static List<Double> readings(String what, String typed, TypedUnit.Counted counted, String allowed) {
         if (typed.isEmpty()) {

@@ -46,9 +46,17 @@ public final class Words {
         return UNITS.get();
     }
 
+    static double feet(double metres) {
+        return metres * FEET_PER_METRE;
+    }
+
+    static double fahrenheit(double celsius) {
+        return celsius * 9 / 5 + 32;
+    }
+
     /** 64 m, or 210 ft. */
     public static String metres(double metres) {
-        return units().feet() ? thousands(metres * FEET_PER_METRE) + " ft" : thousands(metres) + " m";
+        return units().feet() ? thousands(feet(metres)) + " ft" : thousands(metres) + " m";
     }
 
     /** A distance of any size: 3.1 m, 64 m, 2.4 km; or 10 ft. */
@@ -61,7 +69,7 @@ public final class Words {
 
     /** 17.4 °C, or 63 °F. */
     public static String celsius(double celsius) {
-        return units().fahrenheit() ? Math.round(celsius * 9 / 5 + 32) + " °F" : tenths(celsius) + " °C";
+        return units().fahrenheit() ? Math.round(fahrenheit(celsius)) + " °F" : tenths(celsius) + " °C";
     }
 
     /** A difference of temperatures: 3 °C, or 5 °F. */

@@ -11,6 +11,7 @@ import org.halfdusk.web.layout.Words;
 /** A subject's own wishes as a form asks for them. */
 public record WishForm(List<Asked> fields) {
     /**
+     * @param unit in which the value is kept; empty where it has none
      * @param type of the input; choice where there is a list
      * @param value what stands in it: what was typed where that was refused
      * @param hint what stands in it where it is empty
@@ -18,6 +19,7 @@ public record WishForm(List<Asked> fields) {
     public record Asked(
             String name,
             String label,
+            String unit,
             String type,
             String value,
             String hint,
@@ -41,7 +43,8 @@ public record WishForm(List<Asked> fields) {
         List<Codec.Option> options = how instanceof Codec.Asked.Choice c ? c.options() : List.of();
         return new Asked(
                 f.name(),
-                Words.capital(f.label()) + (unit.isEmpty() ? "" : ", " + unit),
+                Words.capital(f.label()),
+                unit,
                 type,
                 error.isEmpty() ? kept : errors.text(f.name()),
                 how instanceof Codec.Asked.Number n && n.perhaps()

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.PackLists;
@@ -17,6 +18,9 @@ import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.web.App;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -96,6 +100,63 @@ class SettingsPagesTest {
         }
         try (App app = App.demo(data)) {
             assertHas(app.get("/shoots/1/night").body(), "sunset 9:25 pm");
+        }
+    }
+
+    /** What the form with a field holds, as a browser would send it. */
+    private static Map<String, String> fieldsAround(App app, String page, String name) throws Exception {
+        Map<String, String> fields = new HashMap<>();
+        Elements forms = Jsoup.parse(app.get(page).body()).select("form[method=post]:has([name='" + name + "'])");
+        forms.select("input[name], select[name], textarea[name]")
+                .forEach(e -> fields.put(e.attr("name"), e.is("textarea") ? e.wholeText() : value(e)));
+        return fields;
+    }
+
+    private static String value(Element e) {
+        Elements chosen = e.select("option[selected]");
+        return e.is("select") && chosen.isEmpty() ? e.select("option").val() : e.is("select") ? chosen.val() : e.val();
+    }
+
+    /** In feet and °F a field says so, a bare number counts so, and a number that nobody touched stays to the last digit. */
+    @Test
+    void fieldsAreInTheUnitsThatAreSettled() throws Exception {
+        try (App app = App.demo(data)) {
+            Places places = app.bean(Places.class);
+            Place before = places.find(1).orElseThrow().it();
+            app.post("/settings", form("length", "feet", "temperature", "fahrenheit"));
+            Map<String, String> place = fieldsAround(app, "/places/1", "elevation");
+            assertEquals("203.41", place.get("elevation"));
+            assertEquals(302, app.post("/places/1", place).statusCode());
+            assertEquals(before, places.find(1).orElseThrow().it(), "nothing was touched");
+            place = fieldsAround(app, "/places/1", "elevation");
+            place.put("elevation", "200");
+            place.put("object.0.height", "16 m");
+            assertEquals(302, app.post("/places/1", place).statusCode());
+            Place after = places.find(1).orElseThrow().it();
+            assertEquals(60.96, after.observer().elevationMetres(), 1e-9);
+            assertEquals(16, after.objects().get(0).heightMetres(), 1e-9);
+            place = fieldsAround(app, "/places/1", "elevation");
+            place.put("elevation", "high");
+            HttpResponse<String> refused = app.post("/places/1", place);
+            assertEquals(400, refused.statusCode());
+            assertHas(refused.body(), "value=\"high\"");
+
+            Map<String, String> air = fieldsAround(app, "/shoots/1/sequence", "CELSIUS");
+            air.put("CELSIUS", "50");
+            app.post("/shoots/1/sequence", air);
+            assertEquals(
+                    "50", fieldsAround(app, "/shoots/1/sequence", "CELSIUS").get("CELSIUS"));
+            assertHas(app.get("/shoots/1/sequence").body(), "50 °F");
+            app.post("/settings", form());
+            assertEquals(
+                    "10", fieldsAround(app, "/shoots/1/sequence", "CELSIUS").get("CELSIUS"));
+
+            Map<String, String> fireworks = fieldsAround(app, "/shoots/2/night", "FIREWORKS_DISTANCE");
+            String metres = fireworks.get("FIREWORKS_DISTANCE");
+            app.post("/settings", form("length", "feet"));
+            fireworks = fieldsAround(app, "/shoots/2/night", "FIREWORKS_DISTANCE");
+            assertEquals(
+                    Double.parseDouble(metres) / 0.3048, Double.parseDouble(fireworks.get("FIREWORKS_DISTANCE")), 0.01);
         }
     }
 

@@ -1,0 +1,11 @@
+package org.halfdusk.web.layout;
+
+import org.springframework.stereotype.Component;
+
+/** {@link Measure} for the templates, under the name of measures. */
+@Component("measures")
+public class Measures {
+    public Measure of(String kept, String text) {
+        return Measure.of(kept, text == null ? "" : text);
+    }
+}
