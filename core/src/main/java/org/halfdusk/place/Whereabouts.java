@@ -2,12 +2,14 @@ package org.halfdusk.place;
 
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.halfdusk.typed.TypedNumber;
 
 /**
  * Where somebody says that they will stand: a town, a village, or a position.
@@ -78,17 +80,19 @@ public record Whereabouts(
         return new Whereabouts(name, near.country(), people, latitude, longitude, 0, near.zone());
     }
 
-    /** Latitude and longitude in one line, parted by a space, a comma or a semicolon. */
+    /** Latitude and longitude in one line, parted by a space, a comma or a semicolon; a comma can be a decimal one as well. */
     private static Optional<Whereabouts> position(String text) {
-        List<String> parts = Arrays.stream(text.strip().split("[\\s;]+|,\\s+"))
-                .filter(p -> !p.isEmpty())
-                .toList();
-        return IntStream.range(1, parts.size())
-                .mapToObj(i -> position(
-                        String.join(" ", parts.subList(0, i)), String.join(" ", parts.subList(i, parts.size()))))
+        String typed = text.strip();
+        Stream<Matcher> gaps =
+                TypedNumber.bare(typed) ? Stream.empty() : Stream.of(GAP.matcher(typed), COMMA.matcher(typed));
+        return gaps.flatMap(Matcher::results)
+                .map(m -> position(typed.substring(0, m.start()), typed.substring(m.end())))
                 .flatMap(Optional::stream)
                 .findFirst();
     }
+
+    private static final Pattern GAP = Pattern.compile(",?\\s+|;\\s*");
+    private static final Pattern COMMA = Pattern.compile(",");
 
     private static Optional<Whereabouts> position(String north, String east) {
         try {

@@ -19,6 +19,10 @@ class WhereaboutsTest {
                 "35.952 −3.048|35.952|-3.048",
                 "35.952, -3.048|35.952|-3.048",
                 "35,952 -3,048|35.952|-3.048",
+                "35.952,-3.048|35.952|-3.048",
+                "35,952,-3,048|35.952|-3.048",
+                "35.952N,3.048W|35.952|-3.048",
+                "36,-5|36|-5",
                 "35°57′07″ N 3°02′53″ W|35.95194|-3.04806",
                 "N35.95 W3.05|35.95|-3.05",
                 "-45; 170.5|-45|170.5"
@@ -50,7 +54,7 @@ class WhereaboutsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "  ", "xyzzyqq", "<b>", "95 200", "90 0"})
+    @ValueSource(strings = {"", "  ", "xyzzyqq", "<b>", "95 200", "90 0", "35,95"})
     void whatIsNowhereIsNotFound(String text) {
         assertEquals(List.of(), Whereabouts.found(text, 5));
     }

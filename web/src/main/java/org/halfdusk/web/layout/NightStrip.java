@@ -18,7 +18,6 @@ import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 import org.halfdusk.weather.Forecast;
@@ -124,6 +123,11 @@ public record NightStrip(
         return of(m, m.axis(), theme, FINE, new Extras(Optional.of(playhead), marks, blocks, forecast), words);
     }
 
+    /** A large strip with its labels alone, for a night that is not planned yet. */
+    public static NightStrip labelled(SubjectNight m, Theme theme, List<Mark> marks, String words) {
+        return of(m, m.axis(), theme, FINE, new Extras(Optional.empty(), marks, List.of(), Optional.empty()), words);
+    }
+
     /** A part of the night as it lies on the strip, and what is left of it before and after. */
     public record Part(Piece before, Piece shown, Piece after) {}
 
@@ -160,7 +164,7 @@ public record NightStrip(
                 .toList();
         Body followed = m.followed().orElse(Body.GALACTIC_CENTRE);
         List<Cloud> clouds = extras.forecast().map(f -> clouds(f, axis, scale)).orElse(List.of());
-        boolean large = extras.playhead().isPresent();
+        boolean large = extras != Extras.NONE;
         double top = course.stream()
                 .mapToDouble(c -> Math.max(c.moon(), m.followed().isEmpty() ? 0 : altitude(m.sky(), c, followed)))
                 .reduce(USUAL_TOP, Math::max);
@@ -357,13 +361,7 @@ public record NightStrip(
     /** Those that neither the playhead's own label nor a weightier one covers: sunset and sunrise give way. */
     private static List<Label> labels(Extras extras, Interval axis, Scale scale, ZoneId zone) {
         double head = extras.playhead().map(scale::x).orElse(-WIDTH);
-        List<Mark> marks = new ArrayList<>(extras.marks());
-        if (extras.playhead().isPresent()) {
-            CivilTime.change(axis, zone)
-                    .ifPresent(
-                            c -> marks.add(new Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
-        }
-        List<Mark> wished = marks.stream()
+        List<Mark> wished = extras.marks().stream()
                 .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)
                 .sorted(Comparator.comparing(Mark::weighty).reversed())
                 .toList();

@@ -24,6 +24,7 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -75,14 +76,29 @@ class FirstController {
             @RequestParam(defaultValue = "0") String choice,
             @RequestParam(defaultValue = "") String rig,
             @RequestParam(defaultValue = "MILKY_WAY") Subject subject,
+            @ModelAttribute("frame") Shell.Frame frame,
             Model model) {
         FirstPage.Typed typed = FirstPage.Typed.of(where, choice, rig);
         model.addAttribute(
-                "page", typed.chosen().map(w -> answered(typed, w, subject)).orElseGet(() -> FirstPage.asking(typed)));
+                "page",
+                typed.chosen()
+                        .map(w -> answered(typed, w, subject, frame.theme()))
+                        .orElseGet(() -> FirstPage.asking(typed, subject)));
         return "nights/first";
     }
 
-    private FirstPage answered(FirstPage.Typed typed, Whereabouts chosen, Subject subject) {
+    /** What a text can mean while it is typed. */
+    @GetMapping("/first/found")
+    String found(
+            @RequestParam(defaultValue = "") String where,
+            @RequestParam(defaultValue = "") String rig,
+            @RequestParam(defaultValue = "MILKY_WAY") Subject subject,
+            Model model) {
+        model.addAttribute("page", FirstPage.asking(FirstPage.Typed.of(where, "", rig), subject));
+        return "nights/first :: found";
+    }
+
+    private FirstPage answered(FirstPage.Typed typed, Whereabouts chosen, Subject subject, Theme theme) {
         Kept<Place> place = new Kept<>(0, place(chosen));
         LocalDate tonight = tonight(place.it());
         Carpets.Year year = carpets.of(subject, place, tonight.withDayOfMonth(1));
@@ -97,6 +113,7 @@ class FirstController {
                 subjects,
                 nights,
                 evening,
+                theme,
                 date -> planner.trial(subject, place.it(), date, rig));
     }
 

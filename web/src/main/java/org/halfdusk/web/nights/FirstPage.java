@@ -19,6 +19,8 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
@@ -30,6 +32,7 @@ import org.halfdusk.web.subject.Subjects;
  * @param tonight of the subject, in a line
  * @param later the best night ahead, where tonight is not it
  * @param because with the setting
+ * @param strip tonight's
  */
 record FirstPage(
         String where,
@@ -43,6 +46,7 @@ record FirstPage(
         String later,
         String because,
         String dark,
+        Optional<NightStrip> strip,
         Optional<NightsPage> nights) {
     /** Whether something was typed that means nothing. */
     public boolean nothing() {
@@ -117,19 +121,21 @@ record FirstPage(
         }
     }
 
-    static FirstPage asking(Typed t) {
+    /** Without an answer: with what a text that is still typed can mean. */
+    static FirstPage asking(Typed t, Subject subject) {
         return new FirstPage(
                 t.where(),
-                0,
-                List.of(),
+                t.choice(),
+                found(t),
                 rigs(t),
                 t.rig().name(),
-                Subject.MILKY_WAY.name(),
+                subject.name(),
                 List.of(),
                 "",
                 "",
                 "",
                 "",
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -141,8 +147,10 @@ record FirstPage(
             Subjects subjects,
             NightsPage nights,
             SubjectNight tonight,
+            Theme theme,
             Function<LocalDate, Plan> planned) {
-        NightWords words = subjects.of(subject, tonight).words();
+        Subjects.Bound<?, ?> evening = subjects.of(subject, tonight);
+        NightWords words = evening.words();
         Optional<NightsPage.Answer> best = nights.best().stream().findFirst();
         boolean wait =
                 best.filter(b -> !b.iso().equals(tonight.date().toString())).isPresent();
@@ -168,6 +176,7 @@ record FirstPage(
                 "Nothing is saved yet. Its darkest sky, "
                         + Words.tenths(place.skyBrightness().magnitude())
                         + " mag/arcsec², is estimated from the towns around; one frame of yours corrects it.",
+                Optional.of(NightStrip.labelled(tonight, theme, evening.stripMarks(), words.heading())),
                 Optional.of(nights));
     }
 

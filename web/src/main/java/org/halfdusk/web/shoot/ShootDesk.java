@@ -207,7 +207,7 @@ public class ShootDesk {
                         plan.night(),
                         theme,
                         open.at(),
-                        marks(subject),
+                        subject.stripMarks(),
                         open.blocks(),
                         open.forecast(),
                         subject.words().sentence()),
@@ -226,17 +226,6 @@ public class ShootDesk {
                 Moment.of(open, step, subject.shown(plan), subject.moment(plan, open.now())),
                 CURVED.contains(step) ? curves.of(open) : Optional.empty(),
                 ShootField.texts(shoot));
-    }
-
-    /** What is written over the strip; an eclipse that another subject plans stands there too. */
-    private static List<NightStrip.Mark> marks(Subjects.Bound<?, ?> subject) {
-        SubjectNight night = subject.night();
-        List<NightStrip.Mark> marks = new ArrayList<>(subject.marks());
-        CivilTime.change(night.axis(), night.zone())
-                .ifPresent(c ->
-                        marks.add(new NightStrip.Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
-        subject.others().forEach(e -> marks.add(new NightStrip.Mark(e.greatest(), "eclipse")));
-        return marks;
     }
 
     private static List<ShootPage.EclipseNotice> eclipses(Open open) {

@@ -1,6 +1,7 @@
 package org.halfdusk.web.subject;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.search.EclipseInSight;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
@@ -102,6 +104,16 @@ public class Subjects {
 
         public List<NightStrip.Mark> marks() {
             return view.marks(night);
+        }
+
+        /** What is written over the strip: a change of the clocks, and an eclipse that another subject plans, stand there too. */
+        public List<NightStrip.Mark> stripMarks() {
+            List<NightStrip.Mark> marks = new ArrayList<>(marks());
+            CivilTime.change(night.axis(), night.zone())
+                    .ifPresent(c -> marks.add(
+                            new NightStrip.Mark(c.at(), c.by().isNegative() ? "clocks back" : "clocks forward")));
+            others.forEach(e -> marks.add(new NightStrip.Mark(e.greatest(), "eclipse")));
+            return marks;
         }
 
         private P plan(Plan plan) {
