@@ -41,6 +41,9 @@ public record CoreArc(
     private static final int GROUND = 222;
     private static final double LEFT = 44;
 
+    private static final double CLOCK_WIDTH = 40;
+    private static final double CLOCK_HEIGHT = 14;
+
     /** A moment on the way; often: an odd hour, left out where there is little room. */
     public record Dot(String x, String y, String text, String textX, String textY, boolean often) {}
 
@@ -56,12 +59,22 @@ public record CoreArc(
         Interval night = m.night().sunsetToSunrise();
         Scale scale = Scale.around(m, middle, night);
         List<Dot> dots = new ArrayList<>();
+        double[] said = {Double.NEGATIVE_INFINITY, 0};
         for (Instant t = night.start().truncatedTo(ChronoUnit.HOURS).plus(Duration.ofHours(1));
                 t.isBefore(night.end());
                 t = t.plus(Duration.ofHours(1))) {
             HorizontalPosition p = m.night().sky().at(m.part(), t);
             if (p.altitude().degrees() > 1 && scale.holds(p)) {
-                dots.add(scale.dot(p, Words.clock(t, zone), t.atZone(zone).getHour() % 2 != 0));
+                double x = scale.x(p.azimuth());
+                double y = scale.y(p.altitude().degrees());
+                // Where the way is slow, hours stand so near that their words would cover one another.
+                boolean room = Math.abs(x - said[0]) > CLOCK_WIDTH || Math.abs(y - said[1]) > CLOCK_HEIGHT;
+                if (room) {
+                    said[0] = x;
+                    said[1] = y;
+                }
+                dots.add(scale.dot(
+                        p, room ? Words.clock(t, zone) : "", t.atZone(zone).getHour() % 2 != 0));
             }
         }
         HorizontalPosition now = m.night().sky().at(m.part(), at);

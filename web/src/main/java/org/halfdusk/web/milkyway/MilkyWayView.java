@@ -263,7 +263,12 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
         }
         List<String> reasons = new ArrayList<>();
         if (m.dark().stream().noneMatch(d -> d.contains(at))) {
-            reasons.add(m.neverDark() ? "it is not the least light" : "the sun is not 18° down");
+            reasons.add(
+                    !m.neverDark()
+                            ? "the sun is not 18° down"
+                            : m.dark().isEmpty()
+                                    ? "it is too bright for " + BodyWords.name(m.part())
+                                    : "it is not the least light");
         }
         if (m.night().moonUp().stream().anyMatch(d -> d.contains(at))) {
             reasons.add("the moon is up");
