@@ -132,6 +132,16 @@ public sealed interface Plan
         return Symptom.OF_STARS;
     }
 
+    /** The phase of a script that is exposed for at its moment; nothing where one setting holds for all of it. */
+    default Optional<Block.Kind> phaseNow() {
+        return Optional.empty();
+    }
+
+    /** What is fixed for its moment: of a script with what is chosen for the phase in the place of what is fixed for all. */
+    default Wishes fixedNow() {
+        return wishes();
+    }
+
     /** What follows first when one of time, aperture and ISO is changed. */
     enum Following {
         /** Of stars: the time is what they allow, the lens is open, ISO gives the light. */

@@ -124,6 +124,16 @@ public record LunarEclipsePlan(
         return (phase == own ? wishes : wishes.withoutFixedLight()).in(chosen(phase));
     }
 
+    @Override
+    public Optional<Block.Kind> phaseNow() {
+        return Optional.of(kind(step(moment).phase()));
+    }
+
+    @Override
+    public Wishes fixedNow() {
+        return wishes(step(moment).phase());
+    }
+
     private PhaseChoice chosen(EclipsedMoon.Phase phase) {
         return wishes.phases().of(kind(phase));
     }

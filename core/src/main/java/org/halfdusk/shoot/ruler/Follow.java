@@ -17,7 +17,7 @@ public final class Follow {
      * Nothing where all are held, or where none follows.
      */
     public static Optional<Part> of(Plan plan) {
-        Wishes w = plan.wishes();
+        Wishes w = plan.fixedNow();
         List<Part> free = Arrays.stream(Part.values()).filter(p -> !p.held(w)).toList();
         return switch (plan.following()) {
             case NONE -> Optional.empty();
@@ -38,7 +38,7 @@ public final class Follow {
      */
     public static Wishes holding(Plan plan, Part part, double value) {
         Setting now = plan.setting();
-        Wishes next = part.holding(plan.wishes(), OptionalDouble.of(value));
+        Wishes next = part.holding(plan.fixedNow(), OptionalDouble.of(value));
         boolean all = Arrays.stream(Part.values()).allMatch(p -> p.held(next));
         if (all) {
             return (part == Part.ISO ? Part.TIME : Part.ISO).holding(next, OptionalDouble.empty());
@@ -51,11 +51,11 @@ public final class Follow {
 
     /** Held as it is now, whatever else is: a third one then lets the light fall over or under. */
     public static Wishes heldAsIs(Plan plan, Part part) {
-        return part.holding(plan.wishes(), OptionalDouble.of(part.nominal(plan.setting())));
+        return part.holding(plan.fixedNow(), OptionalDouble.of(part.nominal(plan.setting())));
     }
 
     /** Let go: it is computed, or follows. */
     public static Wishes freed(Plan plan, Part part) {
-        return part.holding(plan.wishes(), OptionalDouble.empty());
+        return part.holding(plan.fixedNow(), OptionalDouble.empty());
     }
 }

@@ -27,7 +27,7 @@ public enum Part {
         }
 
         @Override
-        Wishes holding(Wishes w, OptionalDouble value) {
+        public Wishes holding(Wishes w, OptionalDouble value) {
             return w.withSeconds(value);
         }
 
@@ -54,7 +54,7 @@ public enum Part {
         }
 
         @Override
-        Wishes holding(Wishes w, OptionalDouble value) {
+        public Wishes holding(Wishes w, OptionalDouble value) {
             Optional<FNumber> n = value.isPresent() ? Optional.of(FNumber.of(value.getAsDouble())) : Optional.empty();
             return w.withAperture(n);
         }
@@ -77,7 +77,7 @@ public enum Part {
         }
 
         @Override
-        Wishes holding(Wishes w, OptionalDouble value) {
+        public Wishes holding(Wishes w, OptionalDouble value) {
             Optional<Iso> iso = value.isPresent() ? Optional.of(Iso.of(value.getAsDouble())) : Optional.empty();
             return w.withIso(iso);
         }
@@ -97,7 +97,7 @@ public enum Part {
     public abstract boolean held(Wishes w);
 
     /** Fixed at a value, or free where there is none. */
-    abstract Wishes holding(Wishes w, OptionalDouble value);
+    public abstract Wishes holding(Wishes w, OptionalDouble value);
 
     /** As it stands on the dial. */
     double nominal(Setting s) {

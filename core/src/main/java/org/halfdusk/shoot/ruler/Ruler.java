@@ -280,7 +280,7 @@ public record Ruler(
     }
 
     private static State state(Plan plan, Part part) {
-        if (part.held(plan.wishes())) {
+        if (part.held(plan.fixedNow())) {
             return State.HELD;
         }
         return Follow.of(plan).filter(p -> p == part).isPresent() ? State.FOLLOWS : State.COMPUTED;

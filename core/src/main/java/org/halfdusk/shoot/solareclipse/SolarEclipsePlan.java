@@ -23,7 +23,6 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
@@ -121,21 +120,55 @@ public record SolarEclipsePlan(
         return exposure(phase, night.bestMoment());
     }
 
+    @Override
+    public Optional<Block.Kind> phaseNow() {
+        return Optional.of(kind(phase(), moment));
+    }
+
+    @Override
+    public Wishes fixedNow() {
+        return fixed(phase(), moment);
+    }
+
+    /** What is fixed for a phase: a time for all is that of the disc through the filter, the corona is nine stops wide. */
+    private Wishes fixed(EclipseGuide.Solar phase, Instant at) {
+        Wishes all = phase.filtered() ? wishes : wishes.withSeconds(OptionalDouble.empty());
+        return all.in(wishes.phases().of(kind(phase, at)));
+    }
+
     SolarExposure exposure(EclipseGuide.Solar phase, Instant at) {
+        OptionalDouble time = fixed(phase, at).pinnedSeconds();
+        SolarExposure e = exposure(phase, at, iso(phase, at));
+        return time.isPresent() ? pinned(e, time.getAsDouble()) : e;
+    }
+
+    /** The ISO of a phase: as fixed; where the time is fixed, what the light then leaves. */
+    private Iso iso(EclipseGuide.Solar phase, Instant at) {
+        Wishes fixed = fixed(phase, at);
+        if (fixed.pinnedIso().isPresent() || fixed.pinnedSeconds().isEmpty()) {
+            return fixed.pinnedIso().orElse(iso);
+        }
+        double seconds = ShutterTime.nearest(fixed.pinnedSeconds().getAsDouble(), ExposurePlan.times(rig))
+                .realSeconds();
+        return iso.times(exposure(phase, at, iso).exactSeconds() / seconds)
+                .nearest(rig.camera().isos());
+    }
+
+    private SolarExposure exposure(EclipseGuide.Solar phase, Instant at, Iso with) {
         Apparent altitude = night.sky().at(Body.SUN, at).seen();
-        PhaseChoice chosen = wishes.phases().of(kind(phase, at));
-        SolarExposure e = SolarExposure.of(
+        return SolarExposure.of(
                 rig,
                 phase,
-                chosen.fNumber().orElse(aperture.fNumber()),
-                chosen.iso().orElse(iso),
+                aperture(phase, at),
+                with,
                 Extinction.CLEAR.stopsBelowHigh(altitude),
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 wishes.limits().speedArcsec(night.sky(), Body.SUN, at),
                 wishes.budgetPx());
-        OptionalDouble fixed =
-                chosen.seconds().isPresent() || !phase.filtered() ? chosen.seconds() : wishes.pinnedSeconds();
-        return fixed.isPresent() ? pinned(e, fixed.getAsDouble()) : e;
+    }
+
+    private FNumber aperture(EclipseGuide.Solar phase, Instant at) {
+        return wishes.phases().of(kind(phase, at)).fNumber().orElse(aperture.fNumber());
     }
 
     /** The block of the script that a phase is taken in: the ring is taken through the filter too, but by itself. */
@@ -186,12 +219,7 @@ public record SolarEclipsePlan(
 
     /** The setting of a phase with the Sun where it stands at a moment. */
     public Setting setting(EclipseGuide.Solar phase, Instant at) {
-        PhaseChoice chosen = wishes.phases().of(kind(phase, at));
-        return new Setting(
-                exposure(phase, at).shutter(),
-                chosen.fNumber().orElse(aperture.fNumber()),
-                chosen.iso().orElse(iso),
-                WHITE_BALANCE_KELVIN);
+        return new Setting(exposure(phase, at).shutter(), aperture(phase, at), iso(phase, at), WHITE_BALANCE_KELVIN);
     }
 
     /** Diameter of the Sun on the sensor, mm. */

@@ -4,17 +4,23 @@ import static org.halfdusk.shoot.Isle.isle;
 import static org.halfdusk.shoot.Isle.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.sequence.Phases;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.SubjectNight;
@@ -28,6 +34,8 @@ import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Time, aperture and ISO as rulers on one scale, and what follows when one of them is set. */
 class RulerTest {
@@ -178,5 +186,29 @@ class RulerTest {
                         moon.setting().shutter().realSeconds(),
                         fast.setting().shutter().realSeconds())
                 > 1);
+    }
+
+    /** Of an eclipse what is held is held for the phase of the moment: there ISO takes over from the time, elsewhere nothing changes. */
+    @ParameterizedTest
+    @CsvSource({"3, 2028-12-31T19:00:00Z, 2028-12-31T17:00:00Z", "4, 2027-08-02T08:50:34Z, 2027-08-02T08:10:00Z"})
+    void ofAnEclipseAPhaseIsHeld(int which, Instant at, Instant elsewhere) {
+        Plan before = all(Wishes.DEFAULT).get(which).at(at);
+        Block.Kind phase = before.phaseNow().orElseThrow();
+        double shorter = before.setting().shutter().realSeconds() / 4;
+        PhaseChoice held = PhaseChoice.none(phase).timed(OptionalDouble.of(shorter));
+        Plan whole = all(Wishes.DEFAULT.with(Phases.NONE.with(held))).get(which);
+        Plan after = whole.at(at);
+        assertTrue(Part.TIME.held(after.fixedNow()));
+        assertEquals(Optional.of(Part.ISO), Follow.of(after));
+        assertEquals(
+                2,
+                Stops.between(
+                        after.setting().iso().value(), before.setting().iso().value()),
+                0.4);
+        assertTrue(Math.abs(after.stopsOff()) < 0.5, after.setting() + " is off by " + after.stopsOff());
+        assertNotEquals(Optional.of(phase), whole.at(elsewhere).phaseNow(), "another phase");
+        assertEquals(
+                all(Wishes.DEFAULT).get(which).at(elsewhere).setting(),
+                whole.at(elsewhere).setting());
     }
 }

@@ -2,8 +2,13 @@ package org.halfdusk.web.expose;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.sequence.Phases;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
@@ -31,7 +36,7 @@ final class HoldEdits {
             return List.of();
         }
         Wishes next = form.check(RulerPicture.key(part), () -> next(plan, part, form));
-        return next == null ? List.of() : changed(shoot, next);
+        return next == null ? List.of() : changed(shoot, plan, part, next);
     }
 
     private static Wishes next(Plan plan, Part part, FormErrors form) {
@@ -63,12 +68,40 @@ final class HoldEdits {
         };
     }
 
-    private static List<Shoots.Edit<?>> changed(Shoot shoot, Wishes next) {
+    /** Of a script what is held is held for its phase; what is let go is let go for all of them too. */
+    private static List<Shoots.Edit<?>> changed(Shoot shoot, Plan plan, Part part, Wishes next) {
         List<Shoots.Edit<?>> edits = new ArrayList<>();
+        Optional<Block.Kind> phase = plan.phaseNow();
+        if (phase.isPresent()) {
+            Phases phases = plan.wishes().phases();
+            PhaseChoice choice = held(phases.of(phase.get()), plan.fixedNow(), next);
+            add(edits, shoot, ShootField.PHASES, phases.with(choice).choices());
+        }
+        if (phase.isEmpty() || !part.held(next)) {
+            all(edits, shoot, phase.isEmpty() ? next : part.holding(plan.wishes(), OptionalDouble.empty()));
+        }
+        return edits;
+    }
+
+    /** With what is changed alone: what is fixed for all stays there. */
+    private static PhaseChoice held(PhaseChoice choice, Wishes before, Wishes next) {
+        PhaseChoice held = choice;
+        if (!next.pinnedSeconds().equals(before.pinnedSeconds())) {
+            held = held.timed(next.pinnedSeconds());
+        }
+        if (!next.pinnedAperture().equals(before.pinnedAperture())) {
+            held = held.at(next.pinnedAperture());
+        }
+        if (!next.pinnedIso().equals(before.pinnedIso())) {
+            held = held.by(next.pinnedIso());
+        }
+        return held;
+    }
+
+    private static void all(List<Shoots.Edit<?>> edits, Shoot shoot, Wishes next) {
         add(edits, shoot, ShootField.SHUTTER, next.pinnedSeconds());
         add(edits, shoot, ShootField.APERTURE, next.pinnedAperture());
         add(edits, shoot, ShootField.ISO, next.pinnedIso());
-        return edits;
     }
 
     private static <T> void add(List<Shoots.Edit<?>> edits, Shoot shoot, Field<Shoot, T> field, T value) {

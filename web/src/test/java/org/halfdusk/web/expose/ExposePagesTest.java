@@ -11,6 +11,7 @@ import java.util.regex.Pattern;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -124,5 +125,35 @@ class ExposePagesTest extends DemoPages {
         assertHas(page, "mag/arcsec², " + peak.group(1) + " % across the raw file");
         assertTrue(app.bean(Shoots.class).undo(6));
         assertFalse(app.get("/shoots/6/expose").body().contains("count as"), "a sensor has none");
+    }
+
+    /** A ruler of an eclipse sets the phase that the playhead stands in: the corona's time, and not the partial phase's. */
+    @Test
+    void anEclipsesRulerSetsItsPhase() throws Exception {
+        String totality = "/shoots/7/expose?at=2027-08-02T08:50:34Z";
+        String partial = "/shoots/7/expose?at=2027-08-02T08:10:00Z";
+        String before = answer(partial);
+        Map<String, String> typed = Map.of(
+                "at",
+                "2027-08-02T08:50:34Z",
+                "part",
+                "TIME",
+                "from",
+                "0",
+                "before",
+                "1/200 s",
+                "notch",
+                "0",
+                "typed",
+                "1/800");
+        assertEquals(302, app.post("/shoots/7/expose", typed).statusCode());
+        assertEquals("1/800 s f/8 ISO 400", answer(totality));
+        assertEquals(before, answer(partial));
+        assertTrue(app.bean(Shoots.class).undo(7));
+        assertEquals("1/200 s f/8 ISO 100", answer(totality));
+    }
+
+    private static String answer(String path) throws Exception {
+        return Jsoup.parse(app.get(path).body()).select(".answer-line h2").text();
     }
 }
