@@ -39,6 +39,17 @@ const withFrame = () => {
 document.addEventListener("DOMContentLoaded", withFrame);
 document.addEventListener("htmx:after:swap", withFrame);
 
+// So is what counts the night down; each answer with a run begins to count anew.
+const withRun = () => {
+  const own = document.querySelector("script[data-runner]");
+  if (!own || !document.querySelector("[data-run]:not([data-counting]), [data-clock]:not([data-counting])")) return;
+  const script = document.createElement("script");
+  script.src = own.dataset.runner;
+  document.head.append(script);
+};
+document.addEventListener("DOMContentLoaded", withRun);
+document.addEventListener("htmx:after:swap", withRun);
+
 const typing = (element) => element.closest("input, textarea, select, [contenteditable]") !== null;
 const go = (href) => {
   const link = document.createElement("a");

@@ -19,6 +19,7 @@ module org.halfdusk.core {
     exports org.halfdusk.shoot.setting;
     exports org.halfdusk.shoot;
     exports org.halfdusk.shoot.programme;
+    exports org.halfdusk.shoot.running;
     exports org.halfdusk.shoot.search;
     exports org.halfdusk.shoot.kept;
     exports org.halfdusk.shoot.planning;

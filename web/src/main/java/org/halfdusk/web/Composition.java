@@ -16,6 +16,7 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.shoot.planning.Planner;
@@ -28,6 +29,7 @@ import org.halfdusk.store.StoredKits;
 import org.halfdusk.store.StoredPackLists;
 import org.halfdusk.store.StoredPlaces;
 import org.halfdusk.store.StoredRigs;
+import org.halfdusk.store.StoredRunLog;
 import org.halfdusk.store.StoredSettings;
 import org.halfdusk.store.StoredShoots;
 import org.halfdusk.store.StoredTracks;
@@ -85,6 +87,11 @@ class Composition {
     @Bean
     Rigs rigs(Database database, Clock clock) {
         return new StoredRigs(database, clock);
+    }
+
+    @Bean
+    RunLog runLog(Database database) {
+        return new StoredRunLog(database);
     }
 
     @Bean

@@ -3,10 +3,10 @@ package org.halfdusk.web.sequence;
 import org.halfdusk.sequence.Block;
 
 /** What a block of a programme is for, in words. */
-final class BlockWords {
+public final class BlockWords {
     private BlockWords() {}
 
-    static String name(Block.Kind kind) {
+    public static String name(Block.Kind kind) {
         return switch (kind) {
             case STACK -> "Stack";
             case TRAILS -> "Trails";

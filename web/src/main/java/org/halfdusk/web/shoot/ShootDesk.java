@@ -155,6 +155,11 @@ public class ShootDesk {
         return at.map(String::strip).filter(ShootDesk::moment);
     }
 
+    /** A moment of UTC as addresses and forms of pages carry it; nothing where it is none. */
+    public static Optional<Instant> instant(String text) {
+        return INSTANT.matcher(text).matches() && moment(text) ? Optional.of(Instant.parse(text)) : Optional.empty();
+    }
+
     private static boolean moment(String text) {
         if (!INSTANT.matcher(text).matches()) {
             return CivilTime.read(text).isPresent();
@@ -281,7 +286,7 @@ public class ShootDesk {
                 step("expose", "Expose", subject.exposeAnswer(open.now()), open.address("expose") + query, current),
                 step("sequence", "Sequence", sequenceAnswer(open), open.address("sequence") + query, current),
                 step("pack", "Pack", answers.of(open, "pack"), open.address("pack") + query, current),
-                step("run", "Run", "will count the night down", "", current),
+                step("run", "Run", answers.of(open, "run"), open.address("run") + query, current),
                 step("review", "Review", "will keep what was learnt", "", current));
     }
 

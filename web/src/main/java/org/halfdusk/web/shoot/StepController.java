@@ -29,8 +29,8 @@ class StepController {
     }
 
     @GetMapping({
-        "/shoots/{id}/{step:night|frame|expose|sequence|pack}",
-        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack}"
+        "/shoots/{id}/{step:night|frame|expose|sequence|pack|run}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack|run}"
     })
     String show(
             @PathVariable long id,
@@ -43,8 +43,8 @@ class StepController {
     }
 
     @PostMapping({
-        "/shoots/{id}/{step:night|frame|expose|sequence|pack}",
-        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack}"
+        "/shoots/{id}/{step:night|frame|expose|sequence|pack|run}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack|run}"
     })
     String edit(
             @PathVariable long id,

@@ -1,0 +1,38 @@
+package org.halfdusk.shoot.running;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.halfdusk.typed.Range;
+
+/**
+ * How far a camera's clock is off: what it shows less what is true.
+ *
+ * @param seconds positive where the camera is ahead
+ * @param at when that was found
+ */
+public record ClockOffset(double seconds, Instant at) {
+    /** A camera on another zone's time, or set to the wrong day, is set anew and not reckoned with. */
+    public static final Range SECONDS = new Range("clock offset", -86_400, 86_400, "s");
+
+    /** Less than this nobody sets a clock better by hand†. */
+    public static final double FAIR_SECONDS = 1;
+
+    public ClockOffset {
+        SECONDS.check(seconds);
+    }
+
+    /** @param shown on the camera, at a true moment */
+    public static ClockOffset of(Instant shown, Instant truly) {
+        return new ClockOffset(Duration.between(truly, shown).toMillis() / 1000.0, truly);
+    }
+
+    /** What the camera's clock shows at a moment. */
+    public Instant shown(Instant truly) {
+        return truly.plusMillis(Math.round(seconds * 1000));
+    }
+
+    /** Whether a script that counts seconds can be run by it. */
+    public boolean fair() {
+        return Math.abs(seconds) <= FAIR_SECONDS;
+    }
+}

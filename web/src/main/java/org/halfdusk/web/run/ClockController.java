@@ -1,0 +1,96 @@
+package org.halfdusk.web.run;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.RunLog;
+import org.halfdusk.shoot.running.ClockOffset;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.Words;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** A clock to photograph with each camera, and what its file or its screen then said. */
+@Controller
+class ClockController {
+    private final Kits kits;
+    private final RunLog log;
+    private final Clock clock;
+
+    ClockController(Kits kits, RunLog log, Clock clock) {
+        this.kits = kits;
+        this.log = log;
+        this.clock = clock;
+    }
+
+    /** @param offset in words; empty where it was never compared */
+    record OfCamera(long id, String name, String offset, String when, boolean fair) {}
+
+    record Now(long now) {}
+
+    @GetMapping("/clock/now")
+    @ResponseBody
+    Now now() {
+        return new Now(clock.millis());
+    }
+
+    @GetMapping("/clock")
+    String show(Model model) {
+        return page(model, new FormErrors(Map.of()));
+    }
+
+    private String page(Model model, FormErrors errors) {
+        Map<Long, ClockOffset> clocks = log.clocks();
+        List<OfCamera> cameras = kits.cameras().stream()
+                .map(k -> {
+                    Optional<ClockOffset> o = Optional.ofNullable(clocks.get(k.id()));
+                    return new OfCamera(
+                            k.id(),
+                            k.it().name(),
+                            o.map(RunWords::clock).orElse(""),
+                            o.map(c -> Words.shortDate(c.at().atZone(java.time.ZoneOffset.UTC)
+                                            .toLocalDate()))
+                                    .orElse(""),
+                            o.map(ClockOffset::fair).orElse(true));
+                })
+                .toList();
+        model.addAttribute("cameras", cameras);
+        model.addAttribute("errors", errors);
+        return "run/clock";
+    }
+
+    /**
+     * @param camera its number
+     * @param shown on the face when it was photographed, in UTC
+     * @param file what the camera wrote down for that picture, in UTC
+     */
+    @PostMapping("/clock")
+    String keep(@RequestParam Map<String, String> form, Model model, HttpServletResponse response) {
+        FormErrors errors = new FormErrors(form);
+        long camera = Optional.ofNullable(errors.check("camera", () -> Long.valueOf(errors.text("camera"))))
+                .orElse(0L);
+        Instant truly =
+                errors.check("shown", () -> ClockTimes.read("time on the face", errors.text("shown"), clock.instant()));
+        Instant file =
+                errors.check("file", () -> ClockTimes.read("time of the file", errors.text("file"), clock.instant()));
+        if (errors.of("camera").isEmpty() && kits.camera(camera).isEmpty()) {
+            throw new NotFound("There is no camera number " + camera + ".");
+        }
+        if (truly == null || file == null || errors.any()) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            return page(model, errors);
+        }
+        log.clock(camera, ClockOffset.of(file, truly));
+        return "redirect:/clock";
+    }
+}
