@@ -70,6 +70,7 @@
   const left = (ms) => {
     const s = Math.max(0, Math.ceil(ms / 1000));
     const two = (n) => String(n).padStart(2, "0");
+    if (s >= 172800) return Math.floor(s / 86400) + " days";
     return s >= 3600 ? Math.floor(s / 3600) + ":" + two(Math.floor(s / 60) % 60) + ":" + two(s % 60) : Math.floor(s / 60) + ":" + two(s % 60);
   };
 
@@ -186,7 +187,7 @@
     if (el && el.textContent !== text) el.textContent = text;
   };
   const say = (text) => put($("said"), text);
-  const next = (t) => bundle.steps.filter((s) => !state(s) && s.kind !== "OVER" && (s.at > t - 120000 || s.until > t));
+  const next = (t) => bundle.steps.filter((s) => !state(s) && s.kind !== "OVER" && (s.at > t - 60000 || (s.kind !== "START" && s.until > t)));
   const running = (t) => {
     for (const s of bundle.shots) {
       const i = s.every ? Math.floor((t - s.first) / s.every) : -1;
@@ -214,6 +215,7 @@
       put($("what"), named(step));
       put($("count"), due ? left(step.at - t) : step.until > t ? left(step.until - t) : "now");
       put($("until"), due ? "at " + clock(step.at) + ", " + step.detail : step.until > t ? "since " + clock(step.at) + ", until " + clock(step.until) : "was due at " + clock(step.at));
+      $("count").dataset.long = $("count").textContent.length > 5;
       root.dataset.sun = step.sun ? "true" : "false";
     } else {
       const over = bundle.steps.filter((s) => s.kind === "OVER").every((s) => s.at <= t);
@@ -225,7 +227,11 @@
     const bar = $("bar");
     if (bar) bar.value = frame ? Math.min(1, (t - frame.from) / (frame.until - frame.from)) : 0;
     const rig = bundle.rigs.find((r) => step && r.rig === step.rig) || bundle.rigs[0];
-    put($("setting"), step && step.setting ? step.setting : rig ? rig.setting : "");
+    // What to have on the camera: the next step's as soon as one makes ready for it, until then what runs.
+    const ofRig = bundle.steps.filter((s) => rig && s.rig === rig.rig && s.setting);
+    const had = ofRig.filter((s) => s.at <= t).pop();
+    const soon = step && step.setting && step.at - t < 120000 ? step : had || ofRig[0];
+    put($("setting"), soon ? soon.setting : rig ? rig.setting : "");
     const rows = $("next");
     const wanted = ahead.slice(1, 4).map((s) => clock(s.at) + "|" + named(s) + "|" + s.detail);
     if (rows && rows.dataset.shown !== wanted.join()) {
@@ -290,12 +296,18 @@
       const first = bundle.steps[0];
       if (first) practice = { real: Date.now(), shown: first.at - 130000, speed: Number($("speed").value) };
       called.clear();
+      root.scrollIntoView();
     } else if (kind === "real") {
       practice = null;
       location.reload();
     } else if (step) note(row && state(step) ? "UNDONE" : kind === "skip" ? "SKIPPED" : "DONE", step, "");
     show();
   });
+  // What goes wrong goes wrong now, by the clock that is shown.
+  root.addEventListener("submit", (event) => {
+    const from = event.target.elements.from;
+    if (from && event.target.method === "get") from.value = new Date(now()).toISOString().replace(/\.\d+Z$/, "Z");
+  }, true);
   root.addEventListener("change", (event) => {
     const cue = event.target.dataset.cue;
     if (!cue) return;

@@ -17,6 +17,9 @@ public record ClockOffset(double seconds, Instant at) {
     /** Less than this nobody sets a clock better by hand†. */
     public static final double FAIR_SECONDS = 1;
 
+    /** A face shows tenths. */
+    private static final double READ_SECONDS = 0.1;
+
     public ClockOffset {
         SECONDS.check(seconds);
     }
@@ -29,6 +32,11 @@ public record ClockOffset(double seconds, Instant at) {
     /** What the camera's clock shows at a moment. */
     public Instant shown(Instant truly) {
         return truly.plusMillis(Math.round(seconds * 1000));
+    }
+
+    /** Whether it is off by less than can be read from a photographed face. */
+    public boolean right() {
+        return Math.abs(seconds) < READ_SECONDS / 2;
     }
 
     /** Whether a script that counts seconds can be run by it. */

@@ -12,8 +12,8 @@ import org.halfdusk.shoot.running.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.sequence.BlockWords;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.BlockWords;
 
 /** The night in words: for the eye at arm's length, and for a voice. */
 final class RunWords {
@@ -91,7 +91,7 @@ final class RunWords {
     static String clock(ClockOffset o) {
         double s = o.seconds();
         String by = Words.tenths(Math.abs(s)) + " s";
-        return Math.abs(s) < 0.05 ? "right" : s > 0 ? by + " ahead" : by + " behind";
+        return o.right() ? "right" : s > 0 ? by + " ahead" : by + " behind";
     }
 
     /** What can hurt stands in the run; the sun's stands in the page's own banner too. */

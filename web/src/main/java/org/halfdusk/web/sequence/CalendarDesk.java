@@ -18,6 +18,7 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.exchange.CalendarFile;
 import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.BlockWords;
 import org.springframework.stereotype.Component;
 
 /** Programmes as calendar events: of one shoot for a file, of all that lie ahead for a feed. */

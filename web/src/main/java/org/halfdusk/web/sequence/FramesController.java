@@ -7,6 +7,7 @@ import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.BlockWords;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -15,6 +15,7 @@ import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.BlockWords;
 import org.halfdusk.web.subject.Line;
 
 /** One page to take along: when, where to, with what, how set, what to mind. */

@@ -35,6 +35,7 @@ import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.BlockWords;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.Table;
 

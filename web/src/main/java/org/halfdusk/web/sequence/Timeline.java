@@ -16,6 +16,7 @@ import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.BlockWords;
 
 /**
  * A shoot's rigs over the hours that their blocks take, in lanes on one axis: the sky's light, then for each rig its blocks, battery,

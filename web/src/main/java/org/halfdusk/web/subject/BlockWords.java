@@ -1,4 +1,4 @@
-package org.halfdusk.web.sequence;
+package org.halfdusk.web.subject;
 
 import org.halfdusk.sequence.Block;
 
