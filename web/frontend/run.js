@@ -64,9 +64,10 @@
 
   // ---- The clock: the device's own, or one that was moved and says so.
   // A kept page that is opened again later was made earlier: what it was apart then still holds.
-  const apart = kept("-apart", {});
-  const skew = !bundle.moved ? 0 : apart.made === bundle.now ? apart.ms : bundle.now - Date.now();
-  if (bundle.moved) keep("-apart", { made: bundle.now, ms: skew });
+  const fresh = bundle.now - Date.now();
+  const apart = kept("-apart", fresh);
+  const skew = !bundle.moved ? 0 : Math.abs(apart - fresh) < 3600000 ? Math.max(apart, fresh) : fresh;
+  if (bundle.moved) keep("-apart", skew);
   const now = () => (practice ? practice.shown + (Date.now() - practice.real) * practice.speed : Date.now() + skew);
   const zoned = new Intl.DateTimeFormat("en-GB", { timeZone: bundle.zone, hour: "2-digit", minute: "2-digit", second: "2-digit", hour12: bundle.twelveHours });
   const clock = (t) => zoned.format(new Date(t));
