@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.exposure.Setting;
@@ -109,7 +110,7 @@ public record Hand(
         Instant at = timer.map(t -> b.start().minusMillis(Math.round(t.delaySeconds() * 1000)))
                 .orElse(b.start());
         return new Hand(
-                p.id() + "-" + kind.name().toLowerCase(java.util.Locale.ROOT),
+                p.id() + "-" + kind.name().toLowerCase(Locale.ROOT),
                 rig,
                 kind,
                 at,

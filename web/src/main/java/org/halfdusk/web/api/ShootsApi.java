@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.IntervalTimer;
@@ -24,10 +25,13 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
+import org.halfdusk.shoot.running.Fault;
+import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.time.Interval;
 import org.halfdusk.trailing.FrameTrails;
 import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.shoot.RehearsalDesk;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
@@ -47,7 +51,10 @@ class ShootsApi {
     private final Places places;
     private final ShootDesk desk;
 
-    ShootsApi(Shoots shoots, Places places, ShootDesk desk) {
+    private final RehearsalDesk rehearsals;
+
+    ShootsApi(Shoots shoots, Places places, ShootDesk desk, RehearsalDesk rehearsals) {
+        this.rehearsals = rehearsals;
         this.shoots = shoots;
         this.places = places;
         this.desk = desk;
@@ -223,6 +230,43 @@ class ShootsApi {
                 run.dropped().stream().map(d -> new Dropped(d.at(), d.why())).toList();
         return new ProgrammeAnswer(blocks, new Budget(run.megabytes(), run.charges(), dropped), filter);
     }
+
+    /** @param rig counted from 1 @param frame counted from 1 in its rig's programme; 0 where it is none */
+    record Happened(Instant at, int rig, Rehearsal.What what, int frame, String why) {}
+
+    /** @param fired whether the shutter fired all the same */
+    record MissedAnswer(Instant opens, int rig, String reason, boolean fired) {}
+
+    record FaultAnswer(Fault fault, int rig, Instant from, Instant until) {}
+
+    record RehearsalAnswer(
+            List<Happened> events, List<MissedAnswer> missed, List<String> findings, List<FaultAnswer> faults) {}
+
+    /** A night gone through against simulated cameras. */
+    @GetMapping("/{id}/rehearsal")
+    RehearsalAnswer rehearsal(@PathVariable long id, @RequestParam MultiValueMap<String, String> parameters) {
+        Query query = new Query(parameters);
+        double seed = query.number("seed", 0, MOST_SEED, 0);
+        query.refuseIf(seed != Math.rint(seed), "seed", "a whole number from 0");
+        Set<Fault> faults = query.has("faults") ? Set.copyOf(query.list("faults", Fault.class)) : Set.of();
+        query.check();
+        RehearsalDesk.Gone gone = rehearsals.gone(id, (long) seed, faults);
+        Rehearsal r = gone.rehearsal();
+        return new RehearsalAnswer(
+                r.events().stream()
+                        .map(e -> new Happened(e.at(), e.rig() + 1, e.what(), e.frame(), e.why()))
+                        .toList(),
+                r.missed().stream()
+                        .map(m -> new MissedAnswer(m.opens(), m.rig() + 1, m.reason(), m.fired()))
+                        .toList(),
+                gone.findings().stream().map(f -> f.sentence() + " " + f.mend()).toList(),
+                r.injected().stream()
+                        .map(i -> new FaultAnswer(i.fault(), i.rig() + 1, i.from(), i.until()))
+                        .toList());
+    }
+
+    /** What a double holds exactly. */
+    private static final double MOST_SEED = 9_007_199_254_740_991.0;
 
     private static FrameAnswer frame(Frame f, boolean jpeg) {
         return new FrameAnswer(

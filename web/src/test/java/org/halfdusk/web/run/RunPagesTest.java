@@ -199,4 +199,28 @@ class RunPagesTest extends DemoPages {
         assertEquals(
                 200, app.get(manifest.get("icons").get(0).get("src").asString()).statusCode());
     }
+
+    /** The same night by page and by interface; simulated cameras are named as such. */
+    @Test
+    void aRehearsal() throws Exception {
+        JsonNode gone = JSON.readTree(app.get("/api/v1/shoots/7/rehearsal?seed=5&faults=CLOCK_OFF,CABLE_OUT")
+                .body());
+        assertEquals(2, gone.get("faults").size());
+        assertEquals(
+                gone.toString(),
+                JSON.readTree(app.get("/api/v1/shoots/7/rehearsal?seed=5&faults=CLOCK_OFF,CABLE_OUT")
+                                .body())
+                        .toString());
+        assertTrue(gone.get("missed").size() > 0);
+        String page = app.get("/shoots/7/run/rehearsal?night=5&fault=CLOCK_OFF&fault=CABLE_OUT")
+                .body();
+        assertHas(page, "Cameras are simulated");
+        String text = Jsoup.parse(page).text();
+        for (JsonNode f : gone.get("findings")) {
+            assertTrue(text.contains(f.asString()), f.asString() + " in " + text);
+        }
+        assertEquals(400, app.get("/api/v1/shoots/7/rehearsal?faults=RAIN").statusCode());
+        assertEquals(400, app.get("/shoots/7/run/rehearsal?fault=RAIN").statusCode());
+        assertEquals(404, app.get("/api/v1/shoots/99/rehearsal").statusCode());
+    }
 }
