@@ -16,7 +16,7 @@
       const back = Date.now();
       skew = answer.now - (sent + back) / 2;
       const s = Math.abs(skew / 1000).toFixed(1);
-      apart.textContent = Math.abs(skew) < 250 ? "This device and the server agree." : "This device is " + s + " s " + (skew > 0 ? "behind" : "ahead of") + " the server; the face shows the server's time.";
+      apart.textContent = Math.abs(skew) > 86400000 ? "The server's clock is moved, as in the demo; the face shows it." : Math.abs(skew) < 250 ? "This device and the server agree." : "This device is " + s + " s " + (skew > 0 ? "behind" : "ahead of") + " the server; the face shows the server's time.";
     } catch {
       apart.textContent = "The server is not heard; the face shows this device's time.";
     }

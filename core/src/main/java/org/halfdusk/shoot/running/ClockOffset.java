@@ -24,9 +24,17 @@ public record ClockOffset(double seconds, Instant at) {
         SECONDS.check(seconds);
     }
 
-    /** @param shown on the camera, at a true moment */
+    /** Zones of the world lie whole quarters of an hour from UTC, s. */
+    private static final double ZONE_SECONDS = 900;
+
+    /**
+     * What is left when the camera's zone is taken off, whole quarters of an hour: −450 to 450 s.
+     *
+     * @param shown on the camera, at a true moment
+     */
     public static ClockOffset of(Instant shown, Instant truly) {
-        return new ClockOffset(Duration.between(truly, shown).toMillis() / 1000.0, truly);
+        double apart = Duration.between(truly, shown).toMillis() / 1000.0;
+        return new ClockOffset(apart - ZONE_SECONDS * Math.rint(apart / ZONE_SECONDS), truly);
     }
 
     /** What the camera's clock shows at a moment. */

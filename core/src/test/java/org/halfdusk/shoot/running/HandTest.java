@@ -103,6 +103,8 @@ class HandTest {
         assertEquals(1.2, ahead.seconds(), 1e-9);
         assertEquals(truly.plusMillis(61_200), ahead.shown(truly.plusSeconds(60)));
         assertFalse(ahead.fair());
+        assertEquals(
+                -0.8, ClockOffset.of(truly.plusMillis(7_200_000 - 800), truly).seconds(), 1e-9, "a camera on UTC+2");
         assertTrue(ClockOffset.of(truly.minusMillis(900), truly).fair());
         assertThrows(IllegalArgumentException.class, () -> new ClockOffset(90_000, truly));
     }
