@@ -76,7 +76,8 @@ public record Rehearsal(List<Event> events, List<Missed> missed, List<Finding> f
     /** @param chosen none for as the seed has them */
     public static Rehearsal of(List<OfRig> rigs, long seed, Set<Fault> chosen) {
         Random random = new Random(seed);
-        Set<Fault> faults = chosen.isEmpty() ? seeded(rigs, random) : chosen;
+        // In the order of their constants: a set of another kind would give another night.
+        Set<Fault> faults = chosen.isEmpty() ? seeded(rigs, random) : EnumSet.copyOf(chosen);
         List<Injected> injected = new ArrayList<>();
         for (Fault f : faults) {
             List<OfRig> where = rigs.stream().filter(r -> possible(f, r)).toList();

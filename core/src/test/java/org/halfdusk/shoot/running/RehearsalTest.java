@@ -9,6 +9,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -104,6 +105,10 @@ class RehearsalTest {
     void theSameSeedIsTheSameNight() {
         List<Rehearsal.OfRig> rigs = List.of(eclipse(0, 0), eclipse(1, 0));
         assertEquals(Rehearsal.of(rigs, 42, Set.of()), Rehearsal.of(rigs, 42, Set.of()));
+        assertEquals(
+                Rehearsal.of(rigs, 42, EnumSet.of(Fault.DEW, Fault.BUMPED, Fault.CABLE_OUT)),
+                Rehearsal.of(rigs, 42, new LinkedHashSet<>(List.of(Fault.CABLE_OUT, Fault.BUMPED, Fault.DEW))),
+                "in whatever order the faults are named");
         assertTrue(
                 java.util.stream.LongStream.range(0, 20)
                                 .mapToObj(s -> Rehearsal.of(rigs, s, Set.of()).injected())

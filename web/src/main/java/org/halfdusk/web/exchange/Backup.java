@@ -14,6 +14,8 @@ import org.halfdusk.place.Track;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.running.ClockOffset;
+import org.halfdusk.shoot.running.RunEntry;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param furtherRigs of shoots, by their numbers
  * @param packing of shoots, by their numbers
+ * @param nights what was noted in the nights of shoots, by their numbers
+ * @param clocks of cameras, by their numbers
  */
 public record Backup(
         String format,
@@ -35,6 +39,8 @@ public record Backup(
         List<Kept<Shoot>> shoots,
         List<Further> furtherRigs,
         List<Packed> packing,
+        List<Noted> nights,
+        List<CameraClock> clocks,
         List<Kept<Track>> tracks,
         Map<String, String> settings) {
     /** A section that a file leaves out, or has as null, is empty. */
@@ -48,6 +54,8 @@ public record Backup(
         shoots = all("shoots", shoots);
         furtherRigs = all("furtherRigs", furtherRigs);
         packing = all("packing", packing);
+        nights = all("nights", nights);
+        clocks = all("clocks", clocks);
         tracks = all("tracks", tracks);
         settings = Objects.requireNonNullElse(settings, Map.of());
     }
@@ -80,6 +88,20 @@ public record Backup(
         public Packed {
             ticked = Objects.requireNonNullElse(ticked, Set.of());
             own = all("packing", own);
+        }
+    }
+
+    /** What was noted in a shoot's night. */
+    public record Noted(long shootId, List<RunEntry> entries) {
+        public Noted {
+            entries = all("nights", entries);
+        }
+    }
+
+    /** How far a camera's clock is off. */
+    public record CameraClock(long cameraId, ClockOffset offset) {
+        public CameraClock {
+            Objects.requireNonNull(offset, "clock offset is missing");
         }
     }
 }

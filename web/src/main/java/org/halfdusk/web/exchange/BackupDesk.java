@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.halfdusk.optics.Camera;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.Kept;
@@ -19,9 +20,11 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Tracks;
+import org.halfdusk.shoot.running.ClockOffset;
 import org.springframework.stereotype.Component;
 
 /** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */
@@ -32,6 +35,7 @@ public class BackupDesk {
     private final Rigs rigs;
     private final Shoots shoots;
     private final PackLists packing;
+    private final RunLog log;
     private final Tracks tracks;
     private final KeptSettings settings;
     private final AllOrNothing atOnce;
@@ -43,6 +47,7 @@ public class BackupDesk {
             Rigs rigs,
             Shoots shoots,
             PackLists packing,
+            RunLog log,
             Tracks tracks,
             KeptSettings settings,
             AllOrNothing atOnce,
@@ -53,6 +58,7 @@ public class BackupDesk {
         this.rigs = rigs;
         this.shoots = shoots;
         this.packing = packing;
+        this.log = log;
         this.tracks = tracks;
         this.settings = settings;
         this.clock = clock;
@@ -97,6 +103,11 @@ public class BackupDesk {
                         .map(s -> new Backup.Packed(s.id(), packing.ticked(s.id()), packing.own(s.id())))
                         .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
                         .toList(),
+                all.stream()
+                        .map(s -> new Backup.Noted(s.id(), log.entries(s.id())))
+                        .filter(n -> !n.entries().isEmpty())
+                        .toList(),
+                clocks(kits.cameras()),
                 tracks.list(),
                 settings.all());
     }
@@ -126,8 +137,18 @@ public class BackupDesk {
                 shoot,
                 further,
                 all.packing().stream().filter(p -> p.shootId() == shootId).toList(),
+                all.nights().stream().filter(n -> n.shootId() == shootId).toList(),
+                List.of(),
                 List.of(),
                 Map.of());
+    }
+
+    private List<Backup.CameraClock> clocks(List<Kept<Camera>> cameras) {
+        Map<Long, ClockOffset> clocks = log.clocks();
+        return cameras.stream()
+                .flatMap(c ->
+                        Optional.ofNullable(clocks.get(c.id())).map(o -> new Backup.CameraClock(c.id(), o)).stream())
+                .toList();
     }
 
     private static <T> List<Kept<T>> only(List<Kept<T>> all, List<Long> ids) {
@@ -193,6 +214,12 @@ public class BackupDesk {
             }
         }
         b.packing().forEach(p -> pack(p, of(shoot, p.shootId())));
+        b.nights().forEach(n -> log.merge(of(shoot, n.shootId()), n.entries()));
+        // What was found here since is newer than what a file says.
+        Map<Long, ClockOffset> known = log.clocks();
+        b.clocks().stream()
+                .filter(c -> !known.containsKey(of(camera, c.cameraId())))
+                .forEach(c -> log.clock(of(camera, c.cameraId()), c.offset()));
         if (settings.all().isEmpty()) {
             settings.replace(SettingTexts.withoutThings(b.settings()));
         }
@@ -345,6 +372,8 @@ public class BackupDesk {
         });
         SettingTexts.check(b.settings());
         b.packing().forEach(p -> has(shoot, Optional.of(p.shootId()), "shoot of a packing list"));
+        b.nights().forEach(n -> has(shoot, Optional.of(n.shootId()), "shoot of a night's notes"));
+        b.clocks().forEach(c -> has(camera, Optional.of(c.cameraId()), "camera of a clock"));
     }
 
     private static Set<Long> ids(List<? extends Kept<?>> kept) {

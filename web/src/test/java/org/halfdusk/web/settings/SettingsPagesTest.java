@@ -6,7 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.place.Place;
@@ -15,8 +17,11 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
+import org.halfdusk.shoot.running.ClockOffset;
+import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.App;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
@@ -26,6 +31,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Settings hold everywhere at once; a backup goes out of one file and into another without doubles. */
 class SettingsPagesTest {
+    private static final Instant NIGHT = Instant.parse("2027-06-05T00:10:00Z");
+
     @TempDir
     Path data;
 
@@ -178,6 +185,11 @@ class SettingsPagesTest {
             app.bean(PackLists.class).tick(1, "CAMERA", true);
             long own = app.bean(PackLists.class).add(1, "Thermos");
             app.bean(PackLists.class).tick(1, "own." + own, true);
+            app.bean(RunLog.class)
+                    .merge(1, List.of(new RunEntry("phone-0001", NIGHT, 0, RunEntry.Kind.NOTE, "", "dew at two")));
+            long camera =
+                    app.bean(Shoots.class).find(1).orElseThrow().it().rig().cameraId();
+            app.bean(RunLog.class).clock(camera, new ClockOffset(1.2, NIGHT));
             backup = app.get("/backup.json").body();
             HttpResponse<String> again = app.upload("/backup", "file", "b.json", backup);
             assertEquals(200, again.statusCode());
@@ -204,6 +216,14 @@ class SettingsPagesTest {
             assertEquals(2, app.bean(PackLists.class).ticked(core).size());
             assertHas(app.get("/shoots/" + core + "/pack").body(), "2 of ");
             app.upload("/backup", "file", "b.json", backup);
+            assertEquals(
+                    List.of("dew at two"),
+                    app.bean(RunLog.class).entries(core).stream()
+                            .map(RunEntry::text)
+                            .toList());
+            assertEquals(
+                    new ClockOffset(1.2, NIGHT),
+                    app.bean(RunLog.class).clocks().get(shoot.rig().cameraId()));
             assertEquals(6, app.bean(Places.class).list().size());
             assertEquals(7, app.bean(Shoots.class).list("").size());
         }
