@@ -170,7 +170,7 @@
     tone(lead === 0);
     if (cues.buzz && navigator.vibrate) navigator.vibrate(lead === 0 ? [400, 100, 400] : 150);
     voice(lead === 0 ? step.says : step.says + " in " + (lead >= 60 ? lead / 60 + " minutes" : lead + " seconds"));
-    root.dispatchEvent(new CustomEvent("run:call", { bubbles: true, detail: { step: step.id, lead, late: now() - (step.at - lead * 1000) } }));
+    root.dispatchEvent(new CustomEvent("run:call", { bubbles: true, detail: { step: step.id, rig: step.rig, lead, late: now() - (step.at - lead * 1000) } }));
   };
   const calls = (t) => {
     for (const step of bundle.steps) {
@@ -310,6 +310,7 @@
   // What goes wrong goes wrong now, by the clock that is shown.
   root.addEventListener("submit", (event) => {
     const from = event.target.elements.from;
+    if (event.target.elements.way) note("CHANGED", null, event.target.textContent.trim());
     if (from && event.target.method === "get") from.value = new Date(now()).toISOString().replace(/\.\d+Z$/, "Z");
   }, true);
   root.addEventListener("change", (event) => {
@@ -355,8 +356,9 @@
     const t = now();
     calls(t);
     show();
-    const rest = practice ? 1000 / practice.speed : 1000 - (t % 1000);
-    setTimeout(beat, Math.max(20, Math.min(1000, rest)));
+    // To the next whole second of the clock that is shown, from what that clock says now that all is drawn.
+    const rest = (1000 - (now() % 1000)) / (practice ? practice.speed : 1);
+    setTimeout(beat, Math.max(8, Math.min(1000, rest)));
   };
   wake();
   beat();

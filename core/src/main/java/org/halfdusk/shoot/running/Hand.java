@@ -1,6 +1,5 @@
 package org.halfdusk.shoot.running;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,9 +54,6 @@ public record Hand(
         /** The last frame of all is over. */
         OVER
     }
-
-    /** Settings and timers are made ready so long before their key is pressed†. */
-    public static final Duration READY = Duration.ofMinutes(2);
 
     /** All of a rig's in order of time; empty where its programme has no frames. */
     public static List<Hand> of(int rig, Plan plan, Programme programme) {

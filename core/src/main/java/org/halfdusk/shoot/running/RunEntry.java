@@ -42,11 +42,11 @@ public record RunEntry(String id, Instant at, int rig, Kind kind, String step, S
         Faults faults = new Faults();
         if (!ID.matcher(id).matches()) {
             faults.add("identity “" + PlainText.shortened(id, LONGEST_SHOWN, "")
-                    + "” of an entry is not 8 to 64 letters, digits and hyphens");
+                    + "” of an entry cannot be kept; 8 to 64 letters, digits and hyphens are allowed");
         }
         if (!STEP.matcher(step).matches()) {
             faults.add("step “" + PlainText.shortened(step, LONGEST_SHOWN, "")
-                    + "” is not letters, digits and hyphens, up to 80");
+                    + "” cannot be kept; letters, digits and hyphens, up to 80, are allowed");
         }
         if (rig < 0 || rig >= MOST_RIGS) {
             faults.add("rig " + rig + " is not 0 to " + (MOST_RIGS - 1));

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.running.ClockOffset;
+import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
@@ -23,6 +24,8 @@ import org.springframework.web.bind.annotation.ResponseBody;
 /** A clock to photograph with each camera, and what its file or its screen then said. */
 @Controller
 class ClockController {
+    private static final Range CAMERA = Range.of("number of a camera", 1, 1_000_000_000);
+
     private final Kits kits;
     private final RunLog log;
     private final Clock clock;
@@ -77,15 +80,14 @@ class ClockController {
     @PostMapping("/clock")
     String keep(@RequestParam Map<String, String> form, Model model, HttpServletResponse response) {
         FormErrors errors = new FormErrors(form);
-        long camera = Optional.ofNullable(errors.check("camera", () -> Long.valueOf(errors.text("camera"))))
-                .orElse(0L);
+        long camera = CAMERA.whole(errors.text("camera"));
+        if (kits.camera(camera).isEmpty()) {
+            throw new NotFound("There is no camera number " + camera + ".");
+        }
         Instant truly =
                 errors.check("shown", () -> ClockTimes.read("time on the face", errors.text("shown"), clock.instant()));
         Instant file =
                 errors.check("file", () -> ClockTimes.read("time of the file", errors.text("file"), clock.instant()));
-        if (errors.of("camera").isEmpty() && kits.camera(camera).isEmpty()) {
-            throw new NotFound("There is no camera number " + camera + ".");
-        }
         if (truly == null || file == null || errors.any()) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
             return page(model, errors);

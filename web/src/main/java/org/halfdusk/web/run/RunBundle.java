@@ -10,8 +10,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.running.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
@@ -80,7 +82,11 @@ record RunBundle(
 
     /** @param open the shoot through each of its rigs */
     static RunBundle of(
-            List<ShootDesk.Open> open, List<String> clocks, List<RunEntry> entries, Instant now, boolean moved) {
+            List<ShootDesk.Open> open,
+            List<Optional<ClockOffset>> clocks,
+            List<RunEntry> entries,
+            Instant now,
+            boolean moved) {
         ShootDesk.Open first = open.get(0);
         ZoneId zone = first.plan().place().zone();
         List<OfRig> rigs = new ArrayList<>();
@@ -91,8 +97,12 @@ record RunBundle(
             ShootDesk.Open o = open.get(i);
             List<Hand> hands = Hand.of(o.rig(), o.plan(), o.programme());
             rigs.add(new OfRig(
-                    o.rig(), RunWords.rig(o.plan()), RunWords.setting(o.plan().setting(), o.plan()), clocks.get(i)));
-            hands.stream().map(h -> step(h, o, zone)).forEach(steps::add);
+                    o.rig(),
+                    RunWords.rig(o.plan()),
+                    RunWords.setting(o.plan().setting(), o.plan()),
+                    clocks.get(i).map(RunWords::clock).orElse("")));
+            Optional<ClockOffset> off = clocks.get(i).filter(c -> !c.fair());
+            hands.stream().map(h -> step(h, o, zone, off)).forEach(steps::add);
             hands.stream().filter(h -> h.frames() > 0).forEach(h -> shots.add(shots(h, o)));
             hands.stream().filter(h -> h.frames() > 0).forEach(h -> ways.addAll(ways(h, o, zone)));
         }
@@ -120,7 +130,7 @@ record RunBundle(
         return new Noted(e.id(), e.at().toEpochMilli(), e.rig(), e.kind().name(), e.step(), e.text());
     }
 
-    private static Step step(Hand h, ShootDesk.Open o, ZoneId zone) {
+    private static Step step(Hand h, ShootDesk.Open o, ZoneId zone, Optional<ClockOffset> off) {
         return new Step(
                 h.id(),
                 h.rig(),
@@ -128,7 +138,8 @@ record RunBundle(
                 h.until().toEpochMilli(),
                 h.kind().name(),
                 RunWords.what(h),
-                RunWords.detail(h, zone),
+                RunWords.detail(h, zone)
+                        + off.map(c -> RunWords.shown(c, h.at(), zone)).orElse(""),
                 h.setting().map(s -> RunWords.setting(s, o.plan())).orElse(""),
                 Words.clockSeconds(h.at(), zone),
                 RunWords.says(h),

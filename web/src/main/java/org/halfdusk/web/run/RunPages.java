@@ -89,10 +89,8 @@ class RunPages implements StepPages {
                 .map(r -> desk.getObject().open(id, (int) r.id(), Optional.empty()))
                 .toList();
         Map<Long, ClockOffset> clocks = log.clocks();
-        List<String> off = open.stream()
-                .map(o -> Optional.ofNullable(clocks.get(o.shoot().it().rig().cameraId()))
-                        .map(RunWords::clock)
-                        .orElse(""))
+        List<Optional<ClockOffset>> off = open.stream()
+                .map(o -> Optional.ofNullable(clocks.get(o.shoot().it().rig().cameraId())))
                 .toList();
         return RunBundle.of(open, off, log.entries(id), clock.instant(), moved);
     }

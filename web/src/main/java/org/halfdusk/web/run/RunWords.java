@@ -1,5 +1,6 @@
 package org.halfdusk.web.run;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -86,6 +87,11 @@ final class RunWords {
                 "take all " + w.frames() + " and end by " + planned + ": shorten to "
                         + w.time().label() + " at ISO " + w.iso();
         };
+    }
+
+    /** What a camera whose clock is off shows at a moment: a hand that goes by it has to know. */
+    static String shown(ClockOffset o, Instant at, ZoneId zone) {
+        return "; its own clock shows " + Words.clockSeconds(o.shown(at), zone);
     }
 
     static String clock(ClockOffset o) {

@@ -106,13 +106,15 @@ class RunOfflineTest {
             Page page = browser.newPage();
             page.navigate(app.url("/shoots/7/run"));
             page.evaluate(
-                    "() => { window.heard = []; document.addEventListener('run:call', e => window.heard.push(e.detail.lead)); }");
-            page.selectOption("#speed", "120");
+                    "() => { window.heard = []; document.addEventListener('run:call', e => window.heard.push(e.detail.rig + ' ' + e.detail.lead)); }");
+            page.selectOption("#speed", "10");
             page.locator("[data-act=rehearse]").click();
-            page.waitForCondition(() -> ((Number) page.evaluate("window.heard.length")).intValue() >= 6);
+            page.waitForCondition(() -> ((Number) page.evaluate("window.heard.length")).intValue() >= 8);
+            List<String> heard = ((List<?>) page.evaluate("window.heard.slice(0, 8)"))
+                    .stream().map(String::valueOf).sorted().toList();
             assertEquals(
-                    List.of(120, 120, 30, 30, 5, 5),
-                    ((List<?>) page.evaluate("window.heard.slice(0, 6)")),
+                    List.of("0 0", "0 120", "0 30", "0 5", "1 0", "1 120", "1 30", "1 5"),
+                    heard,
                     "both rigs, each lead once");
             assertThat(page.locator("[data-run-line]")).containsText("nothing is noted");
             assertEquals(0, app.bean(RunLog.class).entries(7).size());

@@ -15,7 +15,6 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.running.RunEntry;
@@ -172,7 +171,7 @@ class RunPagesTest extends DemoPages {
 
     @Test
     void aCamerasClockIsKept() throws Exception {
-        long camera = app.bean(Kits.class).cameras().get(0).id();
+        long camera = app.bean(Shoots.class).find(1).orElseThrow().it().rig().cameraId();
         Map<String, String> form = Map.of("camera", "" + camera, "shown", "18:30:05.3", "file", "18:30:06,5");
         assertEquals(302, app.post("/clock", form).statusCode());
         assertEquals(
@@ -182,6 +181,8 @@ class RunPagesTest extends DemoPages {
                         .seconds(),
                 1e-9);
         assertHas(app.get("/clock").body(), "1.2 s ahead");
+        JsonNode step = bundle(1).get("steps").get(0);
+        assertHas(step.get("detail").asString(), "its own clock shows");
         HttpResponse<String> wrong =
                 app.post("/clock", Map.of("camera", "" + camera, "shown", "25:00:00", "file", "18:30:06"));
         assertEquals(400, wrong.statusCode());
