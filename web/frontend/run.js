@@ -285,7 +285,13 @@
     const act = event.target.closest("[data-act]");
     if (!act) return;
     event.preventDefault();
-    if (audio && audio.state === "suspended") audio.resume();
+    // A browser lets sound begin at a touch alone, and making it ready takes a moment that a call has not.
+    try {
+      if (cues.sound) audio = audio || new AudioContext();
+      if (audio && audio.state === "suspended") audio.resume();
+    } catch {
+      // No sound on this device; the other cues stay.
+    }
     const row = act.closest("[data-step]");
     const step = row ? bundle.steps.find((s) => s.id === row.dataset.step && s.rig === Number(row.dataset.rig)) : next(now())[0];
     const kind = act.dataset.act;
