@@ -43,9 +43,11 @@ document.addEventListener("htmx:after:swap", withFrame);
 const withRun = () => {
   const own = document.querySelector("script[data-runner]");
   if (!own || !document.querySelector("[data-run]:not([data-counting]), [data-clock]:not([data-counting])")) return;
-  const script = document.createElement("script");
-  script.src = own.dataset.runner;
-  document.head.append(script);
+  for (const source of [own.dataset.runner, ...(document.querySelector("[data-rehearsal]") ? [own.dataset.rehearser] : [])]) {
+    const script = document.createElement("script");
+    script.src = source;
+    document.head.append(script);
+  }
 };
 document.addEventListener("DOMContentLoaded", withRun);
 document.addEventListener("htmx:after:swap", withRun);

@@ -68,6 +68,7 @@
   const apart = kept("-apart", fresh);
   const skew = !bundle.moved ? 0 : Math.abs(apart - fresh) < 3600000 ? Math.max(apart, fresh) : fresh;
   if (bundle.moved) keep("-apart", skew);
+  if (root.dataset.rehearsal) practice = { real: Date.now(), shown: Number(root.dataset.rehearsal), speed: Number(root.dataset.speed), usual: Number(root.dataset.speed) || 1 };
   const now = () => (practice ? practice.shown + (Date.now() - practice.real) * practice.speed : Date.now() + skew);
   const zoned = new Intl.DateTimeFormat("en-GB", { timeZone: bundle.zone, hour: "2-digit", minute: "2-digit", second: "2-digit", hour12: bundle.twelveHours });
   const clock = (t) => zoned.format(new Date(t));
@@ -147,8 +148,10 @@
   // ---- Calls: a tone, a buzz, a voice, each lead once.
   const called = new Set();
   let audio = null;
+  // A browser lets a page sound and shake only once it was touched.
+  const touched = () => !navigator.userActivation || navigator.userActivation.hasBeenActive;
   const tone = (high) => {
-    if (!cues.sound) return;
+    if (!cues.sound || !touched()) return;
     try {
       audio = audio || new AudioContext();
       const o = audio.createOscillator(), g = audio.createGain();
@@ -168,7 +171,7 @@
   };
   const call = (step, lead) => {
     tone(lead === 0);
-    if (cues.buzz && navigator.vibrate) navigator.vibrate(lead === 0 ? [400, 100, 400] : 150);
+    if (cues.buzz && navigator.vibrate && touched()) navigator.vibrate(lead === 0 ? [400, 100, 400] : 150);
     voice(lead === 0 ? step.says : step.says + " in " + (lead >= 60 ? lead / 60 + " minutes" : lead + " seconds"));
     root.dispatchEvent(new CustomEvent("run:call", { bubbles: true, detail: { step: step.id, rig: step.rig, lead, late: now() - (step.at - lead * 1000) } }));
   };
@@ -307,9 +310,22 @@
       if (first) practice = { real: Date.now(), shown: first.at - 130000, speed: Number($("speed").value) };
       called.clear();
       root.scrollIntoView();
-    } else if (kind === "real") {
+    } else if (kind === "speed") {
+      const speed = Number(act.dataset.speed);
+      practice = { real: Date.now(), shown: now(), speed: practice.speed ? speed : 0, usual: speed };
+      again();
+    } else if (kind === "hold") {
+      practice = { real: Date.now(), shown: now(), speed: practice.speed ? 0 : practice.usual, usual: practice.usual };
+      again();
+    } else if (kind === "jump") jump(Number(act.dataset.to));
+    else if (kind === "real") {
       practice = null;
       location.reload();
+    } else if (step && practice && !row) {
+      // Hands are practised against the clock: how far off they were is said.
+      const apart = (now() - step.at) / 1000;
+      note(kind === "skip" ? "SKIPPED" : "DONE", step, "");
+      say(named(step) + (kind === "skip" ? ": skipped" : ": " + Math.abs(apart).toFixed(1) + " s " + (apart < 0 ? "before" : "after") + " its time"));
     } else if (step) note(row && state(step) ? "UNDONE" : kind === "skip" ? "SKIPPED" : "DONE", step, "");
     show();
   });
@@ -319,7 +335,18 @@
     if (event.target.elements.way) note("CHANGED", null, event.target.textContent.trim());
     if (from && event.target.method === "get") from.value = new Date(now()).toISOString().replace(/\.\d+Z$/, "Z");
   }, true);
+  // Another moment of the rehearsal: what was done after it is not done yet.
+  const jump = (to) => {
+    practice = { real: Date.now(), shown: to, speed: practice.speed, usual: practice.usual };
+    for (const [id, n] of known) if (n.at >= to) known.delete(id);
+    called.clear();
+    again();
+  };
   root.addEventListener("change", (event) => {
+    if (event.target.dataset.jump !== undefined && event.target.value) {
+      jump(Number(event.target.value));
+      event.target.value = "";
+    }
     const cue = event.target.dataset.cue;
     if (!cue) return;
     if (cue === "lead") cues.leads = [...root.querySelectorAll('[data-cue="lead"]:checked')].map((c) => Number(c.value));
@@ -356,16 +383,25 @@
   }
 
   // ---- Beats on the second of the clock, so that cues are not late by what a timer drifts.
+  let timer = 0;
   const beat = () => {
     // Another page is shown by now, or a new answer counts.
     if (!root.isConnected || root.dataset.counting !== me) return;
     const t = now();
     calls(t);
     show();
+    root.dispatchEvent(new CustomEvent("run:beat", { detail: { now: t, speed: practice ? practice.speed : 1, usual: practice ? practice.usual : 1 } }));
+    const speed = practice ? practice.speed : 1;
+    if (!speed) return;
     // To the next whole second of the clock that is shown, from what that clock says now that all is drawn.
-    const rest = (1000 - (now() % 1000)) / (practice ? practice.speed : 1);
-    setTimeout(beat, Math.max(8, Math.min(1000, rest)));
+    const rest = (1000 - (now() % 1000)) / speed;
+    timer = setTimeout(beat, Math.max(16, Math.min(1000, rest)));
   };
+  const again = () => {
+    clearTimeout(timer);
+    beat();
+  };
+  root.addEventListener("run:again", again);
   wake();
   beat();
   if (waiting.length) send();

@@ -9,7 +9,14 @@ public record Card(String name, double gigabytes, double writeMegabytesPerSecond
         Figures.within("number of cards", count, 1, 100, "");
     }
 
+    private static final double MEGABYTES_OF_A_GIGABYTE = 1000;
+
     /** Of all of them together. */
+    public double totalMegabytes() {
+        return totalGigabytes() * MEGABYTES_OF_A_GIGABYTE;
+    }
+
+    /** The same in GB. */
     public double totalGigabytes() {
         return gigabytes * count;
     }

@@ -34,6 +34,11 @@ public record Rig(Camera camera, Lens lens, Optional<Converter> converter, doubl
         return card.map(c -> Math.min(camera, c.writeMegabytesPerSecond())).orElse(camera);
     }
 
+    /** Room on its cards, MB; without end where they are not known. */
+    public double cardMegabytes() {
+        return card.map(Card::totalMegabytes).orElse(Double.POSITIVE_INFINITY);
+    }
+
     /** A frame's files, MB. @param jpeg whether a JPEG is written beside the raw file */
     public double fileMegabytes(boolean jpeg) {
         return camera.rawMegabytes() + (jpeg ? camera.jpegMegabytes() : 0);

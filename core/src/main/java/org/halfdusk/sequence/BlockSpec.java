@@ -261,6 +261,14 @@ public record BlockSpec(
         return each(timing, setting(timing)).size();
     }
 
+    /** How many of its frames are over by a moment, brackets whole. */
+    public int taken(Instant by, Timing timing) {
+        long closed = block(timing).frames().stream()
+                .filter(f -> !f.close().isAfter(by))
+                .count();
+        return (int) closed / each(timing);
+    }
+
     private List<Frame> brackets(List<Setting> each) {
         List<Frame> all = new ArrayList<>();
         Instant open = start;

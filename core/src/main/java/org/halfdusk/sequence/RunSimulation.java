@@ -2,14 +2,11 @@ package org.halfdusk.sequence;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Rig;
 
 /**
@@ -58,8 +55,6 @@ public record RunSimulation(
     /** A pause in which a battery is changed takes as long as this at least. */
     public static final Duration CHANGE = Duration.ofMinutes(1);
 
-    private static final double MEGABYTES_OF_A_GIGABYTE = 1000;
-
     /** A few of them tell it all. */
     private static final int MOST_LISTED = 1000;
 
@@ -70,14 +65,9 @@ public record RunSimulation(
      */
     public static RunSimulation of(
             List<Recorded> blocks, Rig rig, boolean noiseReduction, boolean outsidePower, double celsius) {
-        Camera camera = rig.camera();
-        double capacity = rig.card()
-                .map(c -> c.totalGigabytes() * MEGABYTES_OF_A_GIGABYTE)
-                .orElse(Double.POSITIVE_INFINITY);
-        double perCharge = Battery.share(celsius, camera);
-        Deque<Instant> writing = new ArrayDeque<>();
+        double capacity = rig.cardMegabytes();
+        WorkingCamera camera = new WorkingCamera(rig, Battery.share(celsius, rig.camera()));
         List<Dropped> dropped = new ArrayList<>();
-        Instant ready = Instant.MIN;
         Instant empty = null;
         int number = 0;
         int taken = 0;
@@ -91,18 +81,14 @@ public record RunSimulation(
         for (Recorded r : blocks) {
             Block b = r.block();
             double megabytes = rig.fileMegabytes(r.jpeg());
-            double writeSeconds = megabytes / rig.writeMegabytesPerSecond();
-            course.add(new Level(b.start(), left(sinceChange), written, full(writing, b.start(), camera)));
+            course.add(new Level(b.start(), left(sinceChange), written, camera.waiting(b.start())));
             if (b.frames().isEmpty() && Duration.between(b.start(), b.end()).compareTo(CHANGE) >= 0) {
                 sinceChange = 0;
             }
             for (Frame f : b.frames()) {
                 number++;
-                while (!writing.isEmpty() && !writing.peekFirst().isAfter(f.open())) {
-                    writing.removeFirst();
-                }
-                boolean busy = f.open().isBefore(ready);
-                boolean full = writing.size() >= camera.bufferFrames();
+                boolean busy = camera.busy(f.open());
+                boolean full = camera.full(f.open());
                 if (busy || full) {
                     if (dropped.size() < MOST_LISTED) {
                         dropped.add(new Dropped(number, f.open(), busy ? Why.CAMERA_BUSY : Why.BUFFER_FULL));
@@ -112,25 +98,18 @@ public record RunSimulation(
                 taken++;
                 written += megabytes;
                 cardFull = cardFull == null && written > capacity ? f.open() : cardFull;
-                double real = f.shutter().realSeconds();
-                Instant closed = noiseReduction ? seconds(f.close(), real) : f.close();
-                ready = closed;
-                Instant free = writing.isEmpty() ? closed : writing.peekLast();
-                writing.addLast(seconds(free.isAfter(closed) ? free : closed, writeSeconds));
-                double exposing = noiseReduction ? 2 * real : real;
-                double share = outsidePower
-                        ? 0
-                        : Math.max(1.0 / camera.batteryFrames(), exposing / 60 / camera.batteryMinutes()) / perCharge;
+                double share = camera.expose(f.open(), f.shutter().realSeconds(), noiseReduction, megabytes)
+                        * (outsidePower ? 0 : 1);
                 used += share;
                 sinceChange += share;
                 if (empty == null && sinceChange >= 1) {
                     empty = f.open();
                 }
                 if (taken % every == 0) {
-                    course.add(new Level(closed, left(sinceChange), written, full(writing, closed, camera)));
+                    course.add(new Level(camera.ready(), left(sinceChange), written, camera.waiting(camera.ready())));
                 }
             }
-            course.add(new Level(b.end(), left(sinceChange), written, full(writing, b.end(), camera)));
+            course.add(new Level(b.end(), left(sinceChange), written, camera.waiting(b.end())));
         }
         return new RunSimulation(
                 taken, dropped, written, used, Optional.ofNullable(empty), Optional.ofNullable(cardFull), course);
@@ -143,14 +122,5 @@ public record RunSimulation(
 
     private static double left(double used) {
         return Math.max(0, 1 - used);
-    }
-
-    /** Share of the buffer that still waits for the card at a moment. */
-    private static double full(Deque<Instant> writing, Instant at, Camera camera) {
-        return Math.min(1, (double) writing.stream().filter(w -> w.isAfter(at)).count() / camera.bufferFrames());
-    }
-
-    private static Instant seconds(Instant at, double seconds) {
-        return at.plus(Duration.ofNanos(Math.round(seconds * 1e9)));
     }
 }

@@ -110,7 +110,12 @@ public sealed interface Plan
     }
 
     /** A bracket about a setting: in time as long as nothing moves too far at a moment, then in ISO unless that is fixed. */
-    default List<Setting> bracket(Ladder ladder, Setting middle, Instant at, boolean fixedIso) {
+    default List<Setting> bracket(Setting middle, Ladder ladder, Instant at) {
+        return bracket(middle, ladder, at, wishes().pinnedIso().isPresent());
+    }
+
+    /** The same where a phase may have fixed the ISO too. */
+    default List<Setting> bracket(Setting middle, Ladder ladder, Instant at, boolean fixedIso) {
         return ladder.settings(
                 middle,
                 sharpSeconds(at),

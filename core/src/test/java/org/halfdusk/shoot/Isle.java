@@ -1,6 +1,7 @@
 package org.halfdusk.shoot;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.reference.ReferenceTable;
+import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 
@@ -35,15 +37,20 @@ public final class Isle {
 
     /** The same with a stabiliser. */
     public static Camera steady(double stops) {
-        return with(100, 25_600, stops, OptionalDouble.empty());
+        return with(100, 25_600, false, stops, OptionalDouble.empty());
+    }
+
+    /** The same with a mirror. */
+    public static Camera mirror() {
+        return with(100, 25_600, true, 0, OptionalDouble.empty());
     }
 
     /** Film of one speed and a reciprocity exponent in the same body. */
     public static Camera film(int iso, double exponent) {
-        return with(iso, iso, 0, OptionalDouble.of(exponent));
+        return with(iso, iso, false, 0, OptionalDouble.of(exponent));
     }
 
-    private static Camera with(int lowestIso, int highestIso, double stops, OptionalDouble film) {
+    private static Camera with(int lowestIso, int highestIso, boolean mirror, double stops, OptionalDouble film) {
         return new Camera(
                 "full frame 33 MP",
                 FULL_FRAME,
@@ -58,7 +65,7 @@ public final class Isle {
                 160,
                 530,
                 190,
-                false,
+                mirror,
                 stops,
                 film,
                 0.01,
@@ -91,5 +98,12 @@ public final class Isle {
     /** The minute of a moment on the isle's clocks, 21:38. */
     public static String minute(Instant at) {
         return at.plusSeconds(30).atZone(MADRID).toLocalTime().toString().substring(0, 5);
+    }
+
+    /** A night from the isle, as a new shoot of the subject plans it. */
+    public static <N extends SubjectNight, W extends Wish> Plan plan(
+            SubjectPlanner<N, W> planner, LocalDate night, Rig rig, Wishes wishes) {
+        W wish = planner.wishes().usual();
+        return planner.plan(isle(), planner.night(isle(), night, wish), rig, Optional.empty(), wishes, wish);
     }
 }

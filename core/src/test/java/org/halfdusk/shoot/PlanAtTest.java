@@ -1,6 +1,5 @@
 package org.halfdusk.shoot;
 
-import static org.halfdusk.shoot.Isle.isle;
 import static org.halfdusk.shoot.Isle.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -8,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.Setting;
@@ -30,16 +28,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** A plan follows the hour, for every subject. */
 class PlanAtTest {
-    private static <N extends SubjectNight, W extends Wish> Plan plan(
-            SubjectPlanner<N, W> planner, Lens lens, LocalDate date) {
-        W wish = planner.wishes().usual();
-        return planner.plan(
-                isle(),
-                planner.night(isle(), date, wish),
-                rig(lens, planner.focalMm(lens)),
-                Optional.empty(),
-                Wishes.DEFAULT,
-                wish);
+    private static Plan plan(SubjectPlanner<?, ?> planner, Lens lens, LocalDate date) {
+        return Isle.plan(planner, date, rig(lens, planner.focalMm(lens)), Wishes.DEFAULT);
     }
 
     private static Plan plan(Subject subject) {

@@ -9,8 +9,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.RunLog;
-import org.halfdusk.shoot.running.ClockOffset;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.store.jooq.tables.records.RunEntryRecord;
 import org.jooq.DSLContext;
@@ -23,6 +24,11 @@ public final class StoredRunLog implements RunLog {
     public StoredRunLog(Database database) {
         this.database = database;
         this.dsl = database.dsl();
+    }
+
+    @Override
+    public Set<Long> noted() {
+        return dsl.selectDistinct(RUN_ENTRY.SHOOT_ID).from(RUN_ENTRY).fetchSet(RUN_ENTRY.SHOOT_ID);
     }
 
     @Override

@@ -2,11 +2,15 @@ package org.halfdusk.shoot.kept;
 
 import java.util.List;
 import java.util.Map;
-import org.halfdusk.shoot.running.ClockOffset;
+import java.util.Set;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.RunEntry;
 
 /** Where it is kept what happened in a shoot's night, and how far each camera's clock is off. */
 public interface RunLog {
+    /** Shoots in whose nights anything was noted. */
+    Set<Long> noted();
+
     /** In order of their devices' time. */
     List<RunEntry> entries(long shootId);
 

@@ -177,7 +177,7 @@ public record MoonPlan(
         Setting middle = chosen.over(setting(), marks, true);
         if (chosen.frames().isPresent()) {
             boolean fixed = wishes.pinnedIso().isPresent() || chosen.iso().isPresent();
-            return chosen.ladder().map(l -> bracket(l, middle, moment, fixed)).orElseGet(() -> List.of(middle));
+            return chosen.ladder().map(l -> bracket(middle, l, moment, fixed)).orElseGet(() -> List.of(middle));
         }
         return chosen.empty()
                 ? shot.bracket().stream().map(t -> middle.with(t, middle.iso())).toList()

@@ -73,10 +73,7 @@ public record Laying(List<BlockSpec> blocks, Timing timing) {
 
     /** The frames that are over by the pause's start come before it, the others after it. */
     private Laying divided(BlockSpec running, BlockSpec pause) {
-        int over = (int) running.block(timing).frames().stream()
-                .filter(f -> !f.close().isAfter(pause.start()))
-                .count();
-        int before = over / running.each(timing);
+        int before = running.taken(pause.start(), timing);
         List<BlockSpec> next = new ArrayList<>(blocks);
         next.remove(running);
         if (before == 0) {

@@ -192,11 +192,7 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
 
     /** What times a plan's rig can be told. */
     public static Timing timing(Plan plan) {
-        return new Timing(
-                ExposurePlan.times(plan.rig()),
-                plan.rig().camera().timer(),
-                (middle, ladder, at) -> plan.bracket(
-                        ladder, middle, at, plan.wishes().pinnedIso().isPresent()));
+        return new Timing(ExposurePlan.times(plan.rig()), plan.rig().camera().timer(), plan::bracket);
     }
 
     /**

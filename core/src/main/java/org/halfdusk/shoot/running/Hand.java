@@ -22,9 +22,8 @@ import org.halfdusk.shoot.programme.Turn;
  * @param rig counted from 0
  * @param at when the hand does it: of a timer when its key is pressed, its delay before the first frame opens
  * @param until when what it begins is over: a block's last close, a pause's end; itself where nothing lasts
- * @param block in which it stands
+ * @param block that it begins; nothing where it begins none
  * @param setting that the camera has from then on; nothing where it stays as it is
- * @param frames that are taken until then
  * @param timer what is typed into it; nothing where frames are let go otherwise
  * @param degrees by how much the camera is turned
  */
@@ -34,13 +33,15 @@ public record Hand(
         Kind kind,
         Instant at,
         Instant until,
-        Block.Kind block,
+        Optional<Block> block,
         Optional<Setting> setting,
-        int frames,
         Optional<Timer> timer,
         OptionalDouble degrees) {
     /** What is done. */
     public enum Kind {
+        /** What an eye or a sensor is hurt without comes before all else of its moment. */
+        FILTER_OFF,
+        FILTER_ON,
         /** Frames begin: the timer's key, or the release. */
         START,
         /** The cap goes on for frames of the dark. */
@@ -49,8 +50,6 @@ public record Hand(
         PAUSE,
         /** The camera is turned back to what moves. */
         TURN,
-        FILTER_OFF,
-        FILTER_ON,
         /** The last frame of all is over. */
         OVER
     }
@@ -62,32 +61,22 @@ public record Hand(
             all.add(of(rig, plan, p));
         }
         for (Turn t : programme.turns()) {
-            all.add(new Hand(
-                    "turn-" + t.at().getEpochSecond(),
-                    rig,
-                    Kind.TURN,
-                    t.at(),
-                    t.until(),
-                    Block.Kind.PAUSE,
-                    Optional.empty(),
-                    0,
-                    Optional.empty(),
-                    OptionalDouble.of(t.degrees())));
+            String id = "turn-" + t.at().getEpochSecond();
+            all.add(alone(id, rig, Kind.TURN, t.at(), t.until(), OptionalDouble.of(t.degrees())));
         }
-        lastClose(programme)
-                .ifPresent(end -> all.add(new Hand(
-                        "over",
-                        rig,
-                        Kind.OVER,
-                        end,
-                        end,
-                        Block.Kind.PAUSE,
-                        Optional.empty(),
-                        0,
-                        Optional.empty(),
-                        OptionalDouble.empty())));
+        lastClose(programme).ifPresent(end -> all.add(alone("over", rig, Kind.OVER, end, end, OptionalDouble.empty())));
         all.sort(Comparator.comparing(Hand::at).thenComparing(Hand::kind));
         return List.copyOf(all);
+    }
+
+    /** Frames that are taken until it is over. */
+    public int frames() {
+        return block.map(b -> b.frames().size()).orElse(0);
+    }
+
+    /** One that begins no block. */
+    private static Hand alone(String id, int rig, Kind kind, Instant at, Instant until, OptionalDouble degrees) {
+        return new Hand(id, rig, kind, at, until, Optional.empty(), Optional.empty(), Optional.empty(), degrees);
     }
 
     private static Optional<Instant> lastClose(Programme programme) {
@@ -111,9 +100,8 @@ public record Hand(
                 kind,
                 at,
                 b.end(),
-                b.kind(),
+                Optional.of(b),
                 setting,
-                b.frames().size(),
                 timer,
                 OptionalDouble.empty());
     }

@@ -1,6 +1,9 @@
 package org.halfdusk.shoot.running;
 
 import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.PlainText;
@@ -58,6 +61,23 @@ public record RunEntry(String id, Instant at, int rig, Kind kind, String step, S
             faults.add("text of " + text.length() + " characters is too long; up to " + LONGEST + " are allowed");
         }
         faults.refuse();
+    }
+
+    /** Of a rig. */
+    public record Step(int rig, String id) {}
+
+    /** Steps that are done or skipped and were not taken back. @param entries in order of time */
+    public static Set<Step> done(List<RunEntry> entries) {
+        Set<Step> done = new HashSet<>();
+        for (RunEntry e : entries) {
+            Step step = new Step(e.rig, e.step);
+            switch (e.kind) {
+                case DONE, SKIPPED -> done.add(step);
+                case UNDONE -> done.remove(step);
+                default -> {}
+            }
+        }
+        return done;
     }
 
     private static final int LONGEST_SHOWN = 40;

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
@@ -84,26 +85,31 @@ public record WayOut(
         return laying.blocks().stream()
                 .filter(s -> s.frames() > 0 && s.block(laying.timing()).end().isAfter(trouble.at()))
                 .findFirst()
-                .map(met -> new Met(plan, laying, met, trouble).ways())
+                .map(met -> Met.of(plan, laying, met, trouble).ways())
                 .orElse(List.of());
     }
 
-    /** The block that the trouble meets. */
-    private record Met(Plan plan, Laying laying, BlockSpec spec, Trouble trouble) {
-        /** How many of its frames are over and good by then, brackets whole. */
-        int taken() {
-            int closed = (int) spec.block(laying.timing()).frames().stream()
-                    .filter(f -> !f.close().isAfter(trouble.at()))
-                    .count();
-            return closed / spec.each(laying.timing());
+    /**
+     * The block that the trouble meets.
+     *
+     * @param taken how many of its frames are over by then
+     */
+    private record Met(Plan plan, Laying laying, BlockSpec spec, Trouble trouble, int taken, Instant plannedEnd) {
+        static Met of(Plan plan, Laying laying, BlockSpec spec, Trouble trouble) {
+            int taken = spec.taken(trouble.at(), laying.timing());
+            return new Met(plan, laying, spec, trouble, taken, end(spec, laying));
         }
 
-        Instant plannedEnd() {
-            return spec.block(laying.timing()).end();
+        private static Instant end(BlockSpec s, Laying laying) {
+            return s.block(laying.timing()).end();
+        }
+
+        private boolean inTime(BlockSpec s) {
+            return !end(s, laying).isAfter(plannedEnd.plusMillis(1));
         }
 
         List<WayOut> ways() {
-            int good = Math.max(0, taken() - trouble.spoilt());
+            int good = Math.max(0, taken - trouble.spoilt());
             int missing = spec.frames() - good;
             Instant from = trouble.back().isAfter(spec.start()) ? trouble.back() : spec.start();
             boolean untouched = trouble.spoilt() == 0 && (trouble.lost().isZero() || !from.isAfter(spec.start()));
@@ -126,13 +132,12 @@ public record WayOut(
 
         /** How many whole frames fit between the return and the planned end. */
         private int fitting(Instant from) {
-            double left = Duration.between(from, plannedEnd()).toMillis() / 1000.0;
-            BlockSpec most = left <= 0 ? spec.with(1) : spec.lasting(left, laying.timing());
-            boolean fits = !most.at(from)
-                    .block(laying.timing())
-                    .end()
-                    .isAfter(plannedEnd().plusMillis(1));
-            return left > 0 && fits ? Math.min(most.frames(), spec.frames()) : 0;
+            double left = Duration.between(from, plannedEnd).toMillis() / 1000.0;
+            if (left <= 0) {
+                return 0;
+            }
+            BlockSpec most = spec.lasting(left, laying.timing()).at(from);
+            return inTime(most) ? Math.min(most.frames(), spec.frames()) : 0;
         }
 
         /** The longest mark at which all that is missing ends as planned, with what light is lost made up by ISO. */
@@ -146,7 +151,7 @@ public record WayOut(
                 }
                 Iso iso = spec.iso().times(spec.seconds() / t.nominalSeconds()).nearest(isos);
                 BlockSpec other = rest.taking(new BlockSpec.Made(t.nominalSeconds(), spec.fNumber(), iso));
-                if (!other.block(laying.timing()).end().isAfter(plannedEnd().plusMillis(1))) {
+                if (inTime(other)) {
                     return Optional.of(other);
                 }
             }
@@ -155,22 +160,14 @@ public record WayOut(
 
         /** The blocks with what was taken, nothing until the return, and the rest. */
         private WayOut way(Kind kind, int good, Optional<BlockSpec> rest) {
-            List<BlockSpec> next = new ArrayList<>();
-            int taken = taken();
-            for (BlockSpec s : laying.blocks()) {
-                if (!s.id().equals(spec.id()) || !s.start().equals(spec.start())) {
-                    next.add(s);
-                    continue;
-                }
-                if (taken > 0) {
-                    next.add(spec.with(taken));
-                }
-                rest.ifPresent(r -> next.add(taken > 0 ? r.named("") : r));
-            }
+            Optional<BlockSpec> first = taken > 0 ? Optional.of(spec.with(taken)) : Optional.empty();
+            Optional<BlockSpec> second = taken > 0 ? rest.map(r -> r.named("")) : rest;
+            List<BlockSpec> next = laying.blocks().stream()
+                    .flatMap(s -> s.equals(spec) ? Stream.concat(first.stream(), second.stream()) : Stream.of(s))
+                    .toList();
             Laying laid = new Laying(next, laying.timing()).settled();
-            BlockSpec last = rest.orElse(taken > 0 ? spec.with(taken) : spec);
-            Instant end = rest.map(r -> r.block(laying.timing()).end())
-                    .orElse(taken > 0 ? spec.with(taken).block(laying.timing()).end() : trouble.at());
+            Optional<BlockSpec> last = rest.or(() -> first);
+            Instant end = last.map(s -> end(s, laying)).orElse(trouble.at());
             int all = good + rest.map(BlockSpec::frames).orElse(0);
             boolean outside = plan.night().windows().stream()
                     .filter(w -> w.contains(spec.start()))
@@ -182,9 +179,10 @@ public record WayOut(
                     all,
                     spec.frames() - all,
                     end,
-                    plannedEnd(),
-                    ShutterTime.nearest(last.seconds(), laying.timing().times()),
-                    last.iso(),
+                    plannedEnd,
+                    ShutterTime.nearest(
+                            last.orElse(spec).seconds(), laying.timing().times()),
+                    last.orElse(spec).iso(),
                     outside);
         }
     }

@@ -154,13 +154,13 @@ public record SolarEclipsePlan(
                 .nearest(rig.camera().isos());
     }
 
-    private SolarExposure exposure(EclipseGuide.Solar phase, Instant at, Iso with) {
+    private SolarExposure exposure(EclipseGuide.Solar phase, Instant at, Iso set) {
         Apparent altitude = night.sky().at(Body.SUN, at).seen();
         return SolarExposure.of(
                 rig,
                 phase,
                 aperture(phase, at),
-                with,
+                set,
                 Extinction.CLEAR.stopsBelowHigh(altitude),
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 wishes.limits().speedArcsec(night.sky(), Body.SUN, at),

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.exposure.EclipseGuide;
-import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.CameraBuffer;
@@ -152,13 +151,9 @@ final class SolarScript {
                 .phases()
                 .of(kind)
                 .ladder()
-                .map(l -> Block.row(at, bracketed(l, setting, at), SETTING))
+                .map(l -> Block.row(at, plan.bracket(setting, l, at), SETTING))
                 .filter(row -> row.get(row.size() - 1).close().isBefore(at.plus(least(every, MOST_OF_A_BRACKET))))
                 .orElse(one);
-    }
-
-    private List<Setting> bracketed(Ladder ladder, Setting middle, Instant at) {
-        return plan.bracket(ladder, middle, at, plan.wishes().pinnedIso().isPresent());
     }
 
     private static Duration least(Duration a, Duration b) {
@@ -210,7 +205,7 @@ final class SolarScript {
         PhaseChoice chosen = plan.wishes().phases().of(Block.Kind.TOTALITY);
         Setting middle = plan.setting(EclipseGuide.Solar.CORONA_0_5_R, at);
         if (chosen.ladder().isPresent()) {
-            return bracketed(chosen.ladder().get(), middle, at);
+            return plan.bracket(middle, chosen.ladder().get(), at);
         }
         if (chosen.seconds().isPresent() || chosen.frames().isPresent()) {
             return List.of(middle);

@@ -1,6 +1,5 @@
 package org.halfdusk.shoot.ruler;
 
-import static org.halfdusk.shoot.Isle.isle;
 import static org.halfdusk.shoot.Isle.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -16,16 +15,12 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.exposure.Setting;
-import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.sequence.Phases;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlanner;
@@ -39,27 +34,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Time, aperture and ISO as rulers on one scale, and what follows when one of them is set. */
 class RulerTest {
-    private static <N extends SubjectNight, W extends Wish> Plan plan(
-            SubjectPlanner<N, W> planner, LocalDate night, Rig rig, Wishes wishes) {
-        W wish = planner.wishes().usual();
-        return planner.plan(isle(), planner.night(isle(), night, wish), rig, Optional.empty(), wishes, wish);
-    }
 
     private static Plan milkyWay(Wishes wishes) {
-        return plan(new MilkyWayPlanner(), LocalDate.of(2027, 6, 4), rig(Isle.STANDARD, 24), wishes);
+        return Isle.plan(new MilkyWayPlanner(), LocalDate.of(2027, 6, 4), rig(Isle.STANDARD, 24), wishes);
     }
 
     private static List<Plan> all(Wishes wishes) {
         return List.of(
                 milkyWay(wishes),
-                plan(new TrailsPlanner(), LocalDate.of(2027, 6, 4), rig(Isle.WIDE, 14), wishes),
-                plan(new MoonPlanner(), LocalDate.of(2027, 6, 18), rig(Isle.TELE, 400), wishes),
-                plan(
+                Isle.plan(new TrailsPlanner(), LocalDate.of(2027, 6, 4), rig(Isle.WIDE, 14), wishes),
+                Isle.plan(new MoonPlanner(), LocalDate.of(2027, 6, 18), rig(Isle.TELE, 400), wishes),
+                Isle.plan(
                         new LunarEclipsePlanner(new SeriesEphemeris()),
                         LocalDate.of(2028, 12, 31),
                         rig(Isle.TELE, 400),
                         wishes),
-                plan(new SolarEclipsePlanner(), LocalDate.of(2027, 8, 2), rig(Isle.TELE, 400), wishes));
+                Isle.plan(new SolarEclipsePlanner(), LocalDate.of(2027, 8, 2), rig(Isle.TELE, 400), wishes));
     }
 
     /** Each is eight stops long, holds its setting, and is covered by zones without a gap; marks and ticks stand inside in order. */

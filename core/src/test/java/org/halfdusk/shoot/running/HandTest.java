@@ -1,6 +1,5 @@
 package org.halfdusk.shoot.running;
 
-import static org.halfdusk.shoot.Isle.isle;
 import static org.halfdusk.shoot.Isle.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -11,14 +10,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.Wish;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
@@ -29,16 +26,8 @@ import org.junit.jupiter.api.Test;
 
 /** What a hand has to do in the night, and what is noted of it. */
 class HandTest {
-    private static <N extends SubjectNight, W extends Wish> Plan plan(
-            SubjectPlanner<N, W> planner, LocalDate night, double mm) {
-        W wish = planner.wishes().usual();
-        return planner.plan(
-                isle(),
-                planner.night(isle(), night, wish),
-                rig(mm > 100 ? Isle.TELE : Isle.WIDE, mm),
-                Optional.empty(),
-                Wishes.DEFAULT,
-                wish);
+    private static Plan plan(SubjectPlanner<?, ?> planner, LocalDate night, double mm) {
+        return Isle.plan(planner, night, rig(mm > 100 ? Isle.TELE : Isle.WIDE, mm), Wishes.DEFAULT);
     }
 
     /** The key is pressed the timer's delay before the first frame opens; then the cap; then it is over. */

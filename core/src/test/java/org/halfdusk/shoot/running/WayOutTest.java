@@ -1,6 +1,5 @@
 package org.halfdusk.shoot.running;
 
-import static org.halfdusk.shoot.Isle.isle;
 import static org.halfdusk.shoot.Isle.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -11,7 +10,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.Stops;
@@ -20,9 +18,7 @@ import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.SubjectPlanner;
-import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
@@ -33,16 +29,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What can be made of a night when something goes wrong in it. */
 class WayOutTest {
-    private static <N extends SubjectNight, W extends Wish> Plan plan(
-            SubjectPlanner<N, W> planner, LocalDate night, double mm) {
-        W wish = planner.wishes().usual();
-        return planner.plan(
-                isle(),
-                planner.night(isle(), night, wish),
-                rig(mm > 100 ? Isle.TELE : Isle.WIDE, mm),
-                Optional.empty(),
-                Wishes.DEFAULT,
-                wish);
+    private static Plan plan(SubjectPlanner<?, ?> planner, LocalDate night, double mm) {
+        return Isle.plan(planner, night, rig(mm > 100 ? Isle.TELE : Isle.WIDE, mm), Wishes.DEFAULT);
     }
 
     private static final Plan TRAILS = plan(new TrailsPlanner(), LocalDate.of(2027, 6, 4), 14);

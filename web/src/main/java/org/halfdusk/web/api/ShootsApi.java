@@ -21,11 +21,11 @@ import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.camera.Fault;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
-import org.halfdusk.shoot.running.Fault;
 import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.time.Interval;
@@ -50,14 +50,13 @@ class ShootsApi {
     private final Shoots shoots;
     private final Places places;
     private final ShootDesk desk;
-
     private final RehearsalDesk rehearsals;
 
     ShootsApi(Shoots shoots, Places places, ShootDesk desk, RehearsalDesk rehearsals) {
-        this.rehearsals = rehearsals;
         this.shoots = shoots;
         this.places = places;
         this.desk = desk;
+        this.rehearsals = rehearsals;
     }
 
     record Where(double lat, double lon, double elevation, String zone) {
@@ -254,15 +253,20 @@ class ShootsApi {
         Rehearsal r = gone.rehearsal();
         return new RehearsalAnswer(
                 r.events().stream()
-                        .map(e -> new Happened(e.at(), e.rig() + 1, e.what(), e.frame(), e.why()))
+                        .map(e -> new Happened(e.at(), e.rig() + 1, e.what(), e.frame(), why(e)))
                         .toList(),
                 r.missed().stream()
-                        .map(m -> new MissedAnswer(m.opens(), m.rig() + 1, m.reason(), m.fired()))
+                        .map(m -> new MissedAnswer(
+                                m.opens(), m.rig() + 1, m.reason().name(), m.fired()))
                         .toList(),
                 gone.findings().stream().map(f -> f.sentence() + " " + f.mend()).toList(),
                 r.injected().stream()
                         .map(i -> new FaultAnswer(i.fault(), i.rig() + 1, i.from(), i.until()))
                         .toList());
+    }
+
+    private static String why(Rehearsal.Event e) {
+        return e.why().map(Enum::name).or(() -> e.fault().map(Enum::name)).orElse("");
     }
 
     /** What a double holds exactly. */

@@ -28,7 +28,8 @@ import org.springframework.security.web.savedrequest.NullRequestCache;
 class Security {
     private static final String POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
-                    + " font-src 'self'; connect-src 'self'; form-action 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; frame-ancestors 'none'";
+                    + " font-src 'self'; connect-src 'self'; form-action 'self'; worker-src 'self';"
+                    + " manifest-src 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Clock clock, @Value("${halfdusk.password:}") String password)

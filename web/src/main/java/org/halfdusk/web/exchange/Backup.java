@@ -12,9 +12,9 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Track;
 import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.StandingRig;
-import org.halfdusk.shoot.running.ClockOffset;
 import org.halfdusk.shoot.running.RunEntry;
 import org.jspecify.annotations.Nullable;
 

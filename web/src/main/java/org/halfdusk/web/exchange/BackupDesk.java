@@ -13,6 +13,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.KeptSettings;
@@ -24,7 +25,6 @@ import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Tracks;
-import org.halfdusk.shoot.running.ClockOffset;
 import org.springframework.stereotype.Component;
 
 /** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */
@@ -74,6 +74,7 @@ public class BackupDesk {
                         s -> more.getOrDefault(s.id(), List.of()).stream().map(r -> new Backup.Further(s.id(), r.it())))
                 .toList();
         Set<Long> packed = packing.packed();
+        Set<Long> noted = log.noted();
         List<Shoot.ShootRig> inShoots = Stream.concat(
                         all.stream().map(s -> s.it().rig()), further.stream().map(Backup.Further::rig))
                 .toList();
@@ -104,8 +105,8 @@ public class BackupDesk {
                         .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
                         .toList(),
                 all.stream()
+                        .filter(s -> noted.contains(s.id()))
                         .map(s -> new Backup.Noted(s.id(), log.entries(s.id())))
-                        .filter(n -> !n.entries().isEmpty())
                         .toList(),
                 clocks(kits.cameras()),
                 tracks.list(),

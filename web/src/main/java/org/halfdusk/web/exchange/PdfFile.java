@@ -6,9 +6,8 @@ import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.Optional;
+import org.halfdusk.web.layout.Assets;
 
 /** Pages as PDF, tagged (PDF/UA-1) and to be kept (PDF/A-3u), with fonts and colours in them. */
 public final class PdfFile {
@@ -23,8 +22,8 @@ public final class PdfFile {
         builder.usePdfUaAccessibility(true);
         builder.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_3_U);
         builder.useColorProfile(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
-        builder.useFont(() -> font("DejaVuSans.ttf"), "DejaVu Sans", 400, FontStyle.NORMAL, true);
-        builder.useFont(() -> font("DejaVuSans-Bold.ttf"), "DejaVu Sans", 700, FontStyle.NORMAL, true);
+        builder.useFont(() -> Assets.stream("DejaVuSans.ttf"), "DejaVu Sans", 400, FontStyle.NORMAL, true);
+        builder.useFont(() -> Assets.stream("DejaVuSans-Bold.ttf"), "DejaVu Sans", 700, FontStyle.NORMAL, true);
         builder.withHtmlContent(xhtml, null);
         builder.toStream(out);
         try {
@@ -33,10 +32,5 @@ public final class PdfFile {
         } catch (IOException e) {
             throw new UncheckedIOException("the page cannot be written as PDF", e);
         }
-    }
-
-    private static InputStream font(String name) {
-        return Optional.ofNullable(PdfFile.class.getResourceAsStream("/static/assets/" + name))
-                .orElseThrow(() -> new IllegalStateException("font " + name + " is missing"));
     }
 }

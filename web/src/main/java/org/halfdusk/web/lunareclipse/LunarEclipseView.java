@@ -503,12 +503,8 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         if (seen.isEmpty()) {
             return ReasonWords.line(plan.setting());
         }
-        var times = seen.stream()
-                .map(s -> s.exposure().setting().shutter())
-                .sorted()
-                .toList();
-        return times.get(0).label().replace(" s", "") + " to "
-                + times.get(times.size() - 1).label();
+        return ReasonWords.span(
+                seen.stream().map(s -> s.exposure().setting().shutter()).toList());
     }
 
     @Override

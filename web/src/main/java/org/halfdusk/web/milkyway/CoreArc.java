@@ -59,7 +59,8 @@ public record CoreArc(
         Interval night = m.night().sunsetToSunrise();
         Scale scale = Scale.around(m, middle, night);
         List<Dot> dots = new ArrayList<>();
-        double[] said = {Double.NEGATIVE_INFINITY, 0};
+        double saidX = Double.NEGATIVE_INFINITY;
+        double saidY = 0;
         for (Instant t = night.start().truncatedTo(ChronoUnit.HOURS).plus(Duration.ofHours(1));
                 t.isBefore(night.end());
                 t = t.plus(Duration.ofHours(1))) {
@@ -68,10 +69,10 @@ public record CoreArc(
                 double x = scale.x(p.azimuth());
                 double y = scale.y(p.altitude().degrees());
                 // Where the way is slow, hours stand so near that their words would cover one another.
-                boolean room = Math.abs(x - said[0]) > CLOCK_WIDTH || Math.abs(y - said[1]) > CLOCK_HEIGHT;
+                boolean room = Math.abs(x - saidX) > CLOCK_WIDTH || Math.abs(y - saidY) > CLOCK_HEIGHT;
                 if (room) {
-                    said[0] = x;
-                    said[1] = y;
+                    saidX = x;
+                    saidY = y;
                 }
                 dots.add(scale.dot(
                         p, room ? Words.clock(t, zone) : "", t.atZone(zone).getHour() % 2 != 0));

@@ -19,7 +19,6 @@ import org.halfdusk.web.subject.ReasonWords;
 
 /** What a thing to pack is called, and why it is on the list. */
 record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
-    private static final double MEGABYTES = 1000;
 
     String name(Packing.Item item) {
         return switch (item) {
@@ -143,7 +142,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                 .filter(Card.class::isInstance)
                 .map(Card.class::cast)
                 .toList();
-        double room = cards.stream().mapToDouble(Card::totalGigabytes).sum() * MEGABYTES;
+        double room = cards.stream().mapToDouble(Card::totalMegabytes).sum();
         String need =
                 "Raw files of all frames, at " + Words.plain(plan.rig().camera().rawMegabytes()) + " MB each";
         if (cards.isEmpty()) {

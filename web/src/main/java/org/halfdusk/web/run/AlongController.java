@@ -2,6 +2,7 @@ package org.halfdusk.web.run;
 
 import java.util.List;
 import java.util.Map;
+import org.halfdusk.web.layout.Assets;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,7 +18,7 @@ class AlongController {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
                 .header(HttpHeaders.CONTENT_TYPE, "text/javascript;charset=UTF-8")
-                .body(RunAssets.text("sw.js"));
+                .body(Assets.text("sw.js"));
     }
 
     /** Where it begins, what it is called, its colours. */

@@ -1,18 +1,21 @@
 package org.halfdusk.web.run;
 
+import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.halfdusk.time.CivilTime;
+import org.halfdusk.time.Interval;
 import org.halfdusk.typed.TypedNumber;
 
 /** A time of day to the tenth of a second, on the day about now. */
 final class ClockTimes {
-    private static final Pattern TIME = Pattern.compile("(\\d{1,2}):(\\d\\d):(\\d\\d)(?:[.,](\\d{1,3}))?");
-    private static final int HOURS = 12;
-    private static final int MILLIS_DIGITS = 3;
+    private static final Pattern TIME = Pattern.compile("(\\d{1,2}):(\\d\\d):(\\d\\d)(?:[.,]\\d{1,3})?");
+    private static final Duration HALF_A_DAY = Duration.ofHours(12);
 
     private ClockTimes() {}
 
@@ -22,20 +25,17 @@ final class ClockTimes {
         if (!m.matches()) {
             throw refused(what, text);
         }
-        int hour = Integer.parseInt(m.group(1));
-        int minute = Integer.parseInt(m.group(2));
-        int second = Integer.parseInt(m.group(3));
-        if (hour > 23 || minute > 59 || second > 59) {
+        try {
+            String written = (m.group(1).length() < 2 ? "0" : "") + m.group().replace(',', '.');
+            LocalTime time = LocalTime.parse(written);
+            Interval near = Interval.of(now.minus(HALF_A_DAY), now.plus(HALF_A_DAY));
+            return new CivilTime(time, Optional.empty())
+                    .on(near, ZoneOffset.UTC)
+                    .map(CivilTime.Meant::at)
+                    .orElseThrow();
+        } catch (DateTimeException e) {
             throw refused(what, text);
         }
-        String tenths = m.group(4) == null ? "" : m.group(4);
-        int millis = tenths.isEmpty() ? 0 : Integer.parseInt((tenths + "00").substring(0, MILLIS_DIGITS));
-        LocalTime time = LocalTime.of(hour, minute, second).plus(millis, ChronoUnit.MILLIS);
-        Instant at = now.atZone(ZoneOffset.UTC).with(time).toInstant();
-        if (at.isAfter(now.plus(HOURS, ChronoUnit.HOURS))) {
-            return at.minus(1, ChronoUnit.DAYS);
-        }
-        return at.isBefore(now.minus(HOURS, ChronoUnit.HOURS)) ? at.plus(1, ChronoUnit.DAYS) : at;
     }
 
     private static IllegalArgumentException refused(String what, String text) {

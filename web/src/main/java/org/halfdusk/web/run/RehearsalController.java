@@ -1,88 +1,144 @@
 package org.halfdusk.web.run;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
-import org.halfdusk.shoot.kept.Shoots;
-import org.halfdusk.shoot.running.Fault;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.halfdusk.shoot.camera.Fault;
+import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.Rehearsal;
+import org.halfdusk.shoot.running.RunEntry;
+import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
-import org.halfdusk.web.door.NotFound;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.RehearsalDesk;
 import org.halfdusk.web.shoot.RehearsalWords;
+import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** A night gone through against simulated cameras. */
+/** A night gone through against simulated cameras, live by a moved clock or all at once. */
 @Controller
 class RehearsalController {
     private static final Range SEED = Range.of("night", 0, 1_000_000);
-    private static final int MOST_SHOWN = 200;
+    private static final Range RIG = Range.of("rig", 1, RunEntry.MOST_RIGS);
+    private static final int MOST_STRUCK = 20;
 
-    private final RehearsalDesk desk;
-    private final Shoots shoots;
+    /** It begins so long before the first step. */
+    private static final Duration BEFORE = Duration.ofSeconds(130);
 
-    RehearsalController(RehearsalDesk desk, Shoots shoots) {
-        this.desk = desk;
-        this.shoots = shoots;
+    private final RehearsalDesk rehearsals;
+    private final RunPages pages;
+
+    RehearsalController(RehearsalDesk rehearsals, RunPages pages) {
+        this.rehearsals = rehearsals;
+        this.pages = pages;
     }
 
     record Choice(String value, String words, boolean chosen) {}
 
-    record Happened(String clock, String rig, String words, boolean bad) {}
+    /** A fault that somebody let strike at a moment, as the form carries it on. */
+    record Struck(String value, String words) {}
 
+    /**
+     * @param night number of the night that its faults come from
+     * @param fault chosen for the whole of it
+     * @param struck so far, each {@code FAULT@rig@moment}
+     * @param strike one more, at {@code from} on {@code rig}
+     * @param from where it goes on
+     * @param speed of the clock when it does; 0 for standing
+     */
     @GetMapping("/shoots/{id}/run/rehearsal")
     String show(
             @PathVariable long id,
             @RequestParam(defaultValue = "1") String night,
             @RequestParam(defaultValue = "") List<String> fault,
+            @RequestParam(defaultValue = "") List<String> struck,
+            @RequestParam(defaultValue = "") String strike,
+            @RequestParam(defaultValue = "1") String rig,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "0") String speed,
             Model model) {
-        String title =
-                shoots.find(id).orElseThrow(() -> NotFound.shoot(id)).it().title();
         Codec<Fault> faults = Codec.constant("fault", Fault.class);
         Set<Fault> chosen = EnumSet.noneOf(Fault.class);
         fault.stream().map(faults::read).forEach(chosen::add);
         long seed = (long) SEED.whole(night);
-        RehearsalDesk.Gone gone = desk.gone(id, seed, chosen);
-        boolean many = shoots.rigs(id).size() > 1;
-        model.addAttribute("title", title);
-        model.addAttribute("id", id);
+        Optional<Instant> asked = from.isEmpty() ? Optional.empty() : Optional.of(moment(from));
+        List<String> all = Stream.concat(
+                        struck.stream(),
+                        strike.isEmpty() || asked.isEmpty()
+                                ? Stream.of()
+                                : Stream.of(strike + "@" + rig + "@" + asked.get()))
+                .limit(MOST_STRUCK)
+                .toList();
+        List<Rehearsal.Placed> placed = all.stream().map(s -> placed(s, faults)).toList();
+        RehearsalDesk.Gone gone = rehearsals.gone(id, seed, chosen, placed);
+        RunBundle bundle = pages.bundle(id);
+        Interval shown = shown(gone);
+        model.addAttribute("bundle", bundle);
+        model.addAttribute("json", bundle.json());
+        model.addAttribute("lanes", RehearsalLanes.of(gone, shown));
         model.addAttribute("night", seed);
         model.addAttribute("next", seed + 1);
         model.addAttribute("findings", gone.findings());
+        model.addAttribute("held", gone.held());
+        Instant begins = asked.orElse(shown.start());
+        model.addAttribute("begins", begins.toString());
+        model.addAttribute("from", begins.toEpochMilli());
+        model.addAttribute("speed", (int) Range.of("speed", 0, 120).whole(speed));
         model.addAttribute(
-                "answer",
-                gone.findings().isEmpty()
-                        ? "Nothing to mend"
-                        : Words.count(gone.findings().size(), "thing") + " to mend");
+                "struck",
+                IntStream.range(0, all.size())
+                        .mapToObj(i -> new Struck(all.get(i), words(placed.get(i), gone)))
+                        .toList());
         model.addAttribute(
                 "choices",
                 Arrays.stream(Fault.values())
                         .map(f -> new Choice(f.name(), RehearsalWords.name(f), chosen.contains(f)))
                         .toList());
-        List<Happened> happened = gone.rehearsal().events().stream()
-                .filter(e -> e.what() != Rehearsal.What.FIRED)
-                .limit(MOST_SHOWN)
-                .map(e -> new Happened(
-                        Words.clockSeconds(e.at(), gone.zone()),
-                        many ? "Rig " + (e.rig() + 1) : "",
-                        RehearsalWords.event(e),
-                        e.what() != Rehearsal.What.MENDED))
-                .toList();
-        model.addAttribute("happened", happened);
-        long fired = gone.rehearsal().events().stream()
-                .filter(e -> e.what() == Rehearsal.What.FIRED)
-                .count();
-        model.addAttribute(
-                "fired",
-                Words.count(fired, "frame") + " fired as planned, "
-                        + gone.rehearsal().missed().size() + " lost or spoilt.");
         return "run/rehearsal";
+    }
+
+    private static String words(Rehearsal.Placed p, RehearsalDesk.Gone gone) {
+        return RehearsalWords.name(p.fault()) + (gone.many() ? ", rig " + (p.rig() + 1) : "") + ", "
+                + Words.clockSeconds(p.at(), gone.zone());
+    }
+
+    /** From before the first step to the end of the last block. */
+    private static Interval shown(RehearsalDesk.Gone gone) {
+        List<Instant> all = gone.open().stream()
+                .flatMap(o -> Hand.of(o.rig(), o.plan(), o.programme()).stream())
+                .flatMap(h -> Stream.of(h.at(), h.until()))
+                .sorted()
+                .toList();
+        if (all.isEmpty()) {
+            return gone.open().get(0).plan().night().axis();
+        }
+        return Interval.of(all.get(0).minus(BEFORE), all.get(all.size() - 1).plus(BEFORE));
+    }
+
+    private static Instant moment(String text) {
+        return ShootDesk.instant(text)
+                .orElseThrow(() -> new IllegalArgumentException("moment “" + TypedNumber.shown(text)
+                        + "” cannot be read; a moment of UTC such as 2027-08-02T08:48:07Z is allowed"));
+    }
+
+    private static Rehearsal.Placed placed(String text, Codec<Fault> faults) {
+        String[] parts = text.split("@", -1);
+        if (parts.length != 3) {
+            throw new IllegalArgumentException("fault “" + TypedNumber.shown(text)
+                    + "” cannot be read; a fault, a rig and a moment with @ between them are allowed");
+        }
+        return new Rehearsal.Placed(faults.read(parts[0]), (int) RIG.whole(parts[1]) - 1, moment(parts[2]));
     }
 }

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.shoot.running.ClockOffset;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
@@ -103,7 +103,7 @@ record RunBundle(
                     clocks.get(i).map(RunWords::clock).orElse("")));
             Optional<ClockOffset> off = clocks.get(i).filter(c -> !c.fair());
             hands.stream().map(h -> step(h, o, zone, off)).forEach(steps::add);
-            hands.stream().filter(h -> h.frames() > 0).forEach(h -> shots.add(shots(h, o)));
+            hands.forEach(h -> h.block().filter(b -> !b.frames().isEmpty()).ifPresent(b -> shots.add(shots(h, b))));
             hands.stream().filter(h -> h.frames() > 0).forEach(h -> ways.addAll(ways(h, o, zone)));
         }
         steps.sort(Comparator.comparingLong(Step::at).thenComparingInt(Step::rig));
@@ -146,11 +146,7 @@ record RunBundle(
                 h.kind() == Hand.Kind.FILTER_OFF || h.kind() == Hand.Kind.FILTER_ON);
     }
 
-    private static Shots shots(Hand h, ShootDesk.Open o) {
-        Block block = o.blocks().stream()
-                .filter(b -> b.kind() == h.block() && b.end().equals(h.until()))
-                .findFirst()
-                .orElseThrow();
+    private static Shots shots(Hand h, Block block) {
         List<Frame> frames = block.frames();
         Frame one = frames.get(0);
         long first = one.open().toEpochMilli();

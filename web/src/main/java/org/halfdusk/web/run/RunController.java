@@ -15,8 +15,10 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.Assets;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -64,7 +66,10 @@ class RunController {
         return new Merged(added, log.entries(id).stream().map(RunBundle::noted).toList());
     }
 
-    private static RunEntry entry(RunBundle.Noted n) {
+    private static RunEntry entry(RunBundle.@Nullable Noted n) {
+        if (n == null) {
+            throw new IllegalArgumentException("an entry is null; entries with all their parts are allowed");
+        }
         return new RunEntry(
                 Optional.ofNullable(n.id()).orElse(""),
                 Instant.ofEpochMilli(n.at()),
@@ -142,8 +147,8 @@ class RunController {
         Context context = new Context();
         context.setVariable("bundle", bundle);
         context.setVariable("json", bundle.json());
-        context.setVariable("script", RunAssets.text("run.js"));
-        context.setVariable("style", RunAssets.text("run.css"));
+        context.setVariable("script", Assets.text("run.js"));
+        context.setVariable("style", Assets.text("run.css"));
         String name = "half-dusk-" + bundle.shoot() + ".html";
         return ResponseEntity.ok()
                 .header(

@@ -3,15 +3,15 @@ package org.halfdusk.web.run;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
-import org.halfdusk.shoot.running.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
@@ -30,21 +30,13 @@ import org.springframework.stereotype.Component;
 /** The Run step of a shoot. */
 @Component
 class RunPages implements StepPages {
-    private final Shoots shoots;
     private final RunLog log;
     private final Identities identities;
     private final ObjectProvider<ShootDesk> desk;
     private final Clock clock;
     private final boolean moved;
 
-    RunPages(
-            Shoots shoots,
-            RunLog log,
-            Identities identities,
-            ObjectProvider<ShootDesk> desk,
-            Clock clock,
-            Environment environment) {
-        this.shoots = shoots;
+    RunPages(RunLog log, Identities identities, ObjectProvider<ShootDesk> desk, Clock clock, Environment environment) {
         this.log = log;
         this.identities = identities;
         this.desk = desk;
@@ -59,52 +51,35 @@ class RunPages implements StepPages {
 
     @Override
     public String answer(ShootDesk.Open open) {
-        long done = done(log.entries(open.shoot().id())).size();
+        int done = RunEntry.done(log.entries(open.shoot().id())).size();
         List<Hand> hands = Hand.of(open.rig(), open.plan(), open.programme());
         return hands.isEmpty()
                 ? "nothing to count"
                 : done > 0 ? done + " done of " + hands.size() : hands.size() + " steps by hand";
     }
 
-    /** Steps that are done or skipped and were not taken back, by rig and step. */
-    static List<String> done(List<RunEntry> entries) {
-        List<String> done = new ArrayList<>();
-        for (RunEntry e : entries) {
-            String key = e.rig() + " " + e.step();
-            switch (e.kind()) {
-                case DONE, SKIPPED -> {
-                    if (!done.contains(key)) {
-                        done.add(key);
-                    }
-                }
-                case UNDONE -> done.remove(key);
-                default -> {}
-            }
-        }
-        return done;
+    RunBundle bundle(long id) {
+        return bundle(desk.getObject().all(id), log.entries(id));
     }
 
-    RunBundle bundle(long id) {
-        List<ShootDesk.Open> open = shoots.rigs(id).stream()
-                .map(r -> desk.getObject().open(id, (int) r.id(), Optional.empty()))
-                .toList();
+    private RunBundle bundle(List<ShootDesk.Open> open, List<RunEntry> entries) {
         Map<Long, ClockOffset> clocks = log.clocks();
         List<Optional<ClockOffset>> off = open.stream()
                 .map(o -> Optional.ofNullable(clocks.get(o.shoot().it().rig().cameraId())))
                 .toList();
-        return RunBundle.of(open, off, log.entries(id), clock.instant(), moved);
+        return RunBundle.of(open, off, entries, clock.instant(), moved);
     }
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        long id = open.shoot().id();
-        RunBundle bundle = bundle(id);
-        List<String> done = done(log.entries(id));
+        List<RunEntry> entries = log.entries(open.shoot().id());
+        RunBundle bundle = bundle(desk.getObject().all(open), entries);
+        Set<RunEntry.Step> done = RunEntry.done(entries);
         return new RunPage(
                 bundle,
                 bundle.json(),
                 bundle.steps().stream()
-                        .map(s -> new RunPage.Row(s, done.contains(s.rig() + " " + s.id())))
+                        .map(s -> new RunPage.Row(s, done.contains(new RunEntry.Step(s.rig(), s.id()))))
                         .toList(),
                 bundle.noted().stream()
                         .filter(n -> n.kind().equals(RunEntry.Kind.NOTE.name()))

@@ -9,7 +9,7 @@ import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.running.ClockOffset;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.web.layout.Words;
@@ -32,7 +32,7 @@ final class RunWords {
     /** What the hand does, in as few words as there are. */
     static String what(Hand h) {
         return switch (h.kind()) {
-            case START -> BlockWords.name(h.block());
+            case START -> block(h);
             case CAP_ON -> "Cap on";
             case PAUSE -> "Pause";
             case TURN -> "Turn " + Words.tenths(h.degrees().orElseThrow()) + "°";
@@ -40,6 +40,10 @@ final class RunWords {
             case FILTER_ON -> "Filter on";
             case OVER -> "Over";
         };
+    }
+
+    private static String block(Hand h) {
+        return BlockWords.name(h.block().orElseThrow().kind());
     }
 
     static String detail(Hand h, ZoneId zone) {
@@ -65,7 +69,7 @@ final class RunWords {
 
     static String says(Hand h) {
         return switch (h.kind()) {
-            case START -> "Start " + BlockWords.name(h.block());
+            case START -> "Start " + block(h);
             case CAP_ON -> "Cap on, dark frames";
             case PAUSE -> "Pause. Battery, focus, lens";
             case TURN -> "Turn the camera";

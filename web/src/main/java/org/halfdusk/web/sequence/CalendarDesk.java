@@ -53,12 +53,11 @@ record CalendarDesk(ShootDesk desk, Shoots shoots, CalendarEvents events, Identi
         String here = events.installation(identities::secret);
         List<CalendarEvents.Event> now = new ArrayList<>();
         Optional<Place> place = Optional.empty();
-        List<Kept<Shoot.ShootRig>> rigs = shoots.rigs(id);
-        for (Kept<Shoot.ShootRig> r : rigs) {
-            ShootDesk.Open open = desk.open(id, (int) r.id(), Optional.empty());
+        List<ShootDesk.Open> rigs = desk.all(id);
+        for (ShootDesk.Open open : rigs) {
             place = Optional.of(open.plan().place());
             for (Programme.Planned p : open.programme().planned()) {
-                String uid = p.id() + "." + id + "-" + r.id() + "@" + here + ".half-dusk";
+                String uid = p.id() + "." + id + "-" + open.rig() + "@" + here + ".half-dusk";
                 now.add(event(p, open, uid, rigs.size() > 1 ? SequencePage.name(open.plan()) + ". " : ""));
             }
         }

@@ -2,9 +2,7 @@ package org.halfdusk.web.sequence;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
 import java.time.ZoneId;
@@ -26,6 +24,7 @@ import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
 import org.halfdusk.web.exchange.PdfFile;
 import org.halfdusk.web.layout.Address;
+import org.halfdusk.web.layout.Assets;
 import org.halfdusk.web.pack.Checklist;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jspecify.annotations.Nullable;
@@ -81,12 +80,8 @@ class SequenceFilesController {
     }
 
     private static String style() {
-        try (InputStream in = SequenceFilesController.class.getResourceAsStream("/static/assets/card.css")) {
-            String all = new String(Optional.ofNullable(in).orElseThrow().readAllBytes(), StandardCharsets.UTF_8);
-            return all.substring(0, all.indexOf("/* On screens only"));
-        } catch (IOException e) {
-            throw new UncheckedIOException("the run card's styles cannot be read", e);
-        }
+        String all = Assets.text("card.css");
+        return all.substring(0, all.indexOf("/* On screens only"));
     }
 
     @GetMapping({"/shoots/{id}/sequence/frames.csv", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/frames.csv"})

@@ -23,7 +23,6 @@ import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ShootField;
-import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.programme.ProgrammeCheck;
@@ -131,7 +130,7 @@ record SequencePage(
                 new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false, false, false, "", "", "", "");
     }
 
-    static SequencePage of(ShootDesk.Open open, ShootDesk desk, Shoots shoots, FormErrors errors, Theme theme) {
+    static SequencePage of(ShootDesk.Open open, ShootDesk desk, FormErrors errors, Theme theme) {
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
         List<Block> blocks = open.blocks();
@@ -142,7 +141,7 @@ record SequencePage(
         int chosen = chosen(blocks, open.at());
         RunSimulation run = open.simulated();
         Set<Instant> dropped = run.droppedAt();
-        List<ShootDesk.Open> rigs = rigs(open, desk, shoots);
+        List<ShootDesk.Open> rigs = desk.all(open);
         List<Part> parts = new ArrayList<>();
         List<String> moving = new ArrayList<>();
         for (int i = 0; i < blocks.size(); i++) {
@@ -191,14 +190,6 @@ record SequencePage(
                 .filter(e -> !e.isEmpty() && !said)
                 .findFirst()
                 .orElse("");
-    }
-
-    /** The shoot through each of its rigs, that which is shown among them as it is open. */
-    private static List<ShootDesk.Open> rigs(ShootDesk.Open open, ShootDesk desk, Shoots shoots) {
-        long id = open.shoot().id();
-        return shoots.rigs(id).stream()
-                .map(r -> r.id() == open.rig() ? open : desk.open(id, (int) r.id(), Optional.empty()))
-                .toList();
     }
 
     private static List<Copy> copies(ShootDesk.Open open, List<ShootDesk.Open> rigs) {

@@ -2,7 +2,6 @@ package org.halfdusk.web.sequence;
 
 import java.util.List;
 import java.util.function.Supplier;
-import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -13,7 +12,7 @@ import org.springframework.stereotype.Component;
 
 /** The Sequence step of a shoot. */
 @Component
-record SequencePages(Shoots shoots, Identities identities, ObjectProvider<ShootDesk> desk) implements StepPages {
+record SequencePages(Identities identities, ObjectProvider<ShootDesk> desk) implements StepPages {
     @Override
     public String step() {
         return "sequence";
@@ -27,6 +26,6 @@ record SequencePages(Shoots shoots, Identities identities, ObjectProvider<ShootD
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        return SequencePage.of(open, desk.getObject(), shoots, result.errors(), theme);
+        return SequencePage.of(open, desk.getObject(), result.errors(), theme);
     }
 }

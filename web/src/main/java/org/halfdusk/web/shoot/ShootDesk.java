@@ -150,6 +150,21 @@ public class ShootDesk {
                 Programme.of(plan, shoot.it().rig().choices()));
     }
 
+    /** A shoot through each of its rigs. */
+    public List<Open> all(long id) {
+        return shoots.rigs(id).stream()
+                .map(r -> open(id, (int) r.id(), Optional.empty()))
+                .toList();
+    }
+
+    /** The same, that which is open already among them as it is. */
+    public List<Open> all(Open shown) {
+        long id = shown.shoot().id();
+        return shoots.rigs(id).stream()
+                .map(r -> r.id() == shown.rig() ? shown : open(id, (int) r.id(), Optional.empty()))
+                .toList();
+    }
+
     /** What an address says of the playhead, where it is a moment at all: nothing else is ever sent back. */
     static Optional<String> understood(Optional<String> at) {
         return at.map(String::strip).filter(ShootDesk::moment);

@@ -505,9 +505,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         if (all.size() < 2) {
             return ReasonWords.line(plan.setting());
         }
-        var times = all.stream().map(SolarExposure::shutter).sorted().toList();
-        return times.get(0).label().replace(" s", "") + " to "
-                + times.get(times.size() - 1).label();
+        return ReasonWords.span(all.stream().map(SolarExposure::shutter).toList());
     }
 
     @Override

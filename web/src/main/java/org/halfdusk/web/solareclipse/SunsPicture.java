@@ -17,6 +17,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.ReasonWords;
 
 /**
  * The Sun along the eclipse as it is seen from here, the middle of it large, and the frames of the rig below.
@@ -130,13 +131,8 @@ public record SunsPicture(
                 .filter(b -> b.kind() == Block.Kind.TOTALITY)
                 .flatMap(b -> b.frames().stream())
                 .map(Frame::shutter)
-                .distinct()
-                .sorted()
                 .toList();
-        return times.isEmpty()
-                ? ""
-                : times.get(0).label().replace(" s", "") + " to "
-                        + times.get(times.size() - 1).label();
+        return times.isEmpty() ? "" : ReasonWords.span(times);
     }
 
     private static Sun sun(SolarEclipseDay day, Instant t, double x, double y, double radius, String setting) {

@@ -3,6 +3,7 @@ package org.halfdusk.web.subject;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
@@ -63,6 +64,13 @@ public final class ReasonWords {
                     + "Respect closures and private land.";
 
     private ReasonWords() {}
+
+    /** From the shortest to the longest of some times: 1/800 to 0.3 s. */
+    public static String span(List<ShutterTime> times) {
+        ShutterTime shortest = Collections.min(times);
+        return shortest.label().replace(" s", "") + " to "
+                + Collections.max(times).label();
+    }
 
     /** 10 s f/2 ISO 1600. */
     public static String line(Setting s) {

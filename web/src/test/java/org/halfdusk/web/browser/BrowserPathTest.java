@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Dialog;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -40,15 +39,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** The main paths in a real browser. */
 class BrowserPathTest {
-    private static final List<String> FLAGS = List.of(
-            "--no-sandbox",
-            "--disable-gpu",
-            "--disable-quic",
-            "--no-first-run",
-            "--disable-background-networking",
-            "--disable-component-update",
-            "--disable-sync");
-
     @TempDir
     static Path data;
 
@@ -63,13 +53,8 @@ class BrowserPathTest {
     @BeforeAll
     static void start() {
         app = App.demo(data);
-        playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(FLAGS));
+        playwright = Chromium.driver();
+        browser = Chromium.launched(playwright);
     }
 
     @AfterAll

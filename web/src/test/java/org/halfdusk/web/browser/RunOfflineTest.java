@@ -6,14 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
+import java.util.regex.Pattern;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.App;
@@ -28,6 +27,9 @@ class RunOfflineTest {
     private static final LocatorAssertions.ContainsTextOptions PATIENT =
             new LocatorAssertions.ContainsTextOptions().setTimeout(20_000);
 
+    private static final LocatorAssertions.HasTextOptions SLOW =
+            new LocatorAssertions.HasTextOptions().setTimeout(20_000);
+
     private static void notes(Page page, String text) {
         page.fill("#note", text);
         page.locator("[data-act=note]").click();
@@ -35,13 +37,8 @@ class RunOfflineTest {
 
     @Test
     void aNightOffline() throws Exception {
-        try (Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic")))) {
+        try (Playwright playwright = Chromium.driver();
+                Browser browser = Chromium.launched(playwright)) {
             BrowserContext phone = browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844));
             phone.setDefaultTimeout(20_000);
             Page page = phone.newPage();
@@ -95,13 +92,8 @@ class RunOfflineTest {
     /** Each lead is called once, in a rehearsal that leaves nothing behind. */
     @Test
     void eachLeadIsCalledOnce() {
-        try (Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic")));
+        try (Playwright playwright = Chromium.driver();
+                Browser browser = Chromium.launched(playwright);
                 App app = App.demo(data)) {
             Page page = browser.newPage();
             page.navigate(app.url("/shoots/7/run"));
@@ -118,6 +110,34 @@ class RunOfflineTest {
                     "both rigs, each lead once");
             assertThat(page.locator("[data-run-line]")).containsText("nothing is noted");
             assertEquals(0, app.bean(RunLog.class).entries(7).size());
+        }
+    }
+
+    /** A rehearsal by the moved clock shows what has happened, and nothing of what is still to come. */
+    @Test
+    void aRehearsalGoesOn() {
+        try (Playwright playwright = Chromium.driver();
+                Browser browser = Chromium.launched(playwright);
+                App app = App.demo(data)) {
+            Page page = browser.newPage();
+            page.navigate(app.url("/shoots/7/run/rehearsal?fault=CLOCK_OFF&from=2027-08-02T08:46:00Z"));
+            assertThat(page.locator("[data-found-answer]")).hasText("Nothing yet");
+            assertThat(page.locator(".rehearsal-found li:visible")).hasCount(0);
+            page.locator("[data-act=speed][data-speed='60']").click();
+            page.locator("[data-hold]").click();
+            assertThat(page.locator("[data-found-answer]")).hasText("1 thing to mend", SLOW);
+            page.locator("[data-hold]").click();
+            String stands = page.locator("[data-run-clock]").textContent();
+            assertThat(page.locator(".rehearsal-found li:visible")).containsText("its clock is off");
+            page.selectOption("#strike", "WRONG_DIAL");
+            page.locator("[data-strike] button").click();
+            assertThat(page.locator("aside")).containsText("Chosen: wrong dial, rig 1, " + stands);
+            assertThat(page.locator("[data-lane='0'] [data-look=dial]")).hasText("automatic");
+            assertThat(page.locator("[data-still]:visible")).hasCount(1);
+            page.locator("[data-act=done]").click();
+            assertThat(page.locator("[data-run-said]"))
+                    .containsText(Pattern.compile("[0-9.]+ s (before|after) its time"));
+            assertEquals(0, app.bean(RunLog.class).entries(7).size(), "nothing is noted");
         }
     }
 }

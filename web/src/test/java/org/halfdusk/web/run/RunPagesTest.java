@@ -5,9 +5,12 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +18,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.camera.Fault;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.running.RunEntry;
@@ -22,9 +26,11 @@ import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -123,6 +129,7 @@ class RunPagesTest extends DemoPages {
     @CsvSource(
             delimiter = '|',
             value = {
+                "[null]|is null",
                 "[{\"id\":\"x\",\"at\":0,\"rig\":0,\"kind\":\"NOTE\",\"step\":\"\",\"text\":\"a\"}]|“x”",
                 "[{\"id\":\"phone-1234\",\"at\":0,\"rig\":700,\"kind\":\"NOTE\",\"step\":\"\",\"text\":\"a\"}]|700",
                 "[{\"id\":\"phone-1234\",\"at\":0,\"rig\":0,\"kind\":\"DANCED\",\"step\":\"\",\"text\":\"a\"}]|DANCED",
@@ -215,13 +222,61 @@ class RunPagesTest extends DemoPages {
         assertTrue(gone.get("missed").size() > 0);
         String page = app.get("/shoots/7/run/rehearsal?night=5&fault=CLOCK_OFF&fault=CABLE_OUT")
                 .body();
-        assertHas(page, "Cameras are simulated");
+        assertHas(page, "All cameras are simulated");
         String text = Jsoup.parse(page).text();
+        for (String href : Jsoup.parse(page).select(".rehearsal-found a").eachAttr("href")) {
+            assertEquals(200, app.get(href).statusCode(), href + " mends nothing");
+        }
         for (JsonNode f : gone.get("findings")) {
             assertTrue(text.contains(f.asString()), f.asString() + " in " + text);
         }
         assertEquals(400, app.get("/api/v1/shoots/7/rehearsal?faults=RAIN").statusCode());
         assertEquals(400, app.get("/shoots/7/run/rehearsal?fault=RAIN").statusCode());
         assertEquals(404, app.get("/api/v1/shoots/99/rehearsal").statusCode());
+    }
+
+    /** Each fault can strike, is named, and what is found of it has a button that does something. */
+    @ParameterizedTest
+    @EnumSource(Fault.class)
+    void whatIsFoundIsMended(Fault fault) throws Exception {
+        HttpResponse<String> r = app.get("/shoots/7/run/rehearsal?fault=" + fault);
+        assertEquals(200, r.statusCode());
+        for (Element f : Jsoup.parse(r.body()).select(".rehearsal-found li")) {
+            Element form = f.selectFirst("form");
+            if (form == null) {
+                assertEquals(200, app.get(f.select("a").attr("href")).statusCode());
+                continue;
+            }
+            Map<String, String> fields = new HashMap<>();
+            form.select("input").forEach(i -> fields.put(i.attr("name"), i.val()));
+            fields.remove("_csrf");
+            assertEquals(302, app.post(form.attr("action"), fields).statusCode(), form.outerHtml());
+            if (fields.containsKey("name")) {
+                assertHas(app.get("/shoots/7/pack").body(), fields.get("name"));
+            }
+        }
+    }
+
+    /** A fault that is chosen while it runs strikes at its moment and rig, and is carried on with the next. */
+    @Test
+    void aFaultChosenWhileItRuns() throws Exception {
+        String at = "2027-08-02T08:47:00Z";
+        String first = app.get("/shoots/7/run/rehearsal?night=3&strike=CABLE_OUT&rig=2&from=" + at)
+                .body();
+        assertHas(first, "Chosen: cable out, rig 2, 10:47:00");
+        assertEquals(
+                List.of("CABLE_OUT@2@" + at),
+                Jsoup.parse(first).select("[data-strike] [name=struck]").eachAttr("value"));
+        String second = app.get("/shoots/7/run/rehearsal?night=3&strike=DEW&rig=1&from=2027-08-02T08:50:00Z&struck="
+                        + URLEncoder.encode("CABLE_OUT@2@" + at, StandardCharsets.UTF_8))
+                .body();
+        assertHas(second, "Chosen: cable out, rig 2, 10:47:00");
+        assertHas(second, "Chosen: dew, rig 1, 10:50:00");
+        for (String wrong : List.of("RAIN@1@" + at, "DEW@700@" + at, "DEW@1@noon", "DEW", "@@")) {
+            HttpResponse<String> r =
+                    app.get("/shoots/7/run/rehearsal?struck=" + URLEncoder.encode(wrong, StandardCharsets.UTF_8));
+            assertEquals(400, r.statusCode(), wrong);
+            assertTrue(r.body().contains("allowed") || r.body().contains("is outside 1 to 100"), r.body());
+        }
     }
 }

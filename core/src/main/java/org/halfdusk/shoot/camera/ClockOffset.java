@@ -1,4 +1,4 @@
-package org.halfdusk.shoot.running;
+package org.halfdusk.shoot.camera;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -11,7 +11,6 @@ import org.halfdusk.typed.Range;
  * @param at when that was found
  */
 public record ClockOffset(double seconds, Instant at) {
-    /** A camera on another zone's time, or set to the wrong day, is set anew and not reckoned with. */
     public static final Range SECONDS = new Range("clock offset", -86_400, 86_400, "s");
 
     /** Less than this nobody sets a clock better by hand†. */
@@ -20,12 +19,12 @@ public record ClockOffset(double seconds, Instant at) {
     /** A face shows tenths. */
     private static final double READ_SECONDS = 0.1;
 
+    /** Zones of the world lie whole quarters of an hour from UTC, s. */
+    private static final double ZONE_SECONDS = 900;
+
     public ClockOffset {
         SECONDS.check(seconds);
     }
-
-    /** Zones of the world lie whole quarters of an hour from UTC, s. */
-    private static final double ZONE_SECONDS = 900;
 
     /**
      * What is left when the camera's zone is taken off, whole quarters of an hour: −450 to 450 s.
