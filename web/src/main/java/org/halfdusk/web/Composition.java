@@ -34,6 +34,8 @@ import org.halfdusk.store.StoredSettings;
 import org.halfdusk.store.StoredShoots;
 import org.halfdusk.store.StoredTracks;
 import org.halfdusk.store.Transactions;
+import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.MachineClock;
 import org.halfdusk.web.standin.DemoClock;
 import org.halfdusk.web.standin.SimulatedForecasts;
 import org.springframework.beans.factory.annotation.Value;
@@ -63,14 +65,20 @@ class Composition {
         return new ChebyshevEphemeris(new SeriesEphemeris());
     }
 
-    @Bean(destroyMethod = "close")
-    Database database(
-            @Value("${halfdusk.data:}") String folder,
-            @Value("${halfdusk.connections:0}") int connections,
-            Environment environment,
-            Clock clock) {
+    @Bean
+    MachineClock machineClock() {
+        return new MachineClock(Clock.systemUTC());
+    }
+
+    @Bean
+    DataHome dataHome(@Value("${halfdusk.data:}") String folder, Environment environment) {
         boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
-        Path data = folder.isBlank() ? DataFolder.usual(demo) : Path.of(folder);
+        return new DataHome(folder.isBlank() ? DataFolder.usual(demo) : Path.of(folder));
+    }
+
+    @Bean(destroyMethod = "close")
+    Database database(DataHome home, @Value("${halfdusk.connections:0}") int connections, Clock clock) {
+        Path data = home.folder();
         return connections > 0 ? Database.open(data, clock, connections) : Database.open(data, clock);
     }
 

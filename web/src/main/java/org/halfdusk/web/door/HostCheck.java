@@ -22,20 +22,24 @@ class HostCheck extends OncePerRequestFilter {
     private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]", "::1", "[0:0:0:0:0:0:0:1]");
 
     private final Reach reach;
+    private final OtherDoor other;
 
-    HostCheck(Reach reach) {
+    HostCheck(Reach reach, OtherDoor other) {
         this.reach = reach;
+        this.other = other;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (reach.open() || LOOPBACK.contains(request.getServerName())) {
+        String name = request.getServerName();
+        boolean known = other.came(request) && other.named(name);
+        if (known || reach.open() || LOOPBACK.contains(name)) {
             chain.doFilter(request, response);
         } else {
             response.sendError(
                     HttpServletResponse.SC_BAD_REQUEST,
-                    "The address “" + TypedNumber.shown(request.getServerName())
+                    "The address “" + TypedNumber.shown(name)
                             + "” is not served here; 127.0.0.1 and localhost are allowed.");
         }
     }

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
@@ -25,17 +26,27 @@ final class PasswordCheck extends OncePerRequestFilter {
     static final String USER = "halfdusk";
     private static final String SCHEME = "Basic ";
 
+    private final boolean asks;
     private final byte[] expected;
+    private final OtherDoor other;
     private final Knocks knocks;
 
-    PasswordCheck(String password, Knocks knocks) {
+    /** @param password at the usual door; blank where that asks for none */
+    PasswordCheck(String password, OtherDoor other, Knocks knocks) {
+        this.asks = !password.isBlank();
         this.expected = (USER + ":" + password).getBytes(StandardCharsets.UTF_8);
+        this.other = other;
         this.knocks = knocks;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        boolean there = other.came(request);
+        if (there ? other.free(request) : !asks) {
+            chain.doFilter(request, response);
+            return;
+        }
         // A calendar that has subscribed knows the secret in its address, and no password.
         String path = request.getRequestURI();
         if (request.getMethod().equals("GET") && (path.startsWith("/assets/") || path.startsWith("/calendar/"))) {
@@ -44,7 +55,10 @@ final class PasswordCheck extends OncePerRequestFilter {
         }
         Optional<byte[]> given = given(request);
         if (given.isEmpty()) {
-            refuse(response, "Half Dusk asks for the user " + USER + " and the password it was started with.");
+            refuse(
+                    response,
+                    "Half Dusk asks for the user " + USER + " and the password "
+                            + (there ? "that was chosen in its Settings." : "it was started with."));
             return;
         }
         String from = request.getRemoteAddr();
@@ -57,7 +71,7 @@ final class PasswordCheck extends OncePerRequestFilter {
             return;
         }
         // Equal in time whatever is wrong with it.
-        if (!MessageDigest.isEqual(expected, given.get())) {
+        if (there ? !otherwise(given.get()) : !MessageDigest.isEqual(expected, given.get())) {
             knocks.wrong(from);
             refuse(response, "User or password is wrong.");
             return;
@@ -66,6 +80,15 @@ final class PasswordCheck extends OncePerRequestFilter {
         SecurityContextHolder.getContext()
                 .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(USER, "", List.of()));
         chain.doFilter(request, response);
+    }
+
+    /** The other door's password, after the same user. */
+    private boolean otherwise(byte[] given) {
+        byte[] user = (USER + ":").getBytes(StandardCharsets.UTF_8);
+        int n = user.length;
+        return given.length > n
+                && Arrays.equals(user, Arrays.copyOf(given, n))
+                && other.lets(Arrays.copyOfRange(given, n, given.length));
     }
 
     private static void refuse(HttpServletResponse response, String why) throws IOException {

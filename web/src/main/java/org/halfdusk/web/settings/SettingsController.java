@@ -13,6 +13,7 @@ import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.search.CalendarEvents;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.door.OtherDoor;
 import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
@@ -33,8 +34,10 @@ class SettingsController {
     private final Places places;
     private final Rigs rigs;
     private final CalendarEvents calendar;
+    private final OtherDoor phones;
 
-    SettingsController(Settings settings, Places places, Rigs rigs, CalendarEvents calendar) {
+    SettingsController(Settings settings, Places places, Rigs rigs, CalendarEvents calendar, OtherDoor phones) {
+        this.phones = phones;
         this.calendar = calendar;
         this.settings = settings;
         this.places = places;
@@ -132,6 +135,7 @@ class SettingsController {
         model.addAttribute("meanwhile", meanwhile);
         model.addAttribute("unread", settings.unread());
         model.addAttribute("errors", errors);
+        model.addAttribute("phones", phones.open());
         model.addAttribute(
                 "feed",
                 calendar.secret()

@@ -14,6 +14,11 @@ public final class RehearsalWords {
      */
     record Cause(String because, String mend, String thing) {}
 
+    /** Why a frame is not there, or is of no use. */
+    public static String because(Reason reason) {
+        return cause(reason).because();
+    }
+
     static Cause cause(Reason reason) {
         return switch (reason) {
             case CARD_FULL ->

@@ -1,0 +1,6 @@
+package org.halfdusk.web.layout;
+
+import java.nio.file.Path;
+
+/** The folder in which all is kept. */
+public record DataHome(Path folder) {}

@@ -1,0 +1,105 @@
+package org.halfdusk.web.phone;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.security.GeneralSecurityException;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.Words;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Switches the phones' door, says where it is, and guides a phone through it. */
+@Controller
+class PhoneController {
+    private final PhoneDoor door;
+
+    PhoneController(PhoneDoor door) {
+        this.door = door;
+    }
+
+    @GetMapping("/phone")
+    String show(Model model) throws GeneralSecurityException {
+        return page("", model);
+    }
+
+    /** @param action on, off or forget */
+    @PostMapping("/phone")
+    String change(
+            @RequestParam(defaultValue = "") String action,
+            @RequestParam(defaultValue = "") String password,
+            Model model,
+            HttpServletResponse response)
+            throws IOException, GeneralSecurityException {
+        try {
+            switch (action) {
+                case "on" -> door.on(password);
+                case "off" -> door.off();
+                case "forget" -> door.forget();
+                default ->
+                    throw new IllegalArgumentException("what to do is not known; on, off and forget are allowed");
+            }
+            return "redirect:/phone";
+        } catch (IllegalArgumentException | PhoneDoor.Refused e) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            return page(Words.sentence(String.valueOf(e.getMessage())), model);
+        }
+    }
+
+    private String page(String wrong, Model model) throws GeneralSecurityException {
+        Optional<Authority> authority = door.authority();
+        List<String> addresses = door.open() ? door.addresses() : List.of();
+        model.addAttribute("open", door.open());
+        model.addAttribute("wrong", wrong);
+        model.addAttribute("least", PhoneDoor.LEAST_PASSWORD);
+        model.addAttribute("addresses", addresses);
+        model.addAttribute("strange", door.open() ? door.strange() : List.of());
+        model.addAttribute("code", addresses.isEmpty() ? null : QrPicture.of(addresses.get(0) + "/phone/guide"));
+        model.addAttribute("guide", addresses.isEmpty() ? "" : addresses.get(0) + "/phone/guide");
+        model.addAttribute(
+                "fingerprint", authority.isPresent() ? authority.get().fingerprint() : "");
+        model.addAttribute(
+                "may", authority.isPresent() ? String.join(", ", authority.get().may()) : "");
+        model.addAttribute("until", authority.map(PhoneController::until).orElse(""));
+        return "phone/phone";
+    }
+
+    private static String until(Authority a) {
+        return Words.dateWithYear(
+                a.certificate().getNotAfter().toInstant().atZone(ZoneOffset.UTC).toLocalDate());
+    }
+
+    /** For the phone itself, before it trusts anything: what to install, and how to see that it is the right one. */
+    @GetMapping("/phone/guide")
+    String guide(HttpServletRequest request, Model model) throws GeneralSecurityException {
+        Authority a = door.authority().orElseThrow(PhoneController::none);
+        model.addAttribute("fingerprint", a.fingerprint());
+        model.addAttribute("may", String.join(", ", a.may()));
+        model.addAttribute("until", until(a));
+        model.addAttribute("there", door.came(request));
+        return "phone/guide";
+    }
+
+    @GetMapping("/phone/authority.crt")
+    ResponseEntity<byte[]> authority() throws GeneralSecurityException {
+        Authority a = door.authority().orElseThrow(PhoneController::none);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"half-dusk-authority.crt\"")
+                .contentType(MediaType.parseMediaType("application/x-x509-ca-cert"))
+                .body(a.certificate().getEncoded());
+    }
+
+    private static NotFound none() {
+        return new NotFound("There is no authority yet; switching phones on in Settings makes one.");
+    }
+}

@@ -1,0 +1,150 @@
+package org.halfdusk.web.phone;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.LuminanceSource;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.SecureRandom;
+import java.security.cert.X509Certificate;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The authority, looked at by a verifier that none of us wrote. */
+class AuthorityTest {
+    private static final Instant NOW = Clock.systemUTC().instant();
+    private static final SecureRandom RANDOM = new SecureRandom();
+
+    @TempDir
+    Path folder;
+
+    private static MachineNames names(String name, String address) throws Exception {
+        return new MachineNames(List.of(name, name + ".local"), List.of(InetAddress.getByName(address)));
+    }
+
+    private Path pem(String name, X509Certificate c) throws Exception {
+        String body = Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(c.getEncoded());
+        return Files.writeString(
+                folder.resolve(name), "-----BEGIN CERTIFICATE-----\n" + body + "\n-----END CERTIFICATE-----\n");
+    }
+
+    private String openssl(String... words) throws Exception {
+        assumeTrue(Files.isExecutable(Path.of("/usr/bin/openssl")), "openssl is not installed: not verified by it");
+        String[] all = new String[words.length + 1];
+        all[0] = "openssl";
+        System.arraycopy(words, 0, all, 1, words.length);
+        Process p = new ProcessBuilder(all).redirectErrorStream(true).start();
+        String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        p.waitFor();
+        return said;
+    }
+
+    @Test
+    void aStrangerVerifiesItsLeafAndNoOther() throws Exception {
+        Authority a = Authority.make(names("dusk", "192.168.1.20"), NOW, RANDOM);
+        Path ca = pem("ca.pem", a.certificate());
+        Path own = pem("own.pem", Authority.leafOf(a.leaf(names("dusk", "192.168.1.20"), NOW, RANDOM)));
+        Path other = pem("other.pem", Authority.leafOf(a.leaf(names("bank.example", "192.168.1.20"), NOW, RANDOM)));
+        Path elsewhere = pem("elsewhere.pem", Authority.leafOf(a.leaf(names("dusk", "192.168.1.21"), NOW, RANDOM)));
+        for (String how : List.of("dusk.local", "dusk")) {
+            String said = openssl(
+                    "verify",
+                    "-x509_strict",
+                    "-purpose",
+                    "sslserver",
+                    "-verify_hostname",
+                    how,
+                    "-CAfile",
+                    ca.toString(),
+                    own.toString());
+            assertTrue(said.contains(": OK"), said);
+        }
+        String said = openssl("verify", "-verify_ip", "192.168.1.20", "-CAfile", ca.toString(), own.toString());
+        assertTrue(said.contains(": OK"), said);
+        for (Path wrong : List.of(other, elsewhere)) {
+            String no = openssl("verify", "-CAfile", ca.toString(), wrong.toString());
+            assertTrue(no.contains("permitted subtree violation"), no);
+        }
+        String print = openssl("x509", "-noout", "-fingerprint", "-sha256", "-in", ca.toString());
+        assertTrue(print.strip().endsWith(a.fingerprint().replace(' ', ':')), print);
+    }
+
+    @Test
+    void itIsReadAgainAsItWasMade() throws Exception {
+        Authority a = Authority.make(names("dusk", "10.0.0.7"), NOW, RANDOM);
+        PhoneKeys keys = new PhoneKeys(folder);
+        keys.authority(a.store());
+        Authority again = Authority.of(keys.authority().orElseThrow());
+        assertEquals(a.certificate(), again.certificate());
+        assertEquals(Set.of("dusk", "dusk.local", "10.0.0.7"), again.may());
+        assertEquals(
+                Set.of("dusk", "dusk.local", "10.0.0.7"),
+                Authority.hosts(Authority.leafOf(again.leaf(names("dusk", "10.0.0.7"), NOW, RANDOM))));
+        try (var files = Files.list(folder.resolve("phone"))) {
+            files.forEach(f -> assertTrue(owners(f), f + " is its owner's alone"));
+        }
+        keys.forget();
+        assertTrue(keys.authority().isEmpty());
+    }
+
+    private static boolean owners(Path file) {
+        try {
+            return Files.getPosixFilePermissions(file).stream()
+                    .allMatch(p -> p.name().startsWith("OWNER"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The code that is drawn is read back by a reader. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "https://192.168.178.120:8443/phone/guide",
+                "https://10.0.0.7:443/phone/guide",
+                "https://192.168.1.1:8443/phone/guide",
+                "https://172.16.254.1:8443/phone/guide",
+                "https://a-very-long-name-of-a-machine-in-a-hut-on-an-isle.local:65535/phone/guide"
+            })
+    void theCodeSaysTheAddress(String address) throws Exception {
+        QrPicture q = QrPicture.of(address);
+        int scale = 6;
+        int side = q.size() * scale;
+        int[] pixels = new int[side * side];
+        Arrays.fill(pixels, 0xffffffff);
+        Matcher m = Pattern.compile("M(\\d+) (\\d+)h1v1h-1z").matcher(q.path());
+        while (m.find()) {
+            for (int i = 0; i < scale * scale; i++) {
+                int x = Integer.parseInt(m.group(1)) * scale + i % scale;
+                int y = Integer.parseInt(m.group(2)) * scale + i / scale;
+                pixels[y * side + x] = 0xff000000;
+            }
+        }
+        LuminanceSource seen = new RGBLuminanceSource(side, side, pixels);
+        assertEquals(
+                address,
+                new QRCodeReader()
+                        .decode(new BinaryBitmap(new HybridBinarizer(seen)))
+                        .getText());
+    }
+}
