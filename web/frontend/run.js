@@ -239,6 +239,9 @@
     const had = ofRig.filter((s) => s.at <= t).pop();
     const soon = step && step.setting && step.at - t < 120000 ? step : had || ofRig[0];
     put($("setting"), soon ? soon.setting : rig ? rig.setting : "");
+    const level = rig && (rig.levels.filter((l) => l.at <= t).pop() || rig.levels[0]);
+    put($("battery"), level ? level.battery : "");
+    put($("card"), level ? level.card : "");
     const rows = $("next");
     const wanted = ahead.slice(1, 4).map((s) => clock(s.at) + "|" + named(s) + "|" + s.detail);
     if (rows && rows.dataset.shown !== wanted.join()) {

@@ -6,6 +6,7 @@ import org.halfdusk.shoot.camera.CameraState;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.ClockWords;
 
 /**
  * How a camera stands, in words.
@@ -43,7 +44,7 @@ record CameraStateWords(
                         : Words.percentFloor(s.freeShare().getAsDouble()) + " free, "
                                 + Words.gigabytes(s.freeMegabytes()),
                 Words.percentFloor(s.charge()) + " at " + Words.celsius(s.celsius()),
-                RunWords.clock(new ClockOffset(s.clockSeconds(), l.at())),
+                ClockWords.said(new ClockOffset(s.clockSeconds(), l.at())),
                 frames,
                 s.amiss().stream().map(p -> p.name().toLowerCase(Locale.ROOT)).toList());
     }

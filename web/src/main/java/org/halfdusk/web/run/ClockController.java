@@ -1,8 +1,12 @@
 package org.halfdusk.web.run;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,9 +14,12 @@ import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.typed.Range;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.picture.Exif;
+import org.halfdusk.web.subject.ClockWords;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -20,6 +27,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
 
 /** A clock to photograph with each camera, and what its file or its screen then said. */
 @Controller
@@ -60,9 +68,9 @@ class ClockController {
                     return new OfCamera(
                             k.id(),
                             k.it().name(),
-                            o.map(RunWords::clock).orElse(""),
-                            o.map(c -> Words.shortDate(c.at().atZone(java.time.ZoneOffset.UTC)
-                                            .toLocalDate()))
+                            o.map(ClockWords::said).orElse(""),
+                            o.map(c -> Words.shortDate(
+                                            c.at().atZone(ZoneOffset.UTC).toLocalDate()))
                                     .orElse(""),
                             o.map(ClockOffset::fair).orElse(true));
                 })
@@ -76,9 +84,14 @@ class ClockController {
      * @param camera its number
      * @param shown on the face when it was photographed, in UTC
      * @param file what the camera wrote down for that picture, in UTC
+     * @param picture the file itself, which says it to its fraction of a second
      */
     @PostMapping("/clock")
-    String keep(@RequestParam Map<String, String> form, Model model, HttpServletResponse response) {
+    String keep(
+            @RequestParam Map<String, String> form,
+            @RequestParam(required = false) Optional<MultipartFile> picture,
+            Model model,
+            HttpServletResponse response) {
         FormErrors errors = new FormErrors(form);
         long camera = CAMERA.whole(errors.text("camera"));
         if (kits.camera(camera).isEmpty()) {
@@ -86,13 +99,32 @@ class ClockController {
         }
         Instant truly =
                 errors.check("shown", () -> ClockTimes.read("time on the face", errors.text("shown"), clock.instant()));
-        Instant file =
-                errors.check("file", () -> ClockTimes.read("time of the file", errors.text("file"), clock.instant()));
+        Instant file = errors.check(
+                "file",
+                () -> picture.filter(f -> !f.isEmpty())
+                        .map(ClockController::written)
+                        .orElseGet(() -> ClockTimes.read("time of the file", errors.text("file"), clock.instant())));
         if (truly == null || file == null || errors.any()) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
             return page(model, errors);
         }
         log.clock(camera, ClockOffset.of(file, truly));
         return "redirect:/clock";
+    }
+
+    /** When its camera says that a picture was taken; in which zone does not matter, see {@link ClockOffset}. */
+    private static Instant written(MultipartFile picture) {
+        try (InputStream in = picture.getInputStream()) {
+            return Exif.read(in)
+                    .taken()
+                    .map(t -> t.toInstant(ZoneOffset.UTC))
+                    .orElseThrow(() -> new IllegalArgumentException("the file “"
+                            + TypedNumber.shown(Optional.ofNullable(picture.getOriginalFilename())
+                                    .orElse(""))
+                            + "” does not say when it was taken; a JPEG, TIFF or raw file as the camera wrote it is"
+                            + " allowed"));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the picture that was sent cannot be read", e);
+        }
     }
 }

@@ -13,12 +13,14 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.ClockWords;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -45,8 +47,14 @@ record RunBundle(
         List<Ways> ways,
         List<String> cautions,
         List<Noted> noted) {
-    /** @param clock how far its camera's clock is off, in words; empty where that is not known */
-    record OfRig(int rig, String name, String setting, String clock) {}
+    /**
+     * @param clock how far its camera's clock is off, in words; empty where that is not known
+     * @param levels of its battery and card as the plan has them
+     */
+    record OfRig(int rig, String name, String setting, String clock, List<Level> levels) {}
+
+    /** From a moment on. */
+    record Level(long at, String battery, String card) {}
 
     /** @param says what a voice says of it @param sun whether an eye is hurt where it is missed */
     record Step(
@@ -75,33 +83,31 @@ record RunBundle(
 
     record Noted(String id, long at, int rig, String kind, String step, String text) {}
 
+    /** So often in a night battery and card are told. */
+    private static final int LEVELS = 60;
+
     /** Minutes for which a phone carries the ways out. */
     private static final List<Integer> CARRIED_MINUTES = List.of(5, 10, 20, 40);
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     /** @param open the shoot through each of its rigs */
-    static RunBundle of(
-            List<ShootDesk.Open> open,
-            List<Optional<ClockOffset>> clocks,
-            List<RunEntry> entries,
-            Instant now,
-            boolean moved) {
+    static RunBundle of(List<ShootDesk.Open> open, List<RunEntry> entries, Instant now, boolean moved) {
         ShootDesk.Open first = open.get(0);
         ZoneId zone = first.plan().place().zone();
         List<OfRig> rigs = new ArrayList<>();
         List<Step> steps = new ArrayList<>();
         List<Shots> shots = new ArrayList<>();
         List<Ways> ways = new ArrayList<>();
-        for (int i = 0; i < open.size(); i++) {
-            ShootDesk.Open o = open.get(i);
+        for (ShootDesk.Open o : open) {
             List<Hand> hands = Hand.of(o.rig(), o.plan(), o.programme());
             rigs.add(new OfRig(
                     o.rig(),
                     RunWords.rig(o.plan()),
                     RunWords.setting(o.plan().setting(), o.plan()),
-                    clocks.get(i).map(RunWords::clock).orElse("")));
-            Optional<ClockOffset> off = clocks.get(i).filter(c -> !c.fair());
+                    o.clock().map(ClockWords::said).orElse(""),
+                    levels(o, zone)));
+            Optional<ClockOffset> off = o.clock().filter(c -> !c.fair());
             hands.stream().map(h -> step(h, o, zone, off)).forEach(steps::add);
             hands.forEach(h -> h.block().filter(b -> !b.frames().isEmpty()).ifPresent(b -> shots.add(shots(h, b))));
             hands.stream().filter(h -> h.frames() > 0).forEach(h -> ways.addAll(ways(h, o, zone)));
@@ -124,6 +130,21 @@ record RunBundle(
                 ways,
                 RunWords.cautions(first),
                 entries.stream().map(RunBundle::noted).toList());
+    }
+
+    private static List<Level> levels(ShootDesk.Open o, ZoneId zone) {
+        RunSimulation run = o.simulated();
+        List<RunSimulation.Level> course = run.course();
+        int every = course.size() / LEVELS + 1;
+        List<Level> all = new ArrayList<>();
+        for (int i = 0; i < course.size(); i += every) {
+            RunSimulation.Level l = course.get(i);
+            all.add(new Level(
+                    l.at().toEpochMilli(),
+                    RunWords.battery(l, run, o, zone),
+                    RunWords.card(l, o.plan().rig())));
+        }
+        return all;
     }
 
     static Noted noted(RunEntry e) {

@@ -4,12 +4,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import org.halfdusk.shoot.ShootField;
-import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.running.Hand;
@@ -63,11 +60,7 @@ class RunPages implements StepPages {
     }
 
     private RunBundle bundle(List<ShootDesk.Open> open, List<RunEntry> entries) {
-        Map<Long, ClockOffset> clocks = log.clocks();
-        List<Optional<ClockOffset>> off = open.stream()
-                .map(o -> Optional.ofNullable(clocks.get(o.shoot().it().rig().cameraId())))
-                .toList();
-        return RunBundle.of(open, off, entries, clock.instant(), moved);
+        return RunBundle.of(open, entries, clock.instant(), moved);
     }
 
     @Override

@@ -5,7 +5,9 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
@@ -98,10 +100,27 @@ final class RunWords {
         return "; its own clock shows " + Words.clockSeconds(o.shown(at), zone);
     }
 
-    static String clock(ClockOffset o) {
-        double s = o.seconds();
-        String by = Words.tenths(Math.abs(s)) + " s";
-        return o.right() ? "right" : s > 0 ? by + " ahead" : by + " behind";
+    /** "about 58 %, to 22:00 at 4 °C". */
+    static String battery(RunSimulation.Level l, RunSimulation run, ShootDesk.Open o, ZoneId zone) {
+        String fed = o.shoot().it().rig().choices().recording().outsidePower() ? "fed from outside" : "";
+        String until = run.emptyAt()
+                .filter(e -> e.isAfter(l.at()))
+                .map(e -> ", to " + Words.clock(e, zone))
+                .orElse("");
+        return fed.isEmpty()
+                ? "about " + Words.percentFloor(l.charge()) + until + " at "
+                        + Words.celsius(o.air().celsius())
+                : fed;
+    }
+
+    /** "63 of 64 GB free, 1,850 frames". */
+    static String card(RunSimulation.Level l, Rig rig) {
+        double all = rig.cardMegabytes();
+        double free = Math.max(0, all - l.megabytes());
+        return Double.isInfinite(all)
+                ? Words.gigabytes(l.megabytes()) + " taken"
+                : Words.gigabytes(free) + " of " + Words.gigabytes(all) + " free, "
+                        + Words.thousands(Math.floor(free / rig.fileMegabytes(false))) + " frames";
     }
 
     /** What can hurt stands in the run; the sun's stands in the page's own banner too. */

@@ -16,6 +16,7 @@ import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.subject.ClockWords;
 import org.halfdusk.web.subject.Line;
 
 /** One page to take along: when, where to, with what, how set, what to mind. */
@@ -40,6 +41,7 @@ record RunCard(
         List<Line> times = new ArrayList<>();
         times.add(new Line("Times are of", Words.zone(zone, plan.moment())));
         Words.clocksChange(plan.night().axis(), zone).ifPresent(c -> times.add(new Line("Mind", c)));
+        open.clock().filter(c -> !c.fair()).ifPresent(c -> times.add(new Line("Its clock", ClockWords.said(c))));
         open.subject().marks().forEach(m -> times.add(new Line(Words.capital(m.what()), Words.clock(m.at(), zone))));
         open.subject().contacts().forEach(c -> times.add(new Line(c.name(), c.time())));
         double azimuth = plan.framing().azimuth().degrees();

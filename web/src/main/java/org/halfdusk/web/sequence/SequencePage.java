@@ -35,6 +35,7 @@ import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.subject.ClockWords;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.Table;
 
@@ -321,6 +322,7 @@ record SequencePage(
         if (!open.plan().rig().lens().electronicAperture()) {
             checks.addAll(ring(open, zone));
         }
+        open.clock().filter(c -> !c.fair()).map(ClockWords::caution).ifPresent(checks::add);
         return checks;
     }
 

@@ -7,14 +7,12 @@ import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.camera.Fault;
 import org.halfdusk.shoot.camera.Reason;
-import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.running.Rehearsal;
@@ -28,12 +26,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class RehearsalDesk {
     private final Shoots shoots;
-    private final RunLog log;
     private final ShootDesk desk;
 
-    RehearsalDesk(Shoots shoots, RunLog log, ShootDesk desk) {
+    RehearsalDesk(Shoots shoots, ShootDesk desk) {
         this.shoots = shoots;
-        this.log = log;
         this.desk = desk;
     }
 
@@ -88,7 +84,6 @@ public class RehearsalDesk {
         if (shoots.find(id).isEmpty()) {
             throw NotFound.shoot(id);
         }
-        Map<Long, ClockOffset> clocks = log.clocks();
         List<ShootDesk.Open> open = desk.all(id);
         Rehearsal r = Rehearsal.of(
                 open.stream()
@@ -98,10 +93,7 @@ public class RehearsalDesk {
                                 o.programme(),
                                 o.shoot().it().rig().choices(),
                                 o.air(),
-                                Optional.ofNullable(
-                                                clocks.get(o.shoot().it().rig().cameraId()))
-                                        .map(ClockOffset::seconds)
-                                        .orElse(0.0)))
+                                o.clock().map(ClockOffset::seconds).orElse(0.0)))
                         .toList(),
                 seed,
                 faults,

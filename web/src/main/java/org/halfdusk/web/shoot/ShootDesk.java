@@ -19,7 +19,9 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.programme.Programme;
@@ -46,8 +48,10 @@ public class ShootDesk {
     private final Subjects subjects;
     private final StepAnswers answers;
     private final Curves curves;
+    private final RunLog log;
 
-    ShootDesk(Shoots shoots, Planner planner, Subjects subjects, StepAnswers answers, Curves curves) {
+    ShootDesk(Shoots shoots, Planner planner, Subjects subjects, StepAnswers answers, Curves curves, RunLog log) {
+        this.log = log;
         this.curves = curves;
         this.answers = answers;
         this.shoots = shoots;
@@ -64,6 +68,7 @@ public class ShootDesk {
      * @param skipped the time that was asked for, where clocks skip it in this night; empty otherwise
      * @param forecast the weather ahead of its place, where any is known
      * @param programme the rig's blocks: computed, or laid by the person
+     * @param clock how far its camera's clock is off, where that was compared
      */
     public record Open(
             Kept<Shoot> shoot,
@@ -74,7 +79,8 @@ public class ShootDesk {
             int rig,
             String skipped,
             Optional<Forecast> forecast,
-            Programme programme) {
+            Programme programme,
+            Optional<ClockOffset> clock) {
         /** The blocks alone. */
         public List<Block> blocks() {
             return programme.blocks();
@@ -147,7 +153,8 @@ public class ShootDesk {
                 rig,
                 meant.filter(CivilTime.Meant::skipped).flatMap(m -> at).orElse(""),
                 planner.forecast(plan.place()),
-                Programme.of(plan, shoot.it().rig().choices()));
+                Programme.of(plan, shoot.it().rig().choices()),
+                Optional.ofNullable(log.clocks().get(shoot.it().rig().cameraId())));
     }
 
     /** A shoot through each of its rigs. */

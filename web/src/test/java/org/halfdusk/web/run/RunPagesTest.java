@@ -23,6 +23,7 @@ import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.DemoPages;
+import org.halfdusk.web.picture.PictureFiles;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -86,6 +87,10 @@ class RunPagesTest extends DemoPages {
             frames += count;
         }
         assertEquals(Block.frames(blocks), frames);
+        JsonNode levels = bundle.get("rigs").get(0).get("levels");
+        assertTrue(levels.size() > 1 && levels.size() < 70, "levels " + levels.size());
+        assertHas(levels.get(0).get("battery").asString(), "%");
+        assertHas(levels.get(0).get("card").asString(), "B");
         Document page = Jsoup.parse(app.get("/shoots/" + id + "/run").body());
         assertEquals(
                 bundle.get("version"),
@@ -190,11 +195,33 @@ class RunPagesTest extends DemoPages {
         assertHas(app.get("/clock").body(), "1.2 s ahead");
         JsonNode step = bundle(1).get("steps").get(0);
         assertHas(step.get("detail").asString(), "its own clock shows");
+        assertHas(
+                app.get("/shoots/1/sequence").body(),
+                "clock is 1.2 s ahead: what starts by it starts that much too early");
+        assertHas(app.get("/shoots/1/sequence/card").body(), "1.2 s ahead");
         HttpResponse<String> wrong =
                 app.post("/clock", Map.of("camera", "" + camera, "shown", "25:00:00", "file", "18:30:06"));
         assertEquals(400, wrong.statusCode());
         assertHas(wrong.body(), "“25:00:00” is no time");
         assertHas(wrong.body(), "value=\"18:30:06\"");
+    }
+
+    /** The file of the picture says it to its fraction of a second, whatever zone the camera is set to. */
+    @Test
+    void aCamerasClockFromItsFile() throws Exception {
+        long camera = app.bean(Shoots.class).find(2).orElseThrow().it().rig().cameraId();
+        String clock = "/clock?camera=" + camera + "&shown=18:30:05.30";
+        byte[] file = PictureFiles.taken("2027:05:25 04:00:04", "12");
+        assertEquals(302, app.upload(clock, "picture", "face.jpg", file).statusCode());
+        assertEquals(
+                -1.18,
+                Optional.ofNullable(app.bean(RunLog.class).clocks().get(camera))
+                        .orElseThrow()
+                        .seconds(),
+                1e-9);
+        HttpResponse<String> none = app.upload(clock, "picture", "grey.jpg", PictureFiles.jpeg(8, 8));
+        assertEquals(400, none.statusCode());
+        assertHas(none.body(), "“grey.jpg” does not say when it was taken");
     }
 
     @Test
