@@ -230,7 +230,7 @@
       put($("count"), bundle.steps.length && !over ? left(Math.max(...bundle.steps.map((s) => s.at)) - t) : "");
       put($("until"), bundle.steps.length === 0 ? "Lay a programme on Sequence first." : over ? "Cap on, heater off, look at the last frames." : "until the last frame is closed");
     }
-    put($("now"), stop ? "Paused since " + clock(stop.at) : frame ? "Now: frame " + frame.number + " of " + frame.shots.count + (frame.open ? ", shutter open, closes in " : ", next in ") + left(frame.until - t) : "");
+    put($("now"), stop ? "Paused since " + clock(stop.at) : frame ? "Now" + (many ? ", rig " + (frame.shots.rig + 1) : "") + ": frame " + frame.number + " of " + frame.shots.count + (frame.open ? ", shutter open, closes in " : ", next in ") + left(frame.until - t) : "");
     const bar = $("bar");
     if (bar) bar.value = frame ? Math.min(1, (t - frame.from) / (frame.until - frame.from)) : 0;
     const rig = bundle.rigs.find((r) => step && r.rig === step.rig) || bundle.rigs[0];
