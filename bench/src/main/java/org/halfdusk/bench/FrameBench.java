@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -25,11 +26,14 @@ import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.camera.Fault;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.programme.ProgrammeCheck;
+import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.trailing.TrailMap;
@@ -76,12 +80,38 @@ public class FrameBench {
     private final RigChoices choices = RigChoices.NONE.laying(List.of(new BlockSpec(
             Block.Kind.TRAILS, Instant.parse("2027-06-04T21:20:00Z"), FRAMES, 8, 1, FNumber.of(2), Iso.of(1600), 0)));
 
-    private Plan plan() {
+    private final List<Rehearsal.OfRig> eclipse = List.of(eclipse(0), eclipse(1));
+
+    /** A total eclipse of the sun through one of two rigs. */
+    private Rehearsal.OfRig eclipse(int number) {
+        SolarEclipsePlanner planner = new SolarEclipsePlanner();
+        Rig tele = Rig.of(rig.camera(), new Lens("100–400 mm f/5", 100, 400, 5, 5, 32, 8), Optional.empty(), 400);
+        Plan total = planner.plan(
+                site(),
+                planner.night(site(), LocalDate.of(2027, 8, 2), planner.wishes().usual()),
+                tele,
+                Optional.empty(),
+                Wishes.DEFAULT,
+                planner.wishes().usual());
+        return new Rehearsal.OfRig(number, total, Programme.of(total, RigChoices.NONE), RigChoices.NONE, AIR, 0);
+    }
+
+    /** A whole eclipse gone through by two rigs against simulated cameras, with every fault there is. */
+    @Benchmark
+    public Rehearsal rehearsalOfAnEclipse() {
+        return Rehearsal.of(eclipse, 7, EnumSet.allOf(Fault.class));
+    }
+
+    private static Site site() {
         Observer observer = Observer.of(35.952, -3.048, 60);
-        Site site = new Site(
+        return new Site(
                 new Place("Isle", observer, ZoneId.of("Europe/Madrid"), SkyBrightness.of(21.4), List.of(), ""),
                 Sky.over(observer, new ChebyshevEphemeris(new SeriesEphemeris()), DeltaT.model()),
                 DarkSite.withoutTowns(SkyBrightness.of(21.4)));
+    }
+
+    private Plan plan() {
+        Site site = site();
         MilkyWayPlanner planner = new MilkyWayPlanner();
         MilkyWayNight night =
                 planner.night(site, LocalDate.of(2027, 6, 4), planner.wishes().usual());

@@ -18,7 +18,7 @@ class NoticeTest {
             Pattern.compile("\\s+(\\(.*?\\)) \\S.*\\(([\\w.-]+):([\\w.-]+):[\\w.-]+ - .*\\)");
 
     /** Licences that may stand in a distribution under the Apache License 2.0. */
-    private static final Pattern FITTING = Pattern.compile(".*(Apache|MIT|BSD|EPL|LGPL|MIT-0).*");
+    private static final Pattern FITTING = Pattern.compile(".*(Apache|MIT|BSD|EPL|LGPL|MIT-0|Bouncy Castle).*");
 
     @Test
     void everyLibraryInTheJarIsNamedWithItsLicence() throws IOException {
