@@ -123,12 +123,13 @@ class FiringDesk implements DisposableBean {
         List<CameraPort.Order> orders = trial ? trial(open.programme()) : ahead(open.programme());
         if (orders.isEmpty()) {
             throw new IllegalArgumentException(
-                    "No frame of this programme is still to come; a trial takes its first ones now.");
+                    "No frame of this programme is still to come; a trial, which takes its first ones now, is allowed.");
         }
         Firing firing = new Firing(orders.size(), trial);
         Firing there = all.compute(key, (k, old) -> old == null || old.over() ? firing : old);
         if (there != firing) {
-            throw new IllegalArgumentException("This rig is being fired already; stop that first.");
+            throw new IllegalArgumentException(
+                    "This rig is being fired already, and one firing at a time is allowed; stop that first.");
         }
         Thread thread = new Thread(() -> go(open, orders, firing), "firing-" + key.shoot() + "-" + key.rig());
         thread.setDaemon(true);
