@@ -18,6 +18,8 @@ module org.halfdusk.core {
     exports org.halfdusk.sequence;
     exports org.halfdusk.shoot.setting;
     exports org.halfdusk.shoot;
+    exports org.halfdusk.frame;
+    exports org.halfdusk.shoot.camera;
     exports org.halfdusk.shoot.programme;
     exports org.halfdusk.shoot.running;
     exports org.halfdusk.shoot.search;

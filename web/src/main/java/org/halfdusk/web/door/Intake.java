@@ -21,6 +21,11 @@ final class Intake extends OncePerRequestFilter {
     /** No file that is brought in by a form is longer, with what the form adds. */
     static final long MOST_BYTES = 50_000_000;
 
+    /** A picture may be longer. */
+    static final long MOST_PICTURE_BYTES = 200_000_000;
+
+    private static final String PICTURES = "/api/v1/frames/read";
+
     private static final long MOST_DROPPED_BYTES = 100_000_000;
     private static final long MOST_DROPPED_NANOS = 2_000_000_000L;
 
@@ -31,17 +36,18 @@ final class Intake extends OncePerRequestFilter {
                 request.getContentType() == null ? "" : request.getContentType().toLowerCase(Locale.ROOT);
         if (type.startsWith("multipart/")) {
             long length = request.getContentLengthLong();
+            long most = request.getRequestURI().equals(PICTURES) ? MOST_PICTURE_BYTES : MOST_BYTES;
             if (length < 0) {
                 response.sendError(
                         HttpStatus.LENGTH_REQUIRED.value(),
-                        "A file has to say how long it is: a Content-Length up to " + MOST_BYTES + " is allowed.");
+                        "A file has to say how long it is: a Content-Length up to " + most + " is allowed.");
                 return;
             }
-            if (length > MOST_BYTES) {
+            if (length > most) {
                 drop(request.getInputStream());
                 response.sendError(
                         HttpStatus.CONTENT_TOO_LARGE.value(),
-                        "The file has " + length / 1_000_000 + " MB; up to " + MOST_BYTES / 1_000_000
+                        "The file has " + length / 1_000_000 + " MB; up to " + most / 1_000_000
                                 + " MB are allowed. Nothing was changed.");
                 return;
             }

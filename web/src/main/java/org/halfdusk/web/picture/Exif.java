@@ -65,6 +65,16 @@ public record Exif(
         }
     }
 
+    /** How a picture lies in its file, 1 to 8; 1 where it does not say. */
+    static int orientation(InputStream file) throws IOException {
+        try {
+            Metadata m = ImageMetadataReader.readMetadata(file);
+            return (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1);
+        } catch (ImageProcessingException | EOFException e) {
+            return 1;
+        }
+    }
+
     private static Exif of(Metadata m) {
         return new Exif(
                 text(m, ExifDirectoryBase.TAG_DATETIME_ORIGINAL)

@@ -1,0 +1,127 @@
+package org.halfdusk.frame;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.frame.Spots.Spot;
+
+/**
+ * A frame read: its light, its stars and what spoilt it.
+ *
+ * @param background share of full scale, linear: the most frequent light of the smooth sky
+ * @param stars points of light that are no hot pixels
+ * @param all of the whole field
+ * @param cells three rows of three, from the top left
+ * @param faults the likeliest first
+ * @param solved against the stars, where that was asked for and succeeded
+ */
+public record FrameReading(
+        Kind kind,
+        Tones tones,
+        double background,
+        int stars,
+        FieldCell all,
+        List<FieldCell> cells,
+        List<FrameFault> faults,
+        Optional<Solution> solved) {
+    /** What a frame shows. */
+    public enum Kind {
+        STARS,
+        MOON,
+        BURST,
+        DARK_FRAME,
+        NOTHING
+    }
+
+    public static FrameReading of(Pixels pixels, Exposed exposed) {
+        return of(pixels, exposed, Optional.empty());
+    }
+
+    /** @param guess where it may have looked; nothing where that is not known: then it is not solved */
+    public static FrameReading of(Pixels pixels, Exposed exposed, Optional<SkyGuess> guess) {
+        int w = pixels.width();
+        Tones.Counting counting = new Tones.Counting();
+        Mesh mesh = new Mesh(w, pixels.height());
+        Coarse coarse = new Coarse(w, pixels.height());
+        ScannedRow row = new ScannedRow(w);
+        for (int y = 0; y < pixels.height(); y++) {
+            row.read(pixels, y);
+            counting.row(row);
+            mesh.add(y, row);
+            coarse.add(y, row);
+        }
+        mesh.done();
+        coarse.done();
+        Tones tones = counting.done();
+        Spots.Found found = Spots.of(pixels, mesh);
+        List<Line> lines = Lines.of(pixels, mesh, found.points(), found.count());
+        List<Spot> apart = found.spots().stream()
+                .filter(s -> lines.stream().noneMatch(l -> l.near(s.x(), s.y(), BESIDE)))
+                .toList();
+        StarField field = StarField.of(pixels, mesh, apart);
+        double background = sky(mesh, field, counting.about(tones));
+        Diagnosis d = new Diagnosis(pixels, mesh, coarse, tones, background, found, field, lines, exposed);
+        Kind kind = d.kind();
+        Optional<Solution> solved = guess.filter(g -> kind == Kind.STARS || kind == Kind.MOON)
+                .flatMap(g -> solved(pixels, mesh, g, found.spots(), field, background));
+        return new FrameReading(
+                kind, tones, background, field.count(), field.all(), List.of(field.cells()), d.faults(kind), solved);
+    }
+
+    private static Optional<Solution> solved(
+            Pixels pixels, Mesh mesh, SkyGuess guess, List<Spot> spots, StarField field, double background) {
+        List<Spot> stars = spots.stream()
+                .filter(s -> s.sharp() < StarField.HOT && mesh.light[mesh.at(s.x(), s.y())] > LAND * background / 2)
+                .sorted(Comparator.comparingDouble((Spot s) -> -s.peak()))
+                .limit(MOST_SOLVED)
+                .toList();
+        double[][] places = stars.stream().map(s -> new double[] {s.x(), s.y()}).toArray(double[][]::new);
+        if (places.length < LEAST_SKY) {
+            return Optional.empty();
+        }
+        return new Solver(guess, pixels.width(), pixels.height(), places)
+                .solve()
+                .map(s -> {
+                    SkyLight light = new SkyLight(pixels, guess, s);
+                    SkyLight.Through t = light.through(stars, field.sigma());
+                    return s.solution(guess, t, light.sky(t, light.starry(stars)));
+                });
+    }
+
+    private static final int MOST_SOLVED = 6000;
+
+    /** Light of the sky: of where stars stand that look as those about them, so that neither land nor lamps count. */
+    private static double sky(Mesh mesh, StarField field, double otherwise) {
+        boolean[] starry = new boolean[mesh.light.length];
+        int cells = 0;
+        for (Shape h : field.shapes()) {
+            int i = mesh.at(h.x(), h.y());
+            double usual = field.cells()[StarField.cellOf(mesh.width, mesh.height, h.x(), h.y())].fwhmPx();
+            boolean like = Math.abs(h.width() - usual) < ALIKE * usual && h.rest() < CLEAN;
+            if (like && !starry[i] && mesh.calm(h.x(), h.y())) {
+                starry[i] = true;
+                cells++;
+            }
+        }
+        if (cells < LEAST_SKY) {
+            return otherwise;
+        }
+        // Land is darker by far, and a file's own patterns look like stars there.
+        double high = mesh.quantile(starry, HIGH);
+        for (int i = 0; i < starry.length; i++) {
+            starry[i] &= mesh.light[i] > LAND * high;
+        }
+        return mesh.mode(starry);
+    }
+
+    /** Stars so near a line, px, are not told from it. */
+    private static final double BESIDE = 14;
+
+    private static final double ALIKE = 0.25;
+    private static final double CLEAN = 0.12;
+    private static final double HIGH = 0.8;
+    private static final double LAND = 0.25;
+
+    /** Fewer cells are no sky to go by. */
+    private static final int LEAST_SKY = 12;
+}

@@ -1,0 +1,192 @@
+package org.halfdusk.frame;
+
+import java.util.Arrays;
+
+/** The smooth light of a frame and its noise, in cells that stars do not lift. */
+final class Mesh {
+    /** So many cells in a row of a frame that lies. */
+    private static final int CELLS = 28;
+
+    private static final int LEAST_CELL = 24;
+
+    final int cell;
+    final int columns;
+    final int rows;
+    final int width;
+    final int height;
+    private final int[][] counts;
+    private final long[] clipped;
+
+    /** Linear luminance of the smooth light, and one standard deviation of its pixels. */
+    final float[] light;
+
+    final float[] noise;
+
+    /** Share of a cell's pixels with a colour at the end. */
+    final float[] burnt;
+
+    Mesh(int width, int height) {
+        this.width = width;
+        this.height = height;
+        this.cell = Math.max(LEAST_CELL, Math.max(width, height) / CELLS);
+        this.columns = (width + cell - 1) / cell;
+        this.rows = (height + cell - 1) / cell;
+        this.counts = new int[columns * rows][Tones.BINS];
+        this.clipped = new long[columns * rows];
+        this.light = new float[columns * rows];
+        this.noise = new float[columns * rows];
+        this.burnt = new float[columns * rows];
+        this.between = new float[columns];
+    }
+
+    void add(int y, ScannedRow scanned) {
+        int row = y / cell * columns;
+        for (int cx = 0; cx < columns; cx++) {
+            int[] c = counts[row + cx];
+            int to = Math.min(width, (cx + 1) * cell);
+            long full = 0;
+            for (int x = cx * cell; x < to; x++) {
+                c[scanned.bins[x]]++;
+                full += scanned.most[x] >= Tones.FULL ? 1 : 0;
+            }
+            clipped[row + cx] += full;
+        }
+    }
+
+    /** When all rows are in. */
+    void done() {
+        for (int i = 0; i < counts.length; i++) {
+            int[] c = counts[i];
+            long all = 0;
+            for (int n : c) {
+                all += n;
+            }
+            double middle = quantile(c, all, 0.5);
+            double low = quantile(c, all, 0.1587);
+            double spread = Math.max(1.0, middle - low);
+            // Once more of what lies about it: stars lift the middle a little.
+            long inside = 0;
+            double sum = 0;
+            int from = (int) Math.max(0, Math.floor(middle - 2.5 * spread));
+            int to = (int) Math.min(Tones.BINS - 1, Math.ceil(middle + 2.0 * spread));
+            for (int k = from; k <= to; k++) {
+                inside += c[k];
+                sum += c[k] * Tones.linear(k);
+            }
+            light[i] = (float) (inside == 0 ? Tones.linear(middle) : sum / inside);
+            noise[i] = (float) Math.max(1e-5, Tones.linear(middle) - Tones.linear(middle - spread));
+            burnt[i] = (float) ((double) clipped[i] / Math.max(1, all));
+        }
+    }
+
+    private static double quantile(int[] c, long all, double share) {
+        double wanted = share * all;
+        double sum = 0;
+        for (int k = 0; k < c.length; k++) {
+            if (sum + c[k] >= wanted) {
+                return k - 0.5 + (c[k] == 0 ? 0 : (wanted - sum) / c[k]);
+            }
+            sum += c[k];
+        }
+        return c.length - 1;
+    }
+
+    int at(double x, double y) {
+        int cx = (int) Math.max(0, Math.min(columns - 1, x / cell));
+        int cy = (int) Math.max(0, Math.min(rows - 1, y / cell));
+        return cy * columns + cx;
+    }
+
+    /** Whether the light about a place is nearly even: as much in the cells beside its own. */
+    boolean calm(double x, double y) {
+        int cx = (int) Math.max(0, Math.min(columns - 1, x / cell));
+        int cy = (int) Math.max(0, Math.min(rows - 1, y / cell));
+        float own = light[cy * columns + cx];
+        for (int k = 0; k < 4; k++) {
+            int nx = cx + (k == 0 ? 1 : k == 1 ? -1 : 0);
+            int ny = cy + (k == 2 ? 1 : k == 3 ? -1 : 0);
+            if (nx >= 0
+                    && ny >= 0
+                    && nx < columns
+                    && ny < rows
+                    && Math.abs(light[ny * columns + nx] - own) > UNEVEN * own) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Light below which a share of some cells lies; NaN where there are none. */
+    double quantile(boolean[] which, double share) {
+        float[] all = new float[light.length];
+        int n = 0;
+        for (int i = 0; i < light.length; i++) {
+            if (which[i]) {
+                all[n++] = light[i];
+            }
+        }
+        Arrays.sort(all, 0, n);
+        return n == 0 ? Double.NaN : all[(int) Math.min(n - 1, share * n)];
+    }
+
+    /**
+     * Most frequent light of some cells: the middle of where half of them lie closest, of these half again, and so on.
+     *
+     * @return NaN where there are none
+     */
+    double mode(boolean[] which) {
+        float[] all = new float[light.length];
+        int n = 0;
+        for (int i = 0; i < light.length; i++) {
+            if (which[i]) {
+                all[n++] = light[i];
+            }
+        }
+        Arrays.sort(all, 0, n);
+        int from = 0;
+        while (n > 2) {
+            int half = (n + 1) / 2;
+            int best = from;
+            for (int i = from; i + half <= from + n; i++) {
+                if (all[i + half - 1] - all[i] < all[best + half - 1] - all[best]) {
+                    best = i;
+                }
+            }
+            if (half == n) {
+                break;
+            }
+            from = best;
+            n = half;
+        }
+        return n == 0 ? Double.NaN : (all[from] + all[from + n - 1]) / 2;
+    }
+
+    private static final double UNEVEN = 0.12;
+
+    /** The smooth light along a row, between the middles of cells. */
+    void lightRow(int y, float[] out) {
+        double fy = Math.max(0, Math.min(rows - 1, (y + 0.5) / cell - 0.5));
+        int y0 = (int) fy;
+        int y1 = Math.min(rows - 1, y0 + 1);
+        float wy = (float) (fy - y0);
+        for (int c = 0; c < columns; c++) {
+            between[c] = light[y0 * columns + c] * (1 - wy) + light[y1 * columns + c] * wy;
+        }
+        float half = cell / 2f;
+        int first = Math.min(width, cell / 2);
+        Arrays.fill(out, 0, first, between[0]);
+        for (int c = 0; c < columns; c++) {
+            float left = between[c];
+            float step = c + 1 < columns ? (between[c + 1] - left) / cell : 0;
+            int from = Math.min(width, first + c * cell);
+            int to = c + 1 < columns ? Math.min(width, from + cell) : width;
+            float v = left + step * (from + 0.5f - half - c * cell);
+            for (int x = from; x < to; x++) {
+                out[x] = v;
+                v += step;
+            }
+        }
+    }
+
+    private final float[] between;
+}

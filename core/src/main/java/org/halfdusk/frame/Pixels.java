@@ -1,0 +1,30 @@
+package org.halfdusk.frame;
+
+/** A decoded picture as it is shown, turned upright: x to the right, y down, (0, 0) the centre of the top left pixel. */
+public interface Pixels {
+    int width();
+
+    int height();
+
+    /**
+     * Part of a row as linear light, 0 to 1 where 1 is clipping.
+     *
+     * @param x of the first pixel, with {@code n} of them inside the picture
+     */
+    void row(int y, int x, int n, float[] red, float[] green, float[] blue);
+
+    /** Luminance of linear colours (ITU-R BT.709). */
+    static float luminance(float red, float green, float blue) {
+        return 0.2126f * red + 0.7152f * green + 0.0722f * blue;
+    }
+
+    /** The sRGB curve (IEC 61966-2-1): linear light to code, both 0 to 1. */
+    static double code(double linear) {
+        return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
+    }
+
+    /** And back. */
+    static double linear(double code) {
+        return code <= 0.04045 ? code / 12.92 : Math.pow((code + 0.055) / 1.055, 2.4);
+    }
+}

@@ -1,0 +1,36 @@
+package org.halfdusk.frame;
+
+/** A row of a frame with what all that count need of it, worked out once. */
+final class ScannedRow {
+    final int width;
+    final float[] red;
+    final float[] green;
+    final float[] blue;
+
+    /** Linear luminance, the brightest of the three colours, and the luminance's bin of {@link Tones}. */
+    final float[] luminance;
+
+    final float[] most;
+    final short[] bins;
+
+    ScannedRow(int width) {
+        this.width = width;
+        this.red = new float[width];
+        this.green = new float[width];
+        this.blue = new float[width];
+        this.luminance = new float[width];
+        this.most = new float[width];
+        this.bins = new short[width];
+    }
+
+    void read(Pixels pixels, int y) {
+        pixels.row(y, 0, width, red, green, blue);
+        for (int x = 0; x < width; x++) {
+            luminance[x] = Pixels.luminance(red[x], green[x], blue[x]);
+            most[x] = Math.max(red[x], Math.max(green[x], blue[x]));
+        }
+        for (int x = 0; x < width; x++) {
+            bins[x] = Tones.bin(luminance[x]);
+        }
+    }
+}

@@ -1,0 +1,469 @@
+package org.halfdusk.frame;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.sky.Refraction;
+
+/**
+ * Matches a frame's stars with the catalogue. Pairs of its brightest are compared with pairs of the catalogue's by their distance; each
+ * pair that fits says how the camera must have stood, and how many others then fit says whether it did. The best is made better by least
+ * squares in steps that let in fainter stars and allow less. First near the plan, then farther, then all over the sky.
+ */
+final class Solver {
+    private static final int PAIRED = 26;
+    private static final int MOST_CATALOGUE = 90;
+    private static final int VERIFIED = 45;
+    private static final int DETECTED = 130;
+    private static final int KEPT = 12;
+    private static final int LEAST_MATCHED = 8;
+
+    private final SkyGuess guess;
+    private final int width;
+    private final int height;
+    private final double[][] found;
+    private final Projection nominal;
+
+    /** @param found x and y of detections, the brightest first */
+    Solver(SkyGuess guess, int width, int height, double[][] found) {
+        this.guess = guess;
+        this.width = width;
+        this.height = height;
+        this.found = found;
+        this.nominal = new Projection(guess.fisheye(), guess.focalMm() * 1000 / guess.pitchMicrons(), 0, width, height);
+    }
+
+    /** @param matrix rows right, up, forward in north, east, up @param pairs star of the catalogue and detection */
+    record Solved(Projection lens, double[] matrix, List<int[]> pairs, double residual) {
+        Solution solution(SkyGuess guess, SkyLight.Through t, List<List<OptionalDouble>> sky) {
+            double north = matrix[6];
+            double east = matrix[7];
+            double up = Math.max(-1, Math.min(1, matrix[8]));
+            double azimuth = (Math.toDegrees(Math.atan2(east, north)) + 360) % 360;
+            double apparent = Math.toDegrees(Math.asin(up));
+            // East of the middle along the horizon, and across that towards the zenith.
+            double a = Math.toRadians(azimuth);
+            double h = Math.toRadians(apparent);
+            double[] e1 = {-Math.sin(a), Math.cos(a), 0};
+            double[] e2 = {-Math.cos(a) * Math.sin(h), -Math.sin(a) * Math.sin(h), Math.cos(h)};
+            double[] right = {matrix[0], matrix[1], matrix[2]};
+            double roll = Math.toDegrees(Math.atan2(dot(right, e2), dot(right, e1)));
+            return new Solution(
+                    azimuth,
+                    Refraction.STANDARD.airless(apparent),
+                    roll,
+                    lens.focalPx() * guess.pitchMicrons() / 1000,
+                    lens.k1(),
+                    List.of(north, east, up),
+                    residual,
+                    pairs.size(),
+                    t.z(),
+                    t.extinction(),
+                    sky);
+        }
+    }
+
+    Optional<Solved> solve() {
+        double field = Math.toDegrees(Math.acos(nominal.direction(0, 0)[2]));
+        double[] reaches = guess.clockKnown()
+                ? new double[] {field + 8, field + 40, ALL_OVER}
+                : new double[] {field + 8, field + UNSURE};
+        for (double reach : reaches) {
+            Optional<Solved> s = near(reach);
+            if (s.isPresent()) {
+                return s.filter(f -> guess.clockKnown() || off(f.matrix()) < UNSURE);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static final double ALL_OVER = 180;
+
+    /** Degrees that a camera is aimed off its plan at most where its clock may be wrong: farther, the clock is as likely at fault†. */
+    private static final double UNSURE = 15;
+
+    private double[] aim() {
+        double az = Math.toRadians(guess.azimuthDegrees());
+        double alt = Math.toRadians(guess.altitudeDegrees());
+        return new double[] {Math.cos(alt) * Math.cos(az), Math.cos(alt) * Math.sin(az), Math.sin(alt)};
+    }
+
+    private double off(double[] matrix) {
+        return degrees(dot(new double[] {matrix[6], matrix[7], matrix[8]}, aim()));
+    }
+
+    private double[] vector(SkyGuess.Known k) {
+        return new double[] {k.north(), k.east(), k.up()};
+    }
+
+    private static double dot(double[] a, double[] b) {
+        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+
+    private static double[] cross(double[] a, double[] b) {
+        return new double[] {a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]};
+    }
+
+    private static double[] unit(double[] a) {
+        double l = Math.sqrt(dot(a, a));
+        return new double[] {a[0] / l, a[1] / l, a[2] / l};
+    }
+
+    private record Pair(int a, int b, double degrees) {}
+
+    private record Hypothesis(double[] matrix, int matched) {}
+
+    private Optional<Solved> near(double reachDegrees) {
+        double[] aim = aim();
+        double least = Math.cos(Math.toRadians(Math.min(180, reachDegrees)));
+        List<double[]> stars = new ArrayList<>();
+        for (SkyGuess.Known k : guess.stars()) {
+            double[] v = vector(k);
+            if (k.altitudeDegrees() > 2 && dot(v, aim) >= least && stars.size() < most(reachDegrees)) {
+                stars.add(v);
+            }
+        }
+        List<Pair> catalogue = new ArrayList<>();
+        for (int i = 0; i < stars.size(); i++) {
+            for (int k = i + 1; k < stars.size(); k++) {
+                catalogue.add(new Pair(i, k, degrees(dot(stars.get(i), stars.get(k)))));
+            }
+        }
+        catalogue.sort(Comparator.comparingDouble(Pair::degrees));
+        double[] angles = catalogue.stream().mapToDouble(Pair::degrees).toArray();
+        int n = Math.min(PAIRED, found.length);
+        double[][] seen = new double[n][];
+        for (int i = 0; i < n; i++) {
+            seen[i] = nominal.direction(found[i][0], found[i][1]);
+        }
+        Grid grid = new Grid(Math.min(DETECTED, found.length), tolerance());
+        List<Hypothesis> best = new ArrayList<>();
+        double[] at = new double[2];
+        for (int i = 0; i < n; i++) {
+            for (int k = i + 1; k < n; k++) {
+                double apart = degrees(dot(seen[i], seen[k]));
+                double slack = 0.025 * apart + 0.1;
+                if (apart < 12 * slack) {
+                    continue;
+                }
+                int from = Arrays.binarySearch(angles, apart - slack);
+                for (int p = from < 0 ? -from - 1 : from; p < angles.length && angles[p] <= apart + slack; p++) {
+                    Pair c = catalogue.get(p);
+                    tried(seen[i], seen[k], stars.get(c.a()), stars.get(c.b()), stars, grid, best, at);
+                    tried(seen[i], seen[k], stars.get(c.b()), stars.get(c.a()), stars, grid, best, at);
+                }
+            }
+        }
+        return best.stream()
+                .map(h -> refined(h.matrix()))
+                .flatMap(Optional::stream)
+                .max(Comparator.comparingInt(s -> s.pairs().size()));
+    }
+
+    private int most(double reachDegrees) {
+        return reachDegrees >= 180 ? 2 * MOST_CATALOGUE : MOST_CATALOGUE;
+    }
+
+    private double tolerance() {
+        return Math.max(8, 0.011 * Math.max(width, height));
+    }
+
+    private static double degrees(double cosine) {
+        return Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, cosine))));
+    }
+
+    /** How the camera stands where two of its directions are two of the sky's; kept where many others fit as well. */
+    private void tried(
+            double[] s1,
+            double[] s2,
+            double[] c1,
+            double[] c2,
+            List<double[]> stars,
+            Grid grid,
+            List<Hypothesis> best,
+            double[] at) {
+        double[] sx = unit(new double[] {s1[0] + s2[0], s1[1] + s2[1], s1[2] + s2[2]});
+        double[] sz = unit(cross(s1, s2));
+        double[] sy = cross(sz, sx);
+        double[] cx = unit(new double[] {c1[0] + c2[0], c1[1] + c2[1], c1[2] + c2[2]});
+        double[] cz = unit(cross(c1, c2));
+        double[] cy = cross(cz, cx);
+        double[] m = new double[9];
+        for (int r = 0; r < 3; r++) {
+            for (int c = 0; c < 3; c++) {
+                m[3 * r + c] = sx[r] * cx[c] + sy[r] * cy[c] + sz[r] * cz[c];
+            }
+        }
+        int matched = 0;
+        int inside = 0;
+        for (int i = 0; i < stars.size() && inside < VERIFIED; i++) {
+            double[] v = stars.get(i);
+            double c = m[6] * v[0] + m[7] * v[1] + m[8] * v[2];
+            if (c < 0.02) {
+                continue;
+            }
+            if (!nominal.project(
+                            m[0] * v[0] + m[1] * v[1] + m[2] * v[2], m[3] * v[0] + m[4] * v[1] + m[5] * v[2], c, at)
+                    || at[0] < 0
+                    || at[1] < 0
+                    || at[0] >= width
+                    || at[1] >= height) {
+                continue;
+            }
+            inside++;
+            matched += grid.nearest(at[0], at[1], tolerance()) >= 0 ? 1 : 0;
+            if (inside == 12 && matched < 3) {
+                return;
+            }
+        }
+        if (matched < 5 || matched < 0.2 * inside) {
+            return;
+        }
+        if (best.size() < KEPT) {
+            best.add(new Hypothesis(m, matched));
+        } else {
+            int worst = 0;
+            for (int i = 1; i < best.size(); i++) {
+                worst = best.get(i).matched() < best.get(worst).matched() ? i : worst;
+            }
+            if (best.get(worst).matched() < matched) {
+                best.set(worst, new Hypothesis(m, matched));
+            }
+        }
+    }
+
+    /** Detections by place. */
+    private final class Grid {
+        private final int cell;
+        private final int columns;
+        private final List<List<Integer>> cells = new ArrayList<>();
+
+        Grid(int count, double reach) {
+            this.cell = (int) Math.ceil(reach);
+            this.columns = width / cell + 1;
+            int rows = height / cell + 1;
+            for (int i = 0; i < columns * rows; i++) {
+                cells.add(new ArrayList<>(1));
+            }
+            for (int i = 0; i < count; i++) {
+                int x = (int) Math.max(0, Math.min(width - 1, found[i][0])) / cell;
+                int y = (int) Math.max(0, Math.min(height - 1, found[i][1])) / cell;
+                cells.get(y * columns + x).add(i);
+            }
+        }
+
+        /** The nearest detection within a reach; −1 for none. */
+        int nearest(double x, double y, double reach) {
+            int best = -1;
+            double least = reach * reach;
+            int cx = (int) x / cell;
+            int cy = (int) y / cell;
+            for (int gy = Math.max(0, cy - 1); gy <= cy + 1 && gy * columns < cells.size(); gy++) {
+                for (int gx = Math.max(0, cx - 1); gx <= Math.min(columns - 1, cx + 1); gx++) {
+                    for (int i : cells.get(gy * columns + gx)) {
+                        double d = (found[i][0] - x) * (found[i][0] - x) + (found[i][1] - y) * (found[i][1] - y);
+                        if (d < least) {
+                            least = d;
+                            best = i;
+                        }
+                    }
+                }
+            }
+            return best;
+        }
+    }
+
+    /** Steps of letting in fainter stars and allowing less: catalogue stars in the frame, reach in px, whether distortion is found too. */
+    private record Step(int stars, double reach, boolean distortion) {}
+
+    private Optional<Solved> refined(double[] start) {
+        double scale = Math.max(width, height) / 1800.0;
+        List<Step> steps = List.of(
+                new Step(40, 20 * scale, false),
+                new Step(60, 14 * scale, true),
+                new Step(120, 7 * scale, true),
+                new Step(300, 3.5 * scale, true),
+                new Step(1200, 2 * scale, true),
+                new Step(1200, 1.6 * scale, true));
+        Projection lens = nominal;
+        double[] m = start.clone();
+        List<int[]> pairs = List.of();
+        int inside = 0;
+        for (Step s : steps) {
+            int count = Math.min(found.length, 3 * s.stars());
+            Grid grid = new Grid(count, s.reach());
+            for (int round = 0; round < 3; round++) {
+                List<int[]> now = new ArrayList<>();
+                inside = matches(lens, m, s, grid, now);
+                if (now.size() < LEAST_MATCHED - 2) {
+                    return Optional.empty();
+                }
+                pairs = now;
+                lens = fitted(lens, m, pairs, s.distortion() && pairs.size() >= 20);
+                if (lens.focalPx() < 0.85 * nominal.focalPx() || lens.focalPx() > 1.18 * nominal.focalPx()) {
+                    return Optional.empty();
+                }
+            }
+        }
+        double[] off = residuals(lens, m, pairs);
+        Arrays.sort(off);
+        double median = off[off.length / 2];
+        double reach = steps.get(steps.size() - 1).reach();
+        double chance = inside
+                * Math.min(found.length, 3.0 * Math.max(inside, 40))
+                * Math.PI
+                * reach
+                * reach
+                / ((double) width * height);
+        boolean sure = pairs.size() >= LEAST_MATCHED
+                && pairs.size() >= 0.22 * inside
+                && pairs.size() > 4 * chance + 4
+                && median < 0.45 * reach
+                && ordered(pairs);
+        return sure ? Optional.of(new Solved(lens, m, pairs, median)) : Optional.empty();
+    }
+
+    private int matches(Projection lens, double[] m, Step s, Grid grid, List<int[]> pairs) {
+        double[] at = new double[2];
+        int inside = 0;
+        List<SkyGuess.Known> stars = guess.stars();
+        boolean[] taken = new boolean[found.length];
+        for (int i = 0; i < stars.size() && inside < s.stars(); i++) {
+            double[] v = vector(stars.get(i));
+            double c = m[6] * v[0] + m[7] * v[1] + m[8] * v[2];
+            if (c <= 0
+                    || !lens.project(
+                            m[0] * v[0] + m[1] * v[1] + m[2] * v[2], m[3] * v[0] + m[4] * v[1] + m[5] * v[2], c, at)
+                    || at[0] < 2
+                    || at[1] < 2
+                    || at[0] >= width - 2
+                    || at[1] >= height - 2) {
+                continue;
+            }
+            inside++;
+            int d = grid.nearest(at[0], at[1], s.reach());
+            if (d >= 0 && !taken[d]) {
+                taken[d] = true;
+                pairs.add(new int[] {i, d});
+            }
+        }
+        return inside;
+    }
+
+    /** Bright stars of the catalogue are bright in the frame, by the ranks of both. */
+    private static boolean ordered(List<int[]> pairs) {
+        int n = pairs.size();
+        Integer[] byFound = new Integer[n];
+        for (int i = 0; i < n; i++) {
+            byFound[i] = i;
+        }
+        Arrays.sort(byFound, Comparator.comparingInt(i -> pairs.get(i)[1]));
+        double sum = 0;
+        for (int rank = 0; rank < n; rank++) {
+            // Pairs stand in the catalogue's order.
+            double d = rank - byFound[rank];
+            sum += d * d;
+        }
+        return 1 - 6 * sum / ((double) n * ((double) n * n - 1)) > 0.45;
+    }
+
+    private double[] residuals(Projection lens, double[] m, List<int[]> pairs) {
+        double[] at = new double[2];
+        double[] off = new double[pairs.size()];
+        for (int i = 0; i < off.length; i++) {
+            place(lens, m, pairs.get(i)[0], at);
+            double[] d = found[pairs.get(i)[1]];
+            off[i] = Math.hypot(at[0] - d[0], at[1] - d[1]);
+        }
+        return off;
+    }
+
+    private void place(Projection lens, double[] m, int star, double[] at) {
+        double[] v = vector(guess.stars().get(star));
+        lens.project(
+                m[0] * v[0] + m[1] * v[1] + m[2] * v[2],
+                m[3] * v[0] + m[4] * v[1] + m[5] * v[2],
+                m[6] * v[0] + m[7] * v[1] + m[8] * v[2],
+                at);
+    }
+
+    /** One step of least squares for the turn (in place), the focal length and the distortion; what is far off counts less. */
+    private Projection fitted(Projection lens, double[] m, List<int[]> pairs, boolean distortion) {
+        int n = distortion ? 5 : 4;
+        double[] off = residuals(lens, m, pairs);
+        double[] sorted = off.clone();
+        Arrays.sort(sorted);
+        double usual = Math.max(0.05, sorted[sorted.length / 2]);
+        double[][] normal = new double[n][n];
+        double[] side = new double[n];
+        double[] here = new double[2];
+        double[] there = new double[2];
+        double step = 1e-5;
+        for (int i = 0; i < pairs.size(); i++) {
+            int star = pairs.get(i)[0];
+            double[] d = found[pairs.get(i)[1]];
+            place(lens, m, star, here);
+            double weight = 1 / (1 + Math.pow(off[i] / (2.5 * usual), 2));
+            double[][] g = new double[n][2];
+            for (int p = 0; p < n; p++) {
+                Projection l = p == 3
+                        ? new Projection(lens.fisheye(), lens.focalPx() * (1 + step), lens.k1(), width, height)
+                        : p == 4
+                                ? new Projection(lens.fisheye(), lens.focalPx(), lens.k1() + step, width, height)
+                                : lens;
+                place(l, p < 3 ? turned(m, p, step) : m, star, there);
+                g[p][0] = (there[0] - here[0]) / step;
+                g[p][1] = (there[1] - here[1]) / step;
+            }
+            for (int k = 0; k < 2; k++) {
+                double miss = d[k] - here[k];
+                for (int p = 0; p < n; p++) {
+                    side[p] += weight * g[p][k] * miss;
+                    for (int q = 0; q < n; q++) {
+                        normal[p][q] += weight * g[p][k] * g[q][k];
+                    }
+                }
+            }
+        }
+        double[] change = LeastSquares.solved(normal, side, 1e-9);
+        if (change.length == 0) {
+            return lens;
+        }
+        double[] next = m;
+        for (int p = 0; p < 3; p++) {
+            next = turned(next, p, change[p]);
+        }
+        System.arraycopy(orthogonal(next), 0, m, 0, 9);
+        double focal = lens.focalPx() * (1 + Math.max(-0.1, Math.min(0.1, change[3])));
+        double k1 = n > 4 ? Math.max(-0.3, Math.min(0.3, lens.k1() + change[4])) : lens.k1();
+        return new Projection(lens.fisheye(), focal, k1, width, height);
+    }
+
+    /** Rows turned about one of the camera's own axes. */
+    private static double[] turned(double[] m, int axis, double angle) {
+        int a = (axis + 1) % 3;
+        int b = (axis + 2) % 3;
+        double c = Math.cos(angle);
+        double s = Math.sin(angle);
+        double[] t = m.clone();
+        for (int i = 0; i < 3; i++) {
+            t[3 * a + i] = c * m[3 * a + i] - s * m[3 * b + i];
+            t[3 * b + i] = s * m[3 * a + i] + c * m[3 * b + i];
+        }
+        return t;
+    }
+
+    private static double[] orthogonal(double[] m) {
+        double[] f = unit(new double[] {m[6], m[7], m[8]});
+        double[] r = {m[0], m[1], m[2]};
+        double k = dot(r, f);
+        r = unit(new double[] {r[0] - k * f[0], r[1] - k * f[1], r[2] - k * f[2]});
+        double[] u = {m[3], m[4], m[5]};
+        double[] cross = cross(f, r);
+        double sign = dot(cross, u) >= 0 ? 1 : -1;
+        return new double[] {r[0], r[1], r[2], sign * cross[0], sign * cross[1], sign * cross[2], f[0], f[1], f[2]};
+    }
+}

@@ -1,0 +1,180 @@
+package org.halfdusk.frame;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.frame.Spots.Spot;
+
+/**
+ * The shapes of a frame's stars over its field.
+ *
+ * @param count of all points of light that are no hot pixels
+ * @param all over the whole field
+ * @param cells three rows of three, from the top left
+ * @param shapes that were fitted
+ */
+record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes, double sigma) {
+    static final int SIDE = 3;
+
+    /** So many are fitted in a cell; a median asks for no more. */
+    private static final int MOST_FITTED = 70;
+
+    private static final int MOST_TRAILS = 24;
+
+    /** A cell with fewer says nothing. */
+    private static final int LEAST = 4;
+
+    private static final double STRONG = 16;
+    private static final double ROUND = 1.03;
+
+    /** A neighbour with less of a star's height does not bend its shape. */
+    private static final double NEIGHBOUR = 0.1;
+
+    /** Of less elongated stars a segment is told from the second moments alone. */
+    private static final double SHORT = 1.2;
+
+    private static final int FARTHEST = 24;
+    private static final int NEAREST = 5;
+
+    /** A hot pixel keeps nearly all of its light to itself; what was smoothed by a file keeps a little less†. */
+    static final float HOT = 0.55f;
+
+    static StarField of(Pixels pixels, Mesh mesh, List<Spot> spots) {
+        List<Spot> stars = spots.stream().filter(s -> s.sharp() < HOT).toList();
+        StarFits fits = new StarFits(pixels, mesh);
+        double guess = guess(fits, mesh, stars);
+        int reach = (int) Math.max(NEAREST, Math.min(FARTHEST, Math.ceil(4.0 * guess)));
+        boolean[] alone = alone(stars, reach);
+        List<List<Shape>> found = new ArrayList<>();
+        for (int i = 0; i < SIDE * SIDE; i++) {
+            found.add(new ArrayList<>());
+        }
+        for (int i = 0; i < stars.size(); i++) {
+            Spot s = stars.get(i);
+            List<Shape> mine = found.get(cellOf(pixels.width(), pixels.height(), s.x(), s.y()));
+            if (s.burnt() || !alone[i] || s.strength() < STRONG || mine.size() >= MOST_FITTED) {
+                continue;
+            }
+            fits.bell(s, guess, reach)
+                    .filter(h -> Math.hypot(h.x() - s.x(), h.y() - s.y()) < 2 + guess && h.major() < 3.0 * reach)
+                    .ifPresent(mine::add);
+        }
+        FieldCell[] cells = new FieldCell[SIDE * SIDE];
+        List<Shape> all = new ArrayList<>();
+        found.forEach(all::addAll);
+        double sigma = narrow(all) / StarFits.WIDTH;
+        List<StarFits.Trail> trails = new ArrayList<>();
+        for (int i = 0; i < cells.length; i++) {
+            double own = narrow(found.get(i)) / StarFits.WIDTH;
+            List<StarFits.Trail> here = found.get(i).stream()
+                    .limit(MOST_TRAILS)
+                    .flatMap(h -> fits.trail(h, own, trailReach(h, reach)).stream())
+                    .toList();
+            trails.addAll(here);
+            cells[i] = summed(found.get(i), here);
+        }
+        return new StarField(stars.size(), summed(all, trails), cells, List.copyOf(all), sigma);
+    }
+
+    private static int trailReach(Shape h, int reach) {
+        return (int) Math.max(reach, Math.min(FARTHEST, Math.ceil(h.major() * 1.3)));
+    }
+
+    static int cellOf(int width, int height, double x, double y) {
+        int cx = (int) Math.max(0, Math.min(SIDE - 1, x * SIDE / width));
+        int cy = (int) Math.max(0, Math.min(SIDE - 1, y * SIDE / height));
+        return cy * SIDE + cx;
+    }
+
+    /** Standard deviation of the stars, from the strongest that are not burnt: a low one of them, since edges of the land look like wide ones. */
+    private static double guess(StarFits fits, Mesh mesh, List<Spot> stars) {
+        List<Double> widths = new ArrayList<>();
+        for (Spot s : stars) {
+            if (!s.burnt() && mesh.calm(s.x(), s.y()) && widths.size() < GUESSED) {
+                fits.bell(s, 1.3, 9).map(Shape::width).ifPresent(widths::add);
+            }
+        }
+        widths.sort(Comparator.naturalOrder());
+        return widths.isEmpty() ? 1.0 : Math.max(0.6, widths.get(widths.size() * 2 / 5) / StarFits.WIDTH);
+    }
+
+    private static final int GUESSED = 120;
+
+    /** Which have no other near them that would bend their shape. */
+    private static boolean[] alone(List<Spot> stars, int reach) {
+        Integer[] order = new Integer[stars.size()];
+        for (int i = 0; i < order.length; i++) {
+            order[i] = i;
+        }
+        Arrays.sort(order, Comparator.comparingDouble(i -> stars.get(i).y()));
+        boolean[] alone = new boolean[order.length];
+        Arrays.fill(alone, true);
+        double near = reach + 2.0;
+        for (int a = 0; a < order.length; a++) {
+            Spot s = stars.get(order[a]);
+            for (int b = a + 1; b < order.length && stars.get(order[b]).y() - s.y() < near; b++) {
+                Spot t = stars.get(order[b]);
+                if (Math.abs(t.x() - s.x()) < near) {
+                    if (t.peak() > NEIGHBOUR * s.peak()) {
+                        alone[order[a]] = false;
+                    }
+                    if (s.peak() > NEIGHBOUR * t.peak()) {
+                        alone[order[b]] = false;
+                    }
+                }
+            }
+        }
+        return alone;
+    }
+
+    /** The narrow side of the sharpest fifth: what the lens draws where nothing moves, px. */
+    private static double narrow(List<Shape> shapes) {
+        List<Double> minor = shapes.stream().map(Shape::minor).sorted().toList();
+        return minor.isEmpty() ? StarFits.WIDTH : minor.get(minor.size() / 2);
+    }
+
+    private static FieldCell summed(List<Shape> shapes, List<StarFits.Trail> trails) {
+        if (shapes.size() < LEAST) {
+            return FieldCell.NONE;
+        }
+        // Medians of the bells' second moments: noise stretches each star this way or that, and their mean stays round.
+        List<Double> round = new ArrayList<>();
+        List<Double> level = new ArrayList<>();
+        List<Double> aslant = new ArrayList<>();
+        for (Shape h : shapes) {
+            double major = h.major() * h.major();
+            double minor = h.minor() * h.minor();
+            double twice = 2 * Math.toRadians(h.angle());
+            round.add(major + minor);
+            level.add((major - minor) * Math.cos(twice));
+            aslant.add((major - minor) * Math.sin(twice));
+        }
+        double both = median(round);
+        double apart = Math.hypot(median(level), median(aslant));
+        double elongation = Math.sqrt((both + apart) / Math.max(1e-9, both - apart));
+        double direction = (Math.toDegrees(0.5 * Math.atan2(median(aslant), median(level))) + 180) % 180;
+        double drawn = Math.sqrt(12 * apart) / StarFits.WIDTH;
+        double trail = trails.isEmpty() || elongation < SHORT
+                ? drawn
+                : median(trails.stream().map(StarFits.Trail::length).toList());
+        return new FieldCell(
+                shapes.size(),
+                median(shapes.stream().map(Shape::width).toList()),
+                elongation,
+                trail,
+                elongation < ROUND ? Double.NaN : direction);
+    }
+
+    static double median(List<Double> values) {
+        List<Double> sorted = values.stream().sorted().toList();
+        int n = sorted.size();
+        return n == 0 ? Double.NaN : n % 2 == 1 ? sorted.get(n / 2) : (sorted.get(n / 2 - 1) + sorted.get(n / 2)) / 2;
+    }
+
+    Optional<FieldCell> cell(int column, int row) {
+        FieldCell c = cells[row * SIDE + column];
+        return c.known() ? Optional.of(c) : Optional.empty();
+    }
+}

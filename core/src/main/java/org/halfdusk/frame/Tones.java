@@ -1,0 +1,128 @@
+package org.halfdusk.frame;
+
+import java.util.Arrays;
+
+/**
+ * How a frame's light is spread: over all of it, and in cells of a mesh.
+ *
+ * @param peak code of the most frequent luminance, 0 to 1
+ * @param belowBlack share of pixels at code 0
+ * @param clipped share of pixels with any colour at the end
+ * @param clippedAll share with all colours there
+ * @param counts of luminance codes, 256 equal bins
+ */
+public record Tones(double peak, double belowBlack, double clipped, double clippedAll, int[] counts) {
+    /** Bins of luminance codes: four to a level of 8 bits. */
+    static final int BINS = 1024;
+
+    private static final int LEVELS = 256;
+
+    static final float FULL = 0.9999f;
+    private static final int FINE = 65_536;
+
+    /** From linear light in fine steps to its bin. */
+    private static final short[] BIN = bins();
+
+    private static short[] bins() {
+        short[] all = new short[2 * FINE];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = (short) Math.min(BINS - 1, (int) (Pixels.code(Math.min(1, (double) i / FINE)) * BINS));
+        }
+        return all;
+    }
+
+    static short bin(float linear) {
+        return BIN[(int) (linear * FINE) & 0x1ffff];
+    }
+
+    /** Linear light in the middle of a bin. */
+    static double linear(double bin) {
+        return Pixels.linear((bin + 0.5) / BINS);
+    }
+
+    /** Counts while a frame is gone through. */
+    static final class Counting {
+        private final int[] counts = new int[BINS];
+        private long pixels;
+        private long black;
+        private long any;
+        private long every;
+
+        void row(ScannedRow row) {
+            for (int i = 0; i < row.width; i++) {
+                counts[row.bins[i]]++;
+                if (row.most[i] >= FULL) {
+                    any++;
+                    every += Math.min(row.red[i], Math.min(row.green[i], row.blue[i])) >= FULL ? 1 : 0;
+                } else if (row.luminance[i] <= 0) {
+                    black++;
+                }
+            }
+            pixels += row.width;
+        }
+
+        /** Mean linear light of the pixels about the most frequent one, as many below it as above. */
+        double about(Tones t) {
+            int at = (int) (t.peak() * BINS);
+            int reach = 0;
+            // Down to where there are half as many: that side no star has lifted.
+            while (at - reach > 0 && counts[at - reach] * 2 > counts[at]) {
+                reach++;
+            }
+            double sum = 0;
+            long n = 0;
+            for (int i = Math.max(0, at - reach); i <= Math.min(BINS - 1, at + reach); i++) {
+                sum += counts[i] * linear(i);
+                n += counts[i];
+            }
+            return n == 0 ? linear(at) : sum / n;
+        }
+
+        Tones done() {
+            int[] levels = new int[LEVELS];
+            for (int i = 0; i < BINS; i++) {
+                levels[i * LEVELS / BINS] += counts[i];
+            }
+            return new Tones(
+                    (mode(counts) + 0.5) / BINS,
+                    (double) black / pixels,
+                    (double) any / pixels,
+                    (double) every / pixels,
+                    levels);
+        }
+    }
+
+    /** Most frequent bin of a histogram smoothed over a level on each side, the bins at the ends left out. */
+    static double mode(int[] counts) {
+        int width = BINS / LEVELS;
+        long best = -1;
+        int at = 0;
+        long sum = 0;
+        for (int i = 0; i < 2 * width + 1; i++) {
+            sum += counts[i];
+        }
+        for (int i = width; i + width + 1 < BINS - width; i++) {
+            if (sum > best) {
+                best = sum;
+                at = i;
+            }
+            sum += counts[i + width + 1] - counts[i - width];
+        }
+        return at;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Tones t
+                && t.peak == peak
+                && t.belowBlack == belowBlack
+                && t.clipped == clipped
+                && t.clippedAll == clippedAll
+                && Arrays.equals(t.counts, counts);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(counts);
+    }
+}
