@@ -43,6 +43,9 @@ class FiringDesk implements DisposableBean {
     private final Duration lead;
     private final Map<Key, Firing> all = new ConcurrentHashMap<>();
 
+    /** How early each rig's camera has to be told, from the firings before. */
+    private final Map<Integer, Duration> learnt = new ConcurrentHashMap<>();
+
     FiringDesk(
             Clock clock,
             MachineClock machine,
@@ -141,19 +144,22 @@ class FiringDesk implements DisposableBean {
     private final Map<Key, Thread> threads = new ConcurrentHashMap<>();
 
     private void go(ShootDesk.Open open, List<CameraPort.Order> orders, Firing firing) {
+        CameraPort camera = camera(open);
         try {
-            new Conductor(camera(open), clock, this::rest).go(orders, firing::heard);
+            new Conductor(camera, clock, this::rest).go(orders, firing::heard);
         } catch (InterruptedException e) {
             firing.stopped = true;
         } finally {
+            learnt.put(open.rig(), camera.lead());
             firing.over = true;
         }
     }
 
     private CameraPort camera(ShootDesk.Open open) {
         int rig = open.rig() + 1;
-        return command.<CameraPort>map(c ->
-                        dry ? new DryCamera(c, rig, clock) : new CommandCamera(c, rig, patience, lead, clock, machine))
+        return command.<CameraPort>map(c -> dry
+                        ? new DryCamera(c, rig, clock)
+                        : new CommandCamera(c, rig, patience, learnt.getOrDefault(open.rig(), lead), clock, machine))
                 .orElseGet(() -> new StandInCamera(open, clock, this::rest));
     }
 
