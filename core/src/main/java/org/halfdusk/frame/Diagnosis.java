@@ -53,15 +53,24 @@ final class Diagnosis {
         if (disc && alone && p.most() > 0.08 && p.most() > 8 * background) {
             return FrameReading.Kind.MOON;
         }
-        if (field.shapes().size() >= LEAST_STARS) {
+        if (field.shapes().size() >= least()) {
             return FrameReading.Kind.STARS;
         }
-        if (background < DARK && hot() >= 10 && field.count() < 5 + hot() / 10) {
+        if (background < DARK && hot() >= 10 && coarse.shareAbove(SPARK) < 0.002) {
             return FrameReading.Kind.DARK_FRAME;
         }
         boolean sparks = coarse.shareAbove(Math.max(0.02, 6 * background)) > 0.01 && field.count() > 100;
         return background < 0.1 && sparks ? FrameReading.Kind.BURST : FrameReading.Kind.NOTHING;
     }
+
+    /** Fewer stars make no field; of a small piece of a frame less is asked. */
+    private int least() {
+        double share = pixels.width() * (double) pixels.height() / WHOLE;
+        return (int) Math.max(5, Math.min(LEAST_STARS, LEAST_STARS * share));
+    }
+
+    private static final double WHOLE = 500_000;
+    private static final double SPARK = 0.02;
 
     private long hot() {
         return found.spots().stream().filter(s -> s.sharp() >= StarField.HOT).count();
@@ -261,7 +270,8 @@ final class Diagnosis {
 
     /** A wide halo about stars whose core is as it was, growing outward as a lens fogs from its edge. */
     private void dew() {
-        if (background <= 0.0025) {
+        // Where light floods a part, every star has some of it about it.
+        if (background <= 0.0025 || brighter(1.6) > 0.05) {
             return;
         }
         double[] line = halos();
@@ -275,6 +285,15 @@ final class Diagnosis {
                         Locale.ROOT, "halos of %.0f %% of a star's light in the corners", Math.max(0, outer) * 100));
     }
 
+    /** Share of the cells that are so many times as light as the sky. */
+    private double brighter(double times) {
+        int n = 0;
+        for (float l : mesh.light) {
+            n += l > times * background ? 1 : 0;
+        }
+        return (double) n / mesh.light.length;
+    }
+
     private static final double HALO = 0.33;
     private static final double HALO_PX = 16;
 
@@ -286,8 +305,8 @@ final class Diagnosis {
         double half = Math.hypot(cx, cy);
         List<double[]> all = new ArrayList<>();
         for (Shape h : field.shapes()) {
-            double v = h.strength() > 25 && mesh.calm(h.x(), h.y())
-                    ? fits.halo(h, 1.8 * h.width(), 1.8 * h.width() + HALO_PX)
+            double v = h.strength() > 25 && mesh.calm(h.x(), h.y(), 2)
+                    ? fits.halo(h, 1.8 * h.width(), 1.8 * h.width() + Math.min(HALO_PX, mesh.cell / 4.0))
                     : Double.NaN;
             if (!Double.isNaN(v)) {
                 double q = Math.hypot(h.x() - cx, h.y() - cy) / half;
@@ -367,7 +386,7 @@ final class Diagnosis {
         int flooded = 0;
         int burnt = 0;
         for (int i = 0; i < mesh.light.length; i++) {
-            flooded += mesh.light[i] > Math.max(0.1, 4 * background) && mesh.burnt[i] < 0.5 ? 1 : 0;
+            flooded += mesh.light[i] > Math.max(0.03, 4 * background) && mesh.burnt[i] < 0.5 ? 1 : 0;
             burnt += mesh.burnt[i] >= 0.5 ? 1 : 0;
         }
         double share = (double) flooded / mesh.light.length;

@@ -15,6 +15,8 @@ final class Lines {
     /** Ground is looked at so far aside, px. */
     private static final int ASIDE = 8;
 
+    private static final int EDGE = 2 * ASIDE;
+
     private final Pixels pixels;
     private final Mesh mesh;
     private final double diagonal;
@@ -91,7 +93,7 @@ final class Lines {
         for (double t = -diagonal; t < diagonal; t += STEP) {
             double x = rho * c - t * s;
             double y = rho * s + t * c;
-            if (x >= ASIDE + 4 && y >= ASIDE + 4 && x < width - ASIDE - 4 && y < height - ASIDE - 4) {
+            if (x >= EDGE && y >= EDGE && x < width - EDGE && y < height - EDGE) {
                 steps.add(new double[] {x, y, ridge(x, y, c, s)});
             }
         }
@@ -128,7 +130,10 @@ final class Lines {
         return new Line(a[0], a[1], b[0], b[1], dashed, Math.min(1, high * 1.3));
     }
 
-    /** How much higher it is than on either side, over a step's length; the lower of the two sides counts, so that no edge is a line. */
+    /**
+     * How much higher it is than on either side, over a step's length. All three are looked at alike, so that noise lifts none above the
+     * others, and the brighter side counts, so that no edge is a line.
+     */
     private double ridge(double x, double y, double c, double s) {
         double middle = 0;
         double left = 0;
@@ -136,17 +141,23 @@ final class Lines {
         for (int k = -4; k < 4; k++) {
             double px = x - k * s;
             double py = y + k * c;
-            double m = 0;
-            for (int d = -2; d <= 2; d++) {
-                m = Math.max(m, at(px + d * c, py + d * s) + at(px + (d + 1) * c, py + (d + 1) * s));
-            }
-            middle += m / 2;
-            left += (at(px - ASIDE * c, py - ASIDE * s) + at(px - (ASIDE - 2) * c, py - (ASIDE - 2) * s)) / 2;
-            right += (at(px + ASIDE * c, py + ASIDE * s) + at(px + (ASIDE - 2) * c, py + (ASIDE - 2) * s)) / 2;
+            middle += highest(px, py, c, s);
+            left += highest(px - ASIDE * c, py - ASIDE * s, c, s);
+            right += highest(px + ASIDE * c, py + ASIDE * s, c, s);
         }
-        // The highest of some pixels of noise alone stands this far above their mean.
-        double chance = 0.85 * mesh.noise[mesh.at(x, y)];
-        return middle / 8 - Math.max(left, right) / 8 - chance;
+        return (middle - Math.max(left, right)) / 8;
+    }
+
+    /** The highest mean of two neighbours across a line. */
+    private double highest(double x, double y, double c, double s) {
+        double most = 0;
+        double before = at(x - 2 * c, y - 2 * s);
+        for (int d = -1; d <= 3; d++) {
+            double here = at(x + d * c, y + d * s);
+            most = Math.max(most, (before + here) / 2);
+            before = here;
+        }
+        return most;
     }
 
     private final float[] r = new float[1];

@@ -99,18 +99,19 @@ final class Mesh {
 
     /** Whether the light about a place is nearly even: as much in the cells beside its own. */
     boolean calm(double x, double y) {
+        return calm(x, y, 1);
+    }
+
+    /** The same of all cells so far from its own. */
+    boolean calm(double x, double y, int reach) {
         int cx = (int) Math.max(0, Math.min(columns - 1, x / cell));
         int cy = (int) Math.max(0, Math.min(rows - 1, y / cell));
         float own = light[cy * columns + cx];
-        for (int k = 0; k < 4; k++) {
-            int nx = cx + (k == 0 ? 1 : k == 1 ? -1 : 0);
-            int ny = cy + (k == 2 ? 1 : k == 3 ? -1 : 0);
-            if (nx >= 0
-                    && ny >= 0
-                    && nx < columns
-                    && ny < rows
-                    && Math.abs(light[ny * columns + nx] - own) > UNEVEN * own) {
-                return false;
+        for (int ny = Math.max(0, cy - reach); ny <= Math.min(rows - 1, cy + reach); ny++) {
+            for (int nx = Math.max(0, cx - reach); nx <= Math.min(columns - 1, cx + reach); nx++) {
+                if (Math.abs(light[ny * columns + nx] - own) > UNEVEN * own) {
+                    return false;
+                }
             }
         }
         return true;

@@ -154,7 +154,7 @@ final class SkyLight {
     }
 
     private static final int FEW = 6;
-    private static final double AS_MANY = 0.9;
+    private static final double AS_MANY = 0.8;
 
     private boolean crowded(List<Spot> spots, int own, int reach) {
         Spot s = spots.get(own);
