@@ -7,6 +7,7 @@ import java.security.GeneralSecurityException;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Words;
 import org.springframework.http.HttpHeaders;
@@ -47,7 +48,8 @@ class PhoneController {
                 case "off" -> door.off();
                 case "forget" -> door.forget();
                 default ->
-                    throw new IllegalArgumentException("what to do is not known; on, off and forget are allowed");
+                    throw new IllegalArgumentException(
+                            "“" + TypedNumber.shown(action) + "” is not known here; on, off and forget are allowed");
             }
             return "redirect:/phone";
         } catch (IllegalArgumentException | PhoneDoor.Refused e) {
