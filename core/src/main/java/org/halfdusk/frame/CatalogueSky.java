@@ -3,6 +3,7 @@ package org.halfdusk.frame;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
@@ -11,6 +12,9 @@ import org.halfdusk.sky.Sky;
 
 /** The catalogue's stars as they are seen over a place at a moment. */
 public final class CatalogueSky {
+    /** Lifted by refraction these still stand over the horizon, degrees. */
+    private static final double LOWEST = -0.5;
+
     private CatalogueSky() {}
 
     /** Those above the horizon, brightest first. */
@@ -19,27 +23,21 @@ public final class CatalogueSky {
         List<Vector> airless = sky.stars(stars, at);
         List<SkyGuess.Known> all = new ArrayList<>();
         for (int i = 0; i < stars.size(); i++) {
-            Vector v = airless.get(i).unit();
-            double altitude = Math.toDegrees(Math.asin(v.z()));
-            if (altitude < -0.5) {
-                continue;
+            Vector v = airless.get(i);
+            double airlessDegrees = Math.toDegrees(v.latitudeRad());
+            if (airlessDegrees >= LOWEST) {
+                Apparent altitude = Apparent.ofDegrees(Refraction.STANDARD.apparent(airlessDegrees));
+                Vector seen = Vector.ofSpherical(v.longitudeRad(), Math.toRadians(altitude.degrees()), 1);
+                all.add(new SkyGuess.Known(seen, stars.get(i).magnitude(), altitude));
             }
-            double apparent = Refraction.STANDARD.apparent(altitude);
-            double h = Math.toRadians(apparent);
-            double across = Math.hypot(v.x(), v.y());
-            double scale = across > 0 ? Math.cos(h) / across : 0;
-            all.add(new SkyGuess.Known(
-                    v.x() * scale, v.y() * scale, Math.sin(h), stars.get(i).magnitude(), apparent));
         }
         return List.copyOf(all);
     }
 
-    /** Right ascension and declination (J2000) of a direction as it is seen, degrees: by the star next to it, carried along. */
-    public static double[] equatorial(Sky sky, Instant at, List<Double> forward) {
-        double apparent = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, forward.get(2)))));
-        double h = Math.toRadians(Refraction.STANDARD.airless(apparent));
-        double a = Math.atan2(forward.get(1), forward.get(0));
-        Vector airless = new Vector(Math.cos(h) * Math.cos(a), Math.cos(h) * Math.sin(a), Math.sin(h));
+    /** Right ascension and declination (J2000) of a direction as it is seen, degrees; the aberration, 20″ at most, is left out. */
+    public static double[] equatorial(Sky sky, Instant at, Vector seen) {
+        double altitude = Refraction.STANDARD.airless(Math.toDegrees(seen.latitudeRad()));
+        Vector airless = Vector.ofSpherical(seen.longitudeRad(), Math.toRadians(altitude), 1);
         Vector ofDate = sky.turning(at).inverse().apply(airless);
         Vector j2000 = sky.earth(at).fromJ2000().inverse().apply(ofDate);
         double ra = (Math.toDegrees(j2000.longitudeRad()) + 360) % 360;

@@ -9,14 +9,12 @@ final class Coarse {
 
     final int columns;
     final int rows;
-    private final float[] sum;
     private final short[] burnt;
     private final float[] light;
 
     Coarse(int width, int height) {
         this.columns = Math.max(1, width / BLOCK);
         this.rows = Math.max(1, height / BLOCK);
-        this.sum = new float[columns * rows];
         this.burnt = new short[columns * rows];
         this.light = new float[columns * rows];
     }
@@ -33,14 +31,8 @@ final class Coarse {
                 s += scanned.luminance[x];
                 n += scanned.most[x] > 0.985f ? 1 : 0;
             }
-            sum[row * columns + c] += s;
+            light[row * columns + c] += s / (BLOCK * BLOCK);
             burnt[row * columns + c] += n;
-        }
-    }
-
-    void done() {
-        for (int i = 0; i < sum.length; i++) {
-            light[i] = sum[i] / (BLOCK * BLOCK);
         }
     }
 
@@ -63,49 +55,72 @@ final class Coarse {
     }
 
     /**
-     * The largest bright patch.
+     * The largest patch of light above a quarter of the brightest.
      *
-     * @param fill of the box about it @param side longer to shorter side of that @param edge whether it reaches the frame's edge
-     * @param x and y: its middle, px @param radius of a disc as wide as its box, px
+     * @param blocks of it
+     * @param bright blocks of all patches
+     * @param fill of the box about it
+     * @param side longer to shorter side of that
+     * @param edge whether it reaches the frame's edge
+     * @param most the brightest light
      */
-    record Patch(int blocks, double fill, double side, boolean edge, double x, double y, double radius, double most) {}
+    record Patch(int blocks, int bright, double fill, double side, boolean edge, double most) {}
 
-    /** Above half of the brightest light. */
     Patch patch() {
         float most = 0;
         for (float l : light) {
             most = Math.max(most, l);
         }
         float least = most * 0.25f;
+        int bright = 0;
         boolean[] seen = new boolean[light.length];
-        Patch best = new Patch(0, 0, 1, false, 0, 0, 0, most);
+        Box best = new Box();
         for (int i = 0; i < light.length; i++) {
+            bright += light[i] > least ? 1 : 0;
             if (!seen[i] && light[i] > least) {
-                Patch p = grown(i, least, seen, most);
-                best = p.blocks() > best.blocks() ? p : best;
+                Box b = grown(i, least, seen);
+                best = b.blocks > best.blocks ? b : best;
             }
         }
-        return best;
+        int w = Math.max(1, best.x1 - best.x0 + 1);
+        int h = Math.max(1, best.y1 - best.y0 + 1);
+        boolean edge = best.x0 == 0 || best.y0 == 0 || best.x1 == columns - 1 || best.y1 == rows - 1;
+        return new Patch(
+                best.blocks,
+                bright,
+                (double) best.blocks / (w * h),
+                (double) Math.max(w, h) / Math.min(w, h),
+                edge,
+                most);
     }
 
-    private Patch grown(int from, float least, boolean[] seen, float most) {
-        Deque<Integer> open = new ArrayDeque<>();
-        open.add(from);
-        seen[from] = true;
-        int n = 0;
-        int x0 = columns;
-        int x1 = 0;
-        int y0 = rows;
-        int y1 = 0;
-        while (!open.isEmpty()) {
-            int i = open.removeLast();
-            int x = i % columns;
-            int y = i / columns;
-            n++;
+    /** About blocks that hang together. */
+    private static final class Box {
+        private int blocks;
+        private int x0 = Integer.MAX_VALUE;
+        private int x1 = -1;
+        private int y0 = Integer.MAX_VALUE;
+        private int y1 = -1;
+
+        private void add(int x, int y) {
+            blocks++;
             x0 = Math.min(x0, x);
             x1 = Math.max(x1, x);
             y0 = Math.min(y0, y);
             y1 = Math.max(y1, y);
+        }
+    }
+
+    private Box grown(int from, float least, boolean[] seen) {
+        Deque<Integer> open = new ArrayDeque<>();
+        open.add(from);
+        seen[from] = true;
+        Box box = new Box();
+        while (!open.isEmpty()) {
+            int i = open.removeLast();
+            int x = i % columns;
+            int y = i / columns;
+            box.add(x, y);
             for (int d = 0; d < 4; d++) {
                 int nx = x + (d == 0 ? 1 : d == 1 ? -1 : 0);
                 int ny = y + (d == 2 ? 1 : d == 3 ? -1 : 0);
@@ -116,17 +131,6 @@ final class Coarse {
                 }
             }
         }
-        int w = x1 - x0 + 1;
-        int h = y1 - y0 + 1;
-        boolean edge = x0 == 0 || y0 == 0 || x1 == columns - 1 || y1 == rows - 1;
-        return new Patch(
-                n,
-                (double) n / (w * h),
-                (double) Math.max(w, h) / Math.min(w, h),
-                edge,
-                (x0 + x1 + 1) * BLOCK / 2.0,
-                (y0 + y1 + 1) * BLOCK / 2.0,
-                Math.max(w, h) * BLOCK / 2.0,
-                most);
+        return box;
     }
 }

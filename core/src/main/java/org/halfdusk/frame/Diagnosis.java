@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import org.halfdusk.frame.Spots.Spot;
+import org.halfdusk.frame.StarFits.Shape;
 
 /**
  * What is wrong with a frame, from what was measured of it. Each judgement is a measured figure against one that people put up with, with a
@@ -20,6 +22,8 @@ final class Diagnosis {
     private final StarField field;
     private final List<Line> lines;
     private final Exposed exposed;
+    private final List<FieldCell> known;
+    private final long hot;
     private final List<FrameFault> faults = new ArrayList<>();
 
     Diagnosis(
@@ -41,6 +45,8 @@ final class Diagnosis {
         this.field = field;
         this.lines = lines;
         this.exposed = exposed;
+        this.known = field.cells().stream().filter(FieldCell::known).toList();
+        this.hot = found.spots().stream().filter(Spot::hot).count();
     }
 
     private static final double DARK = 0.004;
@@ -48,7 +54,7 @@ final class Diagnosis {
 
     FrameReading.Kind kind() {
         Coarse.Patch p = coarse.patch();
-        boolean alone = p.blocks() > 0.8 * coarse.shareAbove(p.most() * 0.25) * coarse.columns * coarse.rows;
+        boolean alone = p.blocks() > 0.8 * p.bright();
         boolean disc = p.blocks() >= 20 && p.fill() > 0.6 && p.side() < 1.6 && !p.edge();
         if (disc && alone && p.most() > 0.08 && p.most() > 8 * background) {
             return FrameReading.Kind.MOON;
@@ -56,7 +62,7 @@ final class Diagnosis {
         if (field.shapes().size() >= least()) {
             return FrameReading.Kind.STARS;
         }
-        if (background < DARK && hot() >= 10 && coarse.shareAbove(SPARK) < 0.002) {
+        if (background < DARK && hot >= 10 && coarse.shareAbove(SPARK) < 0.002) {
             return FrameReading.Kind.DARK_FRAME;
         }
         boolean sparks = coarse.shareAbove(Math.max(0.02, 6 * background)) > 0.01 && field.count() > 100;
@@ -72,16 +78,13 @@ final class Diagnosis {
     private static final double WHOLE = 500_000;
     private static final double SPARK = 0.02;
 
-    private long hot() {
-        return found.spots().stream().filter(s -> s.sharp() >= StarField.HOT).count();
-    }
-
     /** The likeliest first. */
     List<FrameFault> faults(FrameReading.Kind kind) {
         boolean stars = kind == FrameReading.Kind.STARS;
         if (stars) {
-            shapes();
-            dew();
+            double coma = coma();
+            shapes(coma);
+            dew(coma);
             cloud();
         }
         if (kind != FrameReading.Kind.BURST && kind != FrameReading.Kind.DARK_FRAME) {
@@ -89,26 +92,21 @@ final class Diagnosis {
         }
         flood();
         double solid = (double) coarse.burntBlocks() * Coarse.BLOCK * Coarse.BLOCK / pixels.width() / pixels.height();
-        say(
-                FrameFault.What.CLIPPED,
-                Math.max(above(solid, 1.0e-4, 2e-5), above(tones.clipped(), 0.01, 0.002)),
-                burntWhere(),
-                percent(tones.clipped()) + " of the pixels at the end");
+        double clipped = Math.max(above(solid, 1.0e-4, 2e-5), above(tones.clipped(), 0.01, 0.002));
+        say(FrameFault.What.CLIPPED, clipped, burntWhere());
         if (stars || kind == FrameReading.Kind.DARK_FRAME) {
-            say(
-                    FrameFault.What.DARK,
-                    above(-background, -0.0025, 0.0004),
-                    "all over",
-                    "the sky at " + percent(background) + " of full scale");
+            say(FrameFault.What.DARK, above(-background, -0.0025, 0.0004), ALL_OVER);
         }
-        say(FrameFault.What.HOT_PIXELS, above(hot(), 20, 4), "scattered", hot() + " single pixels");
+        say(FrameFault.What.HOT_PIXELS, above(hot, 20, 4), "scattered");
         faults.sort(Comparator.comparingDouble((FrameFault f) -> -f.probability()));
         return List.copyOf(faults);
     }
 
-    private void say(FrameFault.What what, double probability, String where, String figures) {
+    private static final String ALL_OVER = "all over";
+
+    private void say(FrameFault.What what, double probability, String where) {
         if (probability > 0.05) {
-            faults.add(new FrameFault(what, Math.min(0.99, probability), where, figures));
+            faults.add(new FrameFault(what, Math.min(0.99, probability), where));
         }
     }
 
@@ -117,22 +115,9 @@ final class Diagnosis {
         return Double.isNaN(value) ? 0 : 1 / (1 + Math.exp(-(value - middle) / spread));
     }
 
-    private static String percent(double share) {
-        return String.format(Locale.ROOT, "%.2f %%", share * 100);
-    }
-
-    private static String px(double v) {
-        return String.format(Locale.ROOT, "%.1f px", v);
-    }
-
-    private List<FieldCell> known() {
-        List<FieldCell> all = new ArrayList<>();
-        for (FieldCell c : field.cells()) {
-            if (c.known()) {
-                all.add(c);
-            }
-        }
-        return all;
+    /** On which side of the middle something lies, to the right and down. */
+    private static String side(double right, double down) {
+        return Math.abs(right) >= Math.abs(down) ? right < 0 ? "left" : "right" : down < 0 ? "top" : "bottom";
     }
 
     /** The narrow side of a cell's bell, px: what moves lengthens the other. */
@@ -141,35 +126,26 @@ final class Diagnosis {
     }
 
     /** Trail, shake, defocus, tilt, coma: one thing at a time, as far as the shapes tell them apart. */
-    private void shapes() {
-        List<FieldCell> cells = known();
-        if (cells.size() < 2) {
+    private void shapes(double coma) {
+        if (known.size() < 2) {
             return;
         }
-        List<Double> narrow = cells.stream().map(Diagnosis::narrow).sorted().toList();
-        double least = narrow.get(0);
-        double most = narrow.get(narrow.size() - 1);
-        double sides = sides();
-        double tilt = above(sides, 0.3, 0.04) * above(most / least, 1.4, 0.06);
-        say(
-                FrameFault.What.TILT,
-                tilt,
-                softSide(),
-                "stars of " + px(least) + " on one side, " + px(most) + " on the other");
-        double soft = StarField.median(narrow);
+        List<Double> narrow = known.stream().map(Diagnosis::narrow).sorted().toList();
+        double sharpest = narrow.get(0);
+        double softest = narrow.get(narrow.size() - 1);
+        double across = apart(true);
+        double up = apart(false);
+        double tilt = above(Math.max(Math.abs(across), Math.abs(up)), 0.3, 0.04) * above(softest / sharpest, 1.4, 0.06);
+        say(FrameFault.What.TILT, tilt, side(across, up));
+        double soft = Robust.median(narrow);
         double limit = Math.max(4.0, pixels.width() / 1500.0);
-        say(
-                FrameFault.What.DEFOCUS,
-                above(soft, limit, 0.2) * (1 - tilt),
-                "all over",
-                "stars of " + px(soft) + ", round");
-        double coma = coma();
-        say(FrameFault.What.COMA, coma * (1 - tilt), "corners", "corners drawn outward, the middle round");
+        say(FrameFault.What.DEFOCUS, above(soft, limit, 0.2) * (1 - tilt), ALL_OVER);
+        say(FrameFault.What.COMA, coma * (1 - tilt), "corners");
         moved(soft, coma, tilt);
     }
 
     private void moved(double soft, double coma, double tilt) {
-        double trail = StarField.median(known().stream().map(FieldCell::trailPx).toList());
+        double trail = Robust.median(known.stream().map(FieldCell::trailPx).toList());
         double middle = field.cell(1, 1).map(FieldCell::trailPx).orElse(trail);
         double drawn = Math.min(trail, middle) / soft;
         if (field.all().elongation() < 1.12) {
@@ -184,27 +160,18 @@ final class Diagnosis {
                         * above(drawn, 1.3, 0.08)
                         * above(field.all().elongation(), 1.4, 0.05);
         shake *= (1 - coma) * (1 - tilt);
-        say(
-                FrameFault.What.SHAKE,
-                shake,
-                "all over",
-                px(middle) + " drawn the same all over"
-                        + (sky.isPresent() ? "; the sky turns by " + px(sky.getAsDouble()) + " at most" : ""));
-        say(
-                FrameFault.What.TRAILED,
-                above(drawn, 2.2, 0.15) * (1 - shake),
-                "all over",
-                px(middle) + " drawn by stars of " + px(soft));
+        say(FrameFault.What.SHAKE, shake, ALL_OVER);
+        say(FrameFault.What.TRAILED, above(drawn, 2.2, 0.15) * (1 - shake), ALL_OVER);
     }
 
     /** How differently long the trails of the cells are, and how differently directed, as one figure. */
     private double spread() {
-        List<Double> lengths = known().stream().map(FieldCell::trailPx).sorted().toList();
-        double apart = (lengths.get(lengths.size() - 1) - lengths.get(0)) / StarField.median(lengths);
+        List<Double> lengths = known.stream().map(FieldCell::trailPx).sorted().toList();
+        double apart = (lengths.get(lengths.size() - 1) - lengths.get(0)) / Robust.median(lengths);
         double c = 0;
         double s = 0;
         int n = 0;
-        for (FieldCell f : known()) {
+        for (FieldCell f : known) {
             if (!Double.isNaN(f.directionDegrees())) {
                 c += Math.cos(2 * Math.toRadians(f.directionDegrees()));
                 s += Math.sin(2 * Math.toRadians(f.directionDegrees()));
@@ -215,15 +182,11 @@ final class Diagnosis {
         return apart / 3 + turned;
     }
 
-    /** Difference of opposite sides' narrow widths, as a share of their mean: the larger of across and up. */
-    private double sides() {
-        return Math.max(side(true), side(false));
-    }
-
-    private double side(boolean across) {
-        double a = edge(across, 0);
-        double b = edge(across, StarField.SIDE - 1);
-        return Double.isNaN(a + b) ? 0 : Math.abs(a - b) / ((a + b) / 2);
+    /** How much wider the narrow sides are on the right than on the left, or below than above, as a share of their mean; 0 where unknown. */
+    private double apart(boolean across) {
+        double first = edge(across, 0);
+        double last = edge(across, StarField.SIDE - 1);
+        return Double.isNaN(first + last) ? 0 : (last - first) / ((first + last) / 2);
     }
 
     private double edge(boolean across, int at) {
@@ -233,13 +196,7 @@ final class Diagnosis {
                     .map(Diagnosis::narrow)
                     .ifPresent(widths::add);
         }
-        return widths.size() < 2 ? Double.NaN : StarField.median(widths);
-    }
-
-    private String softSide() {
-        boolean across = side(true) >= side(false);
-        boolean first = edge(across, 0) > edge(across, StarField.SIDE - 1);
-        return across ? first ? "left" : "right" : first ? "top" : "bottom";
+        return widths.size() < 2 ? Double.NaN : Robust.median(widths);
     }
 
     /** Corners drawn towards or from the middle, all of them, while the middle is round. */
@@ -250,7 +207,7 @@ final class Diagnosis {
         double drawn = 0;
         for (int cy = 0; cy < StarField.SIDE; cy += 2) {
             for (int cx = 0; cx < StarField.SIDE; cx += 2) {
-                FieldCell c = field.cells()[cy * StarField.SIDE + cx];
+                FieldCell c = field.cells().get(cy * StarField.SIDE + cx);
                 if (!c.known()) {
                     continue;
                 }
@@ -269,20 +226,11 @@ final class Diagnosis {
     }
 
     /** A wide halo about stars whose core is as it was, growing outward as a lens fogs from its edge. */
-    private void dew() {
+    private void dew(double coma) {
         // Where light floods a part, every star has some of it about it.
-        if (background <= 0.0025 || brighter(1.6) > 0.05) {
-            return;
+        if (background > 0.0025 && brighter(1.6) <= 0.05) {
+            say(FrameFault.What.DEW, above(haloGrowth(), HALO, 0.04) * (1 - coma), "growing outward");
         }
-        double[] line = halos();
-        double outer = line[0] + line[1];
-
-        say(
-                FrameFault.What.DEW,
-                above(line[1], HALO, 0.04) * (1 - coma()),
-                "growing outward",
-                String.format(
-                        Locale.ROOT, "halos of %.0f %% of a star's light in the corners", Math.max(0, outer) * 100));
     }
 
     /** Share of the cells that are so many times as light as the sky. */
@@ -297,8 +245,8 @@ final class Diagnosis {
     private static final double HALO = 0.33;
     private static final double HALO_PX = 16;
 
-    /** Light of the ring about a star as a + b q², q from 0 in the middle to 1 in the corner; b by the median of slopes (Theil 1950, Sen 1968). */
-    private double[] halos() {
+    /** By how much the light of the ring about a star grows with q², q from 0 in the middle to 1 in the corner: the median of slopes (Theil 1950, Sen 1968). */
+    private double haloGrowth() {
         StarFits fits = new StarFits(pixels, mesh);
         double cx = pixels.width() / 2.0;
         double cy = pixels.height() / 2.0;
@@ -314,7 +262,7 @@ final class Diagnosis {
             }
         }
         if (all.size() < LEAST_STARS) {
-            return new double[] {Double.NaN, Double.NaN};
+            return Double.NaN;
         }
         List<Double> slopes = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
@@ -325,17 +273,13 @@ final class Diagnosis {
                 }
             }
         }
-        double b = StarField.median(slopes);
-        double a = StarField.median(all.stream().map(p -> p[1] - b * p[0]).toList());
-        return new double[] {a, b};
+        return Robust.median(slopes);
     }
 
     /** A part of the field that is somewhat brighter than the sky and has hardly a star. */
     private void cloud() {
         int[] stars = new int[mesh.light.length];
-        found.spots().stream()
-                .filter(s -> s.sharp() < StarField.HOT && s.strength() > 15)
-                .forEach(s -> stars[mesh.at(s.x(), s.y())]++);
+        found.spots().stream().filter(s -> !s.hot() && s.strength() > 15).forEach(s -> stars[mesh.at(s.x(), s.y())]++);
         double veiled = 0;
         double flooded = 0;
         double expected = 0;
@@ -368,17 +312,10 @@ final class Diagnosis {
             return;
         }
         double share = there / (expected * clearStars / clear);
-        double cx = x / veiled / mesh.columns;
-        double cy = y / veiled / mesh.rows;
         say(
                 FrameFault.What.CLOUD,
                 above(-share, -0.3, 0.04),
-                Math.abs(cx - 0.5) >= Math.abs(cy - 0.5) ? cx < 0.5 ? "left" : "right" : cy < 0.5 ? "top" : "bottom",
-                String.format(
-                        Locale.ROOT,
-                        "%.0f %% of the field with %.0f %% of the stars",
-                        100 * veiled / mesh.light.length,
-                        100 * share));
+                side(x / veiled / mesh.columns - 0.5, y / veiled / mesh.rows - 0.5));
     }
 
     /** Light that floods a good part of the frame without burning it out. */
@@ -390,11 +327,8 @@ final class Diagnosis {
             burnt += mesh.burnt[i] >= 0.5 ? 1 : 0;
         }
         double share = (double) flooded / mesh.light.length;
-        say(
-                FrameFault.What.HEADLAMP,
-                above(share, 0.25, 0.03) * above(-(double) burnt / Math.max(1, flooded), -0.15, 0.03),
-                "half of the frame",
-                percent(share) + " of the frame flooded");
+        double headlamp = above(share, 0.25, 0.03) * above(-(double) burnt / Math.max(1, flooded), -0.15, 0.03);
+        say(FrameFault.What.HEADLAMP, headlamp, "half of the frame");
     }
 
     private String burntWhere() {
@@ -411,9 +345,7 @@ final class Diagnosis {
         }
         double cx = x / n - 0.5;
         double cy = y / n - 0.5;
-        return Math.max(Math.abs(cx), Math.abs(cy)) < 0.12
-                ? "middle"
-                : Math.abs(cx) >= Math.abs(cy) ? cx < 0 ? "left" : "right" : cy < 0 ? "top" : "bottom";
+        return Math.max(Math.abs(cx), Math.abs(cy)) < 0.12 ? "middle" : side(cx, cy);
     }
 
     private void lines() {
@@ -421,7 +353,7 @@ final class Diagnosis {
             String where = String.format(Locale.ROOT, "from %.0f, %.0f to %.0f, %.0f", l.x1(), l.y1(), l.x2(), l.y2());
             FrameFault.What what = l.dashed() ? FrameFault.What.AIRCRAFT : FrameFault.What.SATELLITE;
             if (faults.stream().noneMatch(f -> f.what() == what)) {
-                say(what, 0.95, where, px(l.length()) + (l.dashed() ? " of dashes" : " without a break"));
+                say(what, 0.95, where);
             }
         }
     }

@@ -1,6 +1,7 @@
 package org.halfdusk.frame;
 
 import java.util.OptionalDouble;
+import org.halfdusk.time.SiderealTime;
 
 /**
  * How a frame was exposed, as far as its file says.
@@ -13,14 +14,14 @@ public record Exposed(OptionalDouble seconds, OptionalDouble focalMm, OptionalDo
     public static final Exposed UNKNOWN =
             new Exposed(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
 
-    /** The sky turns by this in a second, radians. */
-    private static final double TURN = 2 * Math.PI / 86_164.0905;
-
     /** The longest that a star at the equator can draw in the middle while the camera stands, px. */
     OptionalDouble longestTrailPx() {
         return seconds.isEmpty() || focalMm.isEmpty() || pitchMicrons.isEmpty()
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(
-                        seconds.getAsDouble() * TURN * focalMm.getAsDouble() * 1000 / pitchMicrons.getAsDouble());
+                : OptionalDouble.of(seconds.getAsDouble()
+                        * SiderealTime.EARTH_RATE_RAD_PER_SECOND
+                        * focalMm.getAsDouble()
+                        * 1000
+                        / pitchMicrons.getAsDouble());
     }
 }

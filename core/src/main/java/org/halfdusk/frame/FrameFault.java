@@ -5,9 +5,8 @@ package org.halfdusk.frame;
  *
  * @param probability 0 to 1
  * @param where in the frame, in a word or two
- * @param figures that it was judged by, in words
  */
-public record FrameFault(What what, double probability, String where, String figures) {
+public record FrameFault(What what, double probability, String where) {
     /** As people name it. */
     public enum What {
         TRAILED,

@@ -46,12 +46,12 @@ public record FrameReading(
         ScannedRow row = new ScannedRow(w);
         for (int y = 0; y < pixels.height(); y++) {
             row.read(pixels, y);
+            row.bin();
             counting.row(row);
             mesh.add(y, row);
             coarse.add(y, row);
         }
         mesh.done();
-        coarse.done();
         Tones tones = counting.done();
         Spots.Found found = Spots.of(pixels, mesh);
         List<Line> lines = Lines.of(pixels, mesh, found.points(), found.count());
@@ -65,13 +65,13 @@ public record FrameReading(
         Optional<Solution> solved = guess.filter(g -> kind == Kind.STARS || kind == Kind.MOON)
                 .flatMap(g -> solved(pixels, mesh, g, found.spots(), field, background));
         return new FrameReading(
-                kind, tones, background, field.count(), field.all(), List.of(field.cells()), d.faults(kind), solved);
+                kind, tones, background, field.count(), field.all(), field.cells(), d.faults(kind), solved);
     }
 
     private static Optional<Solution> solved(
             Pixels pixels, Mesh mesh, SkyGuess guess, List<Spot> spots, StarField field, double background) {
         List<Spot> stars = spots.stream()
-                .filter(s -> s.sharp() < StarField.HOT && mesh.light[mesh.at(s.x(), s.y())] > LAND * background / 2)
+                .filter(s -> !s.hot() && mesh.light[mesh.at(s.x(), s.y())] > LAND * background / 2)
                 .sorted(Comparator.comparingDouble((Spot s) -> -s.peak()))
                 .limit(MOST_SOLVED)
                 .toList();
@@ -94,9 +94,10 @@ public record FrameReading(
     private static double sky(Mesh mesh, StarField field, double otherwise) {
         boolean[] starry = new boolean[mesh.light.length];
         int cells = 0;
-        for (Shape h : field.shapes()) {
+        for (StarFits.Shape h : field.shapes()) {
             int i = mesh.at(h.x(), h.y());
-            double usual = field.cells()[StarField.cellOf(mesh.width, mesh.height, h.x(), h.y())].fwhmPx();
+            double usual =
+                    field.cells().get(mesh.part(StarField.SIDE, h.x(), h.y())).fwhmPx();
             boolean like = Math.abs(h.width() - usual) < ALIKE * usual && h.rest() < CLEAN;
             if (like && !starry[i] && mesh.calm(h.x(), h.y())) {
                 starry[i] = true;
@@ -107,11 +108,11 @@ public record FrameReading(
             return otherwise;
         }
         // Land is darker by far, and a file's own patterns look like stars there.
-        double high = mesh.quantile(starry, HIGH);
+        double high = Robust.quantile(mesh.sorted(starry), HIGH);
         for (int i = 0; i < starry.length; i++) {
             starry[i] &= mesh.light[i] > LAND * high;
         }
-        return mesh.mode(starry);
+        return Robust.mode(mesh.sorted(starry));
     }
 
     /** Stars so near a line, px, are not told from it. */

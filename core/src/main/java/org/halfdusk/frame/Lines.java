@@ -2,6 +2,7 @@ package org.halfdusk.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Finds straight bright lines among the pixels that stand above the smooth light (after Hough 1962, Duda & Hart 1972). */
 final class Lines {
@@ -77,16 +78,13 @@ final class Lines {
                     votes[turned][b] = 0;
                 }
             }
-            Line line = walked(c[at], s[at], (rho + 0.5) * BIN - diagonal);
-            if (line != null) {
-                found.add(line);
-            }
+            walked(c[at], s[at], (rho + 0.5) * BIN - diagonal).ifPresent(found::add);
         }
         return found;
     }
 
     /** Goes along it and sees whether it is a ridge, for how long, and whether it goes on and off. */
-    private @org.jspecify.annotations.Nullable Line walked(double c, double s, double rho) {
+    private Optional<Line> walked(double c, double s, double rho) {
         List<double[]> steps = new ArrayList<>();
         int width = pixels.width();
         int height = pixels.height();
@@ -98,7 +96,7 @@ final class Lines {
             }
         }
         if (steps.size() * STEP < diagonal * 0.12) {
-            return null;
+            return Optional.empty();
         }
         double noise = mesh.noise[mesh.at(width / 2.0, height / 2.0)];
         List<Double> over = new ArrayList<>();
@@ -112,7 +110,7 @@ final class Lines {
             }
         }
         if (over.size() < 12 || over.size() < 0.4 * (last - first + 1) || (last - first) * STEP < diagonal * 0.12) {
-            return null;
+            return Optional.empty();
         }
         over.sort(Double::compare);
         double high = over.get((int) (over.size() * 0.8));
@@ -127,7 +125,7 @@ final class Lines {
         boolean dashed = high > 8 * noise && turns >= 6 && turns > (last - first) * STEP / 400;
         double[] a = steps.get(first);
         double[] b = steps.get(last);
-        return new Line(a[0], a[1], b[0], b[1], dashed, Math.min(1, high * 1.3));
+        return Optional.of(new Line(a[0], a[1], b[0], b[1], dashed, Math.min(1, high * 1.3)));
     }
 
     /**

@@ -1,6 +1,7 @@
 package org.halfdusk.frame;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
 
 /** The smooth light of a frame and its noise, in cells that stars do not lift. */
 final class Mesh {
@@ -37,6 +38,18 @@ final class Mesh {
         this.noise = new float[columns * rows];
         this.burnt = new float[columns * rows];
         this.between = new float[columns];
+    }
+
+    static Mesh of(Pixels pixels) {
+        Mesh mesh = new Mesh(pixels.width(), pixels.height());
+        ScannedRow row = new ScannedRow(pixels.width());
+        for (int y = 0; y < pixels.height(); y++) {
+            row.read(pixels, y);
+            row.bin();
+            mesh.add(y, row);
+        }
+        mesh.done();
+        return mesh;
     }
 
     void add(int y, ScannedRow scanned) {
@@ -97,6 +110,13 @@ final class Mesh {
         return cy * columns + cx;
     }
 
+    /** Which of so many by so many equal parts of the frame a place lies in, by rows from the top left. */
+    int part(int side, double x, double y) {
+        int px = (int) Math.max(0, Math.min(side - 1, x * side / width));
+        int py = (int) Math.max(0, Math.min(side - 1, y * side / height));
+        return py * side + px;
+    }
+
     /** Whether the light about a place is nearly even: as much in the cells beside its own. */
     boolean calm(double x, double y) {
         return calm(x, y, 1);
@@ -104,12 +124,12 @@ final class Mesh {
 
     /** The same of all cells so far from its own. */
     boolean calm(double x, double y, int reach) {
-        int cx = (int) Math.max(0, Math.min(columns - 1, x / cell));
-        int cy = (int) Math.max(0, Math.min(rows - 1, y / cell));
-        float own = light[cy * columns + cx];
+        int i = at(x, y);
+        int cx = i % columns;
+        int cy = i / columns;
         for (int ny = Math.max(0, cy - reach); ny <= Math.min(rows - 1, cy + reach); ny++) {
             for (int nx = Math.max(0, cx - reach); nx <= Math.min(columns - 1, cx + reach); nx++) {
-                if (Math.abs(light[ny * columns + nx] - own) > UNEVEN * own) {
+                if (Math.abs(light[ny * columns + nx] - light[i]) > UNEVEN * light[i]) {
                     return false;
                 }
             }
@@ -117,49 +137,13 @@ final class Mesh {
         return true;
     }
 
-    /** Light below which a share of some cells lies; NaN where there are none. */
-    double quantile(boolean[] which, double share) {
-        float[] all = new float[light.length];
-        int n = 0;
-        for (int i = 0; i < light.length; i++) {
-            if (which[i]) {
-                all[n++] = light[i];
-            }
-        }
-        Arrays.sort(all, 0, n);
-        return n == 0 ? Double.NaN : all[(int) Math.min(n - 1, share * n)];
-    }
-
-    /**
-     * Most frequent light of some cells: the middle of where half of them lie closest, of these half again, and so on.
-     *
-     * @return NaN where there are none
-     */
-    double mode(boolean[] which) {
-        float[] all = new float[light.length];
-        int n = 0;
-        for (int i = 0; i < light.length; i++) {
-            if (which[i]) {
-                all[n++] = light[i];
-            }
-        }
-        Arrays.sort(all, 0, n);
-        int from = 0;
-        while (n > 2) {
-            int half = (n + 1) / 2;
-            int best = from;
-            for (int i = from; i + half <= from + n; i++) {
-                if (all[i + half - 1] - all[i] < all[best + half - 1] - all[best]) {
-                    best = i;
-                }
-            }
-            if (half == n) {
-                break;
-            }
-            from = best;
-            n = half;
-        }
-        return n == 0 ? Double.NaN : (all[from] + all[from + n - 1]) / 2;
+    /** Light of some cells, the darkest first. */
+    double[] sorted(boolean[] which) {
+        return IntStream.range(0, light.length)
+                .filter(i -> which[i])
+                .mapToDouble(i -> light[i])
+                .sorted()
+                .toArray();
     }
 
     private static final double UNEVEN = 0.12;

@@ -1,5 +1,8 @@
 package org.halfdusk.frame;
 
+import org.halfdusk.angle.Angle;
+import org.halfdusk.angle.Vector;
+
 /**
  * How a lens draws directions: rectilinear or as an equisolid fisheye, with one term of distortion. Directions have components a to the
  * right, b up, c forward; pixels as of {@link Pixels}.
@@ -18,6 +21,25 @@ record Projection(boolean fisheye, double focalPx, double k1, int width, int hei
 
     double centreY() {
         return (height - 1) / 2.0;
+    }
+
+    /** How far a place is from the middle, half diagonals. */
+    double fromMiddle(double x, double y) {
+        return Math.hypot(x - centreX(), y - centreY()) / halfDiagonal();
+    }
+
+    /** The same of what stands in a direction of the sky. @param m how the camera stands, see {@link Solver.Solved} @param v unit vector */
+    boolean project(double[] m, Vector v, double[] out) {
+        return project(
+                m[0] * v.x() + m[1] * v.y() + m[2] * v.z(),
+                m[3] * v.x() + m[4] * v.y() + m[5] * v.z(),
+                m[6] * v.x() + m[7] * v.y() + m[8] * v.z(),
+                out);
+    }
+
+    /** Whether a place lies inside the frame, so far from its edges. */
+    boolean inside(double[] at, double margin) {
+        return at[0] >= margin && at[1] >= margin && at[0] < width - margin && at[1] < height - margin;
     }
 
     /** @param out x and y @return false where it is behind the lens or beyond its circle */
@@ -48,7 +70,7 @@ record Projection(boolean fisheye, double focalPx, double k1, int width, int hei
     }
 
     /** Direction of a pixel, of unit length. */
-    double[] direction(double x, double y) {
+    Vector direction(double x, double y) {
         double dx = x - centreX();
         double dy = centreY() - y;
         double r = Math.hypot(dx, dy);
@@ -59,25 +81,14 @@ record Projection(boolean fisheye, double focalPx, double k1, int width, int hei
         }
         double theta = fisheye ? 2 * Math.asin(Math.min(1, rho / (2 * focalPx))) : Math.atan(rho / focalPx);
         double s = r > 0 ? Math.sin(theta) / r : 0;
-        return new double[] {dx * s, dy * s, Math.cos(theta)};
+        return new Vector(dx * s, dy * s, Math.cos(theta));
     }
 
     /** Solid angle of a pixel, square arcseconds. */
     double squareArcseconds(double x, double y) {
-        double[] p = direction(x, y);
-        double[] right = direction(x + 1, y);
-        double[] down = direction(x, y + 1);
-        double ax = right[0] - p[0];
-        double ay = right[1] - p[1];
-        double az = right[2] - p[2];
-        double bx = down[0] - p[0];
-        double by = down[1] - p[1];
-        double bz = down[2] - p[2];
-        double area = Math.sqrt(sq(ay * bz - az * by) + sq(az * bx - ax * bz) + sq(ax * by - ay * bx));
-        return area * sq(206_264.806);
-    }
-
-    private static double sq(double v) {
-        return v * v;
+        Vector here = direction(x, y);
+        Vector right = direction(x + 1, y).minus(here);
+        Vector down = direction(x, y + 1).minus(here);
+        return right.cross(down).length() * Angle.ARCSECONDS_PER_RADIAN * Angle.ARCSECONDS_PER_RADIAN;
     }
 }

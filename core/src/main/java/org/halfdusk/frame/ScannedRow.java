@@ -7,10 +7,12 @@ final class ScannedRow {
     final float[] green;
     final float[] blue;
 
-    /** Linear luminance, the brightest of the three colours, and the luminance's bin of {@link Tones}. */
+    /** Linear luminance, and the brightest of the three colours. */
     final float[] luminance;
 
     final float[] most;
+
+    /** Where each luminance is counted in {@link Tones}, once {@link #bin} was called. */
     final short[] bins;
 
     ScannedRow(int width) {
@@ -29,6 +31,9 @@ final class ScannedRow {
             luminance[x] = Pixels.luminance(red[x], green[x], blue[x]);
             most[x] = Math.max(red[x], Math.max(green[x], blue[x]));
         }
+    }
+
+    void bin() {
         for (int x = 0; x < width; x++) {
             bins[x] = Tones.bin(luminance[x]);
         }

@@ -1,6 +1,8 @@
 package org.halfdusk.frame;
 
 import java.util.List;
+import org.halfdusk.angle.Apparent;
+import org.halfdusk.angle.Vector;
 
 /**
  * What is known before a frame is solved.
@@ -22,7 +24,7 @@ public record SkyGuess(
         double pitchMicrons,
         boolean clockKnown) {
     /** A star as it is seen: north, east, up with refraction, of unit length. @param magnitude V above the air */
-    public record Known(double north, double east, double up, double magnitude, double altitudeDegrees) {}
+    public record Known(Vector direction, double magnitude, Apparent altitude) {}
 
     public SkyGuess {
         stars = List.copyOf(stars);

@@ -1,10 +1,12 @@
 package org.halfdusk.frame;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.halfdusk.frame.Spots.Spot;
+import org.halfdusk.light.Extinction;
 
 /** How much light came through, from stars whose magnitude is known, and from that how bright the sky is: all in green, as V is. */
 final class SkyLight {
@@ -32,15 +34,9 @@ final class SkyLight {
 
     SkyLight(Pixels pixels, SkyGuess guess, Solver.Solved solved) {
         this.green = new Green(pixels);
-        this.mesh = new Mesh(pixels.width(), pixels.height());
+        this.mesh = Mesh.of(green);
         this.guess = guess;
         this.solved = solved;
-        ScannedRow row = new ScannedRow(pixels.width());
-        for (int y = 0; y < pixels.height(); y++) {
-            row.read(green, y);
-            mesh.add(y, row);
-        }
-        mesh.done();
     }
 
     /** A frame's green in all three colours. */
@@ -64,15 +60,10 @@ final class SkyLight {
     }
 
     /** @param z magnitude that gives a linear sum of 1 @param extinction an airmass @param fall magnitudes from middle to corner */
-    record Through(double z, double extinction, double fall, int stars) {}
+    record Through(double z, double extinction, double fall) {}
 
     private record Measured(
             double magnitude, double airmass, double q2, double cosine, double instrumental, double weight) {}
-
-    /** Kasten & Young 1989, of the apparent altitude. */
-    static double airmass(double altitudeDegrees) {
-        return 1 / (Math.sin(Math.toRadians(altitudeDegrees)) + 0.50572 * Math.pow(altitudeDegrees + 6.07995, -1.6364));
-    }
 
     /** @param sigma of the stars, px */
     Through through(List<Spot> spots, double sigma) {
@@ -86,22 +77,23 @@ final class SkyLight {
         for (int[] p : pairs) {
             Spot s = spots.get(p[1]);
             SkyGuess.Known k = guess.stars().get(p[0]);
-            if (!clear[part(s.x(), s.y())] || s.burnt() || all.size() >= MOST_STARS || crowded(spots, p[1], reach)) {
+            if (!clear[mesh.part(PARTS, s.x(), s.y())]
+                    || s.burnt()
+                    || all.size() >= MOST_STARS
+                    || crowded(spots, p[1], reach)) {
                 continue;
             }
             fits.bell(s, sigma, reach)
                     .filter(h -> Math.hypot(h.x() - s.x(), h.y() - s.y()) < 1.5 && h.elongation() < 2.5)
                     .ifPresent(h -> {
-                        double sum = h.peak() * Math.PI * h.major() * h.minor() / (4 * Math.log(2));
-                        double[] d = lens.direction(h.x(), h.y());
-                        double q = Math.hypot(h.x() - lens.centreX(), h.y() - lens.centreY()) / lens.halfDiagonal();
+                        double q = lens.fromMiddle(h.x(), h.y());
                         // Bright ones are the least crowded: they count most.
                         all.add(new Measured(
                                 k.magnitude(),
-                                airmass(k.altitudeDegrees()),
+                                Extinction.airmass(k.altitude()),
                                 q * q,
-                                d[2],
-                                -2.5 * Math.log10(sum),
+                                lens.direction(h.x(), h.y()).z(),
+                                -2.5 * Math.log10(h.sum()),
                                 Math.pow(10, -0.3 * (k.magnitude() - 4))));
                     });
         }
@@ -110,36 +102,18 @@ final class SkyLight {
 
     private static final int PARTS = 6;
 
-    private int part(double x, double y) {
-        int px = (int) Math.max(0, Math.min(PARTS - 1, x * PARTS / mesh.width));
-        int py = (int) Math.max(0, Math.min(PARTS - 1, y * PARTS / mesh.height));
-        return py * PARTS + px;
-    }
-
     /** Parts of the frame in which as many of the catalogue's stars were found as in the best: no cloud stands there. */
     private boolean[] clear() {
         int[] there = new int[PARTS * PARTS];
         int[] matched = new int[PARTS * PARTS];
-        double[] m = solved.matrix();
         double[] at = new double[2];
         boolean[] have = new boolean[guess.stars().size()];
         solved.pairs().forEach(p -> have[p[0]] = true);
         for (int i = 0; i < have.length; i++) {
-            SkyGuess.Known k = guess.stars().get(i);
-            double c = m[6] * k.north() + m[7] * k.east() + m[8] * k.up();
-            if (c > 0
-                    && solved.lens()
-                            .project(
-                                    m[0] * k.north() + m[1] * k.east() + m[2] * k.up(),
-                                    m[3] * k.north() + m[4] * k.east() + m[5] * k.up(),
-                                    c,
-                                    at)
-                    && at[0] >= 0
-                    && at[1] >= 0
-                    && at[0] < mesh.width
-                    && at[1] < mesh.height) {
-                there[part(at[0], at[1])]++;
-                matched[part(at[0], at[1])] += have[i] ? 1 : 0;
+            if (solved.places(guess.stars().get(i), at)) {
+                int part = mesh.part(PARTS, at[0], at[1]);
+                there[part]++;
+                matched[part] += have[i] ? 1 : 0;
             }
         }
         double best = 0;
@@ -173,15 +147,14 @@ final class SkyLight {
     /** instrumental − V + 2.5 lg cosine = k X + fall q² − z, by least squares with what is usual as a weak prior; outliers left out thrice. */
     private Through fitted(List<Measured> all) {
         if (all.size() < LEAST_STARS) {
-            return new Through(Double.NaN, Double.NaN, Double.NaN, all.size());
+            return new Through(Double.NaN, Double.NaN, Double.NaN);
         }
         double[] p = {0, USUAL_EXTINCTION, USUAL_FALL};
         // Where a part of the sky is veiled the most of one mind are the clear ones: begin with those.
-        List<Double> first = all.stream()
+        double[] first = Robust.sorted(all.stream()
                 .map(m -> value(m) - USUAL_EXTINCTION * m.airmass() - USUAL_FALL * m.q2())
-                .sorted()
-                .toList();
-        p[0] = mode(first.subList(0, Math.max(3, (int) (first.size() * CLEAR))));
+                .toList());
+        p[0] = Robust.mode(Arrays.copyOf(first, Math.max(3, (int) (first.length * CLEAR))));
         double limit = 0.2;
         for (int round = 0; round < 6; round++) {
             double[][] normal = new double[3][3];
@@ -211,26 +184,9 @@ final class SkyLight {
                 break;
             }
             p = next;
-            limit = off.isEmpty() ? limit : Math.max(0.09, 3 * StarField.median(off));
+            limit = off.isEmpty() ? limit : Math.max(0.09, 3 * Robust.median(off));
         }
-        return new Through(-p[0], p[1], p[2], all.size());
-    }
-
-    /** Middle of where half of some values lie closest, of these half again, and so on. */
-    private static double mode(List<Double> values) {
-        List<Double> all = values.stream().sorted().toList();
-        while (all.size() > 2) {
-            int half = (all.size() + 1) / 2;
-            int best = 0;
-            for (int i = 0; i + half <= all.size(); i++) {
-                best = all.get(i + half - 1) - all.get(i) < all.get(best + half - 1) - all.get(best) ? i : best;
-            }
-            if (half == all.size()) {
-                break;
-            }
-            all = all.subList(best, best + half);
-        }
-        return (all.get(0) + all.get(all.size() - 1)) / 2;
+        return new Through(-p[0], p[1], p[2]);
     }
 
     /** So many are under a clear sky at the least, of those that are found†. */
@@ -246,39 +202,45 @@ final class SkyLight {
         side[i] += w * value;
     }
 
-    /** The smooth sky's brightness in each of five by five cells; land, which is darker by far, does not count. */
+    /** The smooth sky's brightness in each of five by five parts; land, which is darker by far, does not count. */
     List<List<OptionalDouble>> sky(Through through, boolean[] starry) {
         Projection lens = solved.lens();
-        double high = mesh.quantile(starry, 0.8);
+        double land = LAND * Robust.quantile(mesh.sorted(starry), HIGH);
+        int[] cells = new int[GRID * GRID];
+        List<List<Double>> values = new ArrayList<>();
+        for (int i = 0; i < cells.length; i++) {
+            values.add(new ArrayList<>());
+        }
+        for (int i = 0; i < mesh.light.length; i++) {
+            double x = (i % mesh.columns + 0.5) * mesh.cell;
+            double y = (i / mesh.columns + 0.5) * mesh.cell;
+            if (x >= mesh.width || y >= mesh.height) {
+                continue;
+            }
+            int part = mesh.part(GRID, x, y);
+            cells[part]++;
+            double q = lens.fromMiddle(x, y);
+            double cosine = lens.direction(x, y).z();
+            boolean drawn = !guess.fisheye() || cosine > 0.02;
+            if (drawn && mesh.light[i] > land) {
+                double g = (guess.fisheye() ? 1 : cosine) * Math.pow(10, -0.4 * through.fall() * q * q);
+                values.get(part).add(through.z() - 2.5 * Math.log10(mesh.light[i] / (lens.squareArcseconds(x, y) * g)));
+            }
+        }
         List<List<OptionalDouble>> rows = new ArrayList<>();
-        for (int gy = 0; gy < GRID; gy++) {
+        for (int y = 0; y < GRID; y++) {
             List<OptionalDouble> row = new ArrayList<>();
-            for (int gx = 0; gx < GRID; gx++) {
-                List<Double> values = new ArrayList<>();
-                int of = 0;
-                for (int i = 0; i < mesh.light.length; i++) {
-                    double x = (i % mesh.columns + 0.5) * mesh.cell;
-                    double y = (i / mesh.columns + 0.5) * mesh.cell;
-                    boolean here = (int) (x * GRID / mesh.width) == gx && (int) (y * GRID / mesh.height) == gy;
-                    if (!here || x >= mesh.width || y >= mesh.height) {
-                        continue;
-                    }
-                    of++;
-                    double q = Math.hypot(x - lens.centreX(), y - lens.centreY()) / lens.halfDiagonal();
-                    double[] d = lens.direction(x, y);
-                    boolean drawn = !guess.fisheye() || d[2] > 0.02;
-                    if (drawn && mesh.light[i] > 0.12 * high) {
-                        double g = (guess.fisheye() ? 1 : d[2]) * Math.pow(10, -0.4 * through.fall() * q * q);
-                        values.add(through.z() - 2.5 * Math.log10(mesh.light[i] / (lens.squareArcseconds(x, y) * g)));
-                    }
-                }
-                boolean enough = values.size() >= Math.max(1, of / 4) && !Double.isNaN(through.z());
-                row.add(enough ? OptionalDouble.of(StarField.median(values)) : OptionalDouble.empty());
+            for (int part = y * GRID; part < (y + 1) * GRID; part++) {
+                boolean enough = values.get(part).size() >= Math.max(1, cells[part] / 4) && !Double.isNaN(through.z());
+                row.add(enough ? OptionalDouble.of(Robust.median(values.get(part))) : OptionalDouble.empty());
             }
             rows.add(List.copyOf(row));
         }
         return List.copyOf(rows);
     }
+
+    private static final double HIGH = 0.8;
+    private static final double LAND = 0.12;
 
     /** Cells in which stars of the catalogue were found. */
     boolean[] starry(List<Spot> spots) {

@@ -2,6 +2,7 @@ package org.halfdusk.frame;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import org.halfdusk.angle.Vector;
 
 /**
  * A frame solved against the stars: where it really looked, and how much light came through.
@@ -24,7 +25,7 @@ public record Solution(
         double rollDegrees,
         double focalMm,
         double k1,
-        List<Double> forward,
+        Vector forward,
         double residualPx,
         int matched,
         double zLinear,

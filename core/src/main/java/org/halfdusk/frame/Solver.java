@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.halfdusk.angle.Vector;
 import org.halfdusk.sky.Refraction;
 
 /**
@@ -39,42 +40,51 @@ final class Solver {
     /** @param matrix rows right, up, forward in north, east, up @param pairs star of the catalogue and detection */
     record Solved(Projection lens, double[] matrix, List<int[]> pairs, double residual) {
         Solution solution(SkyGuess guess, SkyLight.Through t, List<List<OptionalDouble>> sky) {
-            double north = matrix[6];
-            double east = matrix[7];
-            double up = Math.max(-1, Math.min(1, matrix[8]));
-            double azimuth = (Math.toDegrees(Math.atan2(east, north)) + 360) % 360;
-            double apparent = Math.toDegrees(Math.asin(up));
+            Vector forward = forward();
+            double azimuth = forward.longitudeRad();
+            double apparent = forward.latitudeRad();
             // East of the middle along the horizon, and across that towards the zenith.
-            double a = Math.toRadians(azimuth);
-            double h = Math.toRadians(apparent);
-            double[] e1 = {-Math.sin(a), Math.cos(a), 0};
-            double[] e2 = {-Math.cos(a) * Math.sin(h), -Math.sin(a) * Math.sin(h), Math.cos(h)};
-            double[] right = {matrix[0], matrix[1], matrix[2]};
-            double roll = Math.toDegrees(Math.atan2(dot(right, e2), dot(right, e1)));
+            Vector along = new Vector(-Math.sin(azimuth), Math.cos(azimuth), 0);
+            Vector across = Vector.ofSpherical(azimuth, apparent + Math.PI / 2, 1);
+            Vector right = row(matrix, 0);
+            double roll = Math.atan2(right.dot(across), right.dot(along));
             return new Solution(
-                    azimuth,
-                    Refraction.STANDARD.airless(apparent),
-                    roll,
+                    Math.toDegrees(azimuth),
+                    Refraction.STANDARD.airless(Math.toDegrees(apparent)),
+                    Math.toDegrees(roll),
                     lens.focalPx() * guess.pitchMicrons() / 1000,
                     lens.k1(),
-                    List.of(north, east, up),
+                    forward,
                     residual,
                     pairs.size(),
                     t.z(),
                     t.extinction(),
                     sky);
         }
+
+        Vector forward() {
+            return row(matrix, 2);
+        }
+
+        /** Where a star stands in the frame; false where it does not. */
+        boolean places(SkyGuess.Known star, double[] at) {
+            return lens.project(matrix, star.direction(), at) && lens.inside(at, 0);
+        }
+    }
+
+    private static Vector row(double[] matrix, int i) {
+        return new Vector(matrix[3 * i], matrix[3 * i + 1], matrix[3 * i + 2]);
     }
 
     Optional<Solved> solve() {
-        double field = Math.toDegrees(Math.acos(nominal.direction(0, 0)[2]));
+        double field = Math.toDegrees(Math.acos(nominal.direction(0, 0).z()));
         double[] reaches = guess.clockKnown()
                 ? new double[] {field + 8, field + 40, ALL_OVER}
                 : new double[] {field + 8, field + UNSURE};
         for (double reach : reaches) {
             Optional<Solved> s = near(reach);
             if (s.isPresent()) {
-                return s.filter(f -> guess.clockKnown() || off(f.matrix()) < UNSURE);
+                return s.filter(f -> guess.clockKnown() || degrees(f.forward(), aim()) < UNSURE);
             }
         }
         return Optional.empty();
@@ -85,31 +95,12 @@ final class Solver {
     /** Degrees that a camera is aimed off its plan at most where its clock may be wrong: farther, the clock is as likely at fault†. */
     private static final double UNSURE = 15;
 
-    private double[] aim() {
-        double az = Math.toRadians(guess.azimuthDegrees());
-        double alt = Math.toRadians(guess.altitudeDegrees());
-        return new double[] {Math.cos(alt) * Math.cos(az), Math.cos(alt) * Math.sin(az), Math.sin(alt)};
+    private Vector aim() {
+        return Vector.ofSpherical(Math.toRadians(guess.azimuthDegrees()), Math.toRadians(guess.altitudeDegrees()), 1);
     }
 
-    private double off(double[] matrix) {
-        return degrees(dot(new double[] {matrix[6], matrix[7], matrix[8]}, aim()));
-    }
-
-    private double[] vector(SkyGuess.Known k) {
-        return new double[] {k.north(), k.east(), k.up()};
-    }
-
-    private static double dot(double[] a, double[] b) {
-        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-    }
-
-    private static double[] cross(double[] a, double[] b) {
-        return new double[] {a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]};
-    }
-
-    private static double[] unit(double[] a) {
-        double l = Math.sqrt(dot(a, a));
-        return new double[] {a[0] / l, a[1] / l, a[2] / l};
+    private static double degrees(Vector a, Vector b) {
+        return Math.toDegrees(a.separationRad(b));
     }
 
     private record Pair(int a, int b, double degrees) {}
@@ -117,34 +108,30 @@ final class Solver {
     private record Hypothesis(double[] matrix, int matched) {}
 
     private Optional<Solved> near(double reachDegrees) {
-        double[] aim = aim();
-        double least = Math.cos(Math.toRadians(Math.min(180, reachDegrees)));
-        List<double[]> stars = new ArrayList<>();
-        for (SkyGuess.Known k : guess.stars()) {
-            double[] v = vector(k);
-            if (k.altitudeDegrees() > 2 && dot(v, aim) >= least && stars.size() < most(reachDegrees)) {
-                stars.add(v);
-            }
-        }
+        Vector aim = aim();
+        List<Vector> stars = guess.stars().stream()
+                .filter(k -> k.altitude().degrees() > 2 && degrees(k.direction(), aim) <= reachDegrees)
+                .limit(most(reachDegrees))
+                .map(SkyGuess.Known::direction)
+                .toList();
         List<Pair> catalogue = new ArrayList<>();
         for (int i = 0; i < stars.size(); i++) {
             for (int k = i + 1; k < stars.size(); k++) {
-                catalogue.add(new Pair(i, k, degrees(dot(stars.get(i), stars.get(k)))));
+                catalogue.add(new Pair(i, k, degrees(stars.get(i), stars.get(k))));
             }
         }
         catalogue.sort(Comparator.comparingDouble(Pair::degrees));
         double[] angles = catalogue.stream().mapToDouble(Pair::degrees).toArray();
         int n = Math.min(PAIRED, found.length);
-        double[][] seen = new double[n][];
-        for (int i = 0; i < n; i++) {
-            seen[i] = nominal.direction(found[i][0], found[i][1]);
-        }
+        List<Vector> seen = Arrays.stream(found, 0, n)
+                .map(d -> nominal.direction(d[0], d[1]))
+                .toList();
         Grid grid = new Grid(Math.min(DETECTED, found.length), tolerance());
         List<Hypothesis> best = new ArrayList<>();
         double[] at = new double[2];
         for (int i = 0; i < n; i++) {
             for (int k = i + 1; k < n; k++) {
-                double apart = degrees(dot(seen[i], seen[k]));
+                double apart = degrees(seen.get(i), seen.get(k));
                 double slack = 0.025 * apart + 0.1;
                 if (apart < 12 * slack) {
                     continue;
@@ -152,8 +139,8 @@ final class Solver {
                 int from = Arrays.binarySearch(angles, apart - slack);
                 for (int p = from < 0 ? -from - 1 : from; p < angles.length && angles[p] <= apart + slack; p++) {
                     Pair c = catalogue.get(p);
-                    tried(seen[i], seen[k], stars.get(c.a()), stars.get(c.b()), stars, grid, best, at);
-                    tried(seen[i], seen[k], stars.get(c.b()), stars.get(c.a()), stars, grid, best, at);
+                    tried(seen.get(i), seen.get(k), stars.get(c.a()), stars.get(c.b()), stars, grid, best, at);
+                    tried(seen.get(i), seen.get(k), stars.get(c.b()), stars.get(c.a()), stars, grid, best, at);
                 }
             }
         }
@@ -171,46 +158,32 @@ final class Solver {
         return Math.max(8, 0.011 * Math.max(width, height));
     }
 
-    private static double degrees(double cosine) {
-        return Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, cosine))));
-    }
-
     /** How the camera stands where two of its directions are two of the sky's; kept where many others fit as well. */
     private void tried(
-            double[] s1,
-            double[] s2,
-            double[] c1,
-            double[] c2,
-            List<double[]> stars,
+            Vector s1,
+            Vector s2,
+            Vector c1,
+            Vector c2,
+            List<Vector> stars,
             Grid grid,
             List<Hypothesis> best,
             double[] at) {
-        double[] sx = unit(new double[] {s1[0] + s2[0], s1[1] + s2[1], s1[2] + s2[2]});
-        double[] sz = unit(cross(s1, s2));
-        double[] sy = cross(sz, sx);
-        double[] cx = unit(new double[] {c1[0] + c2[0], c1[1] + c2[1], c1[2] + c2[2]});
-        double[] cz = unit(cross(c1, c2));
-        double[] cy = cross(cz, cx);
-        double[] m = new double[9];
-        for (int r = 0; r < 3; r++) {
-            for (int c = 0; c < 3; c++) {
-                m[3 * r + c] = sx[r] * cx[c] + sy[r] * cy[c] + sz[r] * cz[c];
-            }
-        }
+        Vector sx = s1.plus(s2).unit();
+        Vector sz = s1.cross(s2).unit();
+        Vector sy = sz.cross(sx);
+        Vector cx = c1.plus(c2).unit();
+        Vector cz = c1.cross(c2).unit();
+        Vector cy = cz.cross(cx);
+        double[] m = rows(
+                cx.times(sx.x()).plus(cy.times(sy.x())).plus(cz.times(sz.x())),
+                cx.times(sx.y()).plus(cy.times(sy.y())).plus(cz.times(sz.y())),
+                cx.times(sx.z()).plus(cy.times(sy.z())).plus(cz.times(sz.z())));
+        Vector forward = row(m, 2);
         int matched = 0;
         int inside = 0;
         for (int i = 0; i < stars.size() && inside < VERIFIED; i++) {
-            double[] v = stars.get(i);
-            double c = m[6] * v[0] + m[7] * v[1] + m[8] * v[2];
-            if (c < 0.02) {
-                continue;
-            }
-            if (!nominal.project(
-                            m[0] * v[0] + m[1] * v[1] + m[2] * v[2], m[3] * v[0] + m[4] * v[1] + m[5] * v[2], c, at)
-                    || at[0] < 0
-                    || at[1] < 0
-                    || at[0] >= width
-                    || at[1] >= height) {
+            Vector v = stars.get(i);
+            if (forward.dot(v) < 0.02 || !nominal.project(m, v, at) || !nominal.inside(at, 0)) {
                 continue;
             }
             inside++;
@@ -332,15 +305,7 @@ final class Solver {
         List<SkyGuess.Known> stars = guess.stars();
         boolean[] taken = new boolean[found.length];
         for (int i = 0; i < stars.size() && inside < s.stars(); i++) {
-            double[] v = vector(stars.get(i));
-            double c = m[6] * v[0] + m[7] * v[1] + m[8] * v[2];
-            if (c <= 0
-                    || !lens.project(
-                            m[0] * v[0] + m[1] * v[1] + m[2] * v[2], m[3] * v[0] + m[4] * v[1] + m[5] * v[2], c, at)
-                    || at[0] < 2
-                    || at[1] < 2
-                    || at[0] >= width - 2
-                    || at[1] >= height - 2) {
+            if (!lens.project(m, stars.get(i).direction(), at) || !lens.inside(at, 2)) {
                 continue;
             }
             inside++;
@@ -382,12 +347,7 @@ final class Solver {
     }
 
     private void place(Projection lens, double[] m, int star, double[] at) {
-        double[] v = vector(guess.stars().get(star));
-        lens.project(
-                m[0] * v[0] + m[1] * v[1] + m[2] * v[2],
-                m[3] * v[0] + m[4] * v[1] + m[5] * v[2],
-                m[6] * v[0] + m[7] * v[1] + m[8] * v[2],
-                at);
+        lens.project(m, guess.stars().get(star).direction(), at);
     }
 
     /** One step of least squares for the turn (in place), the focal length and the distortion; what is far off counts less. */
@@ -457,13 +417,16 @@ final class Solver {
     }
 
     private static double[] orthogonal(double[] m) {
-        double[] f = unit(new double[] {m[6], m[7], m[8]});
-        double[] r = {m[0], m[1], m[2]};
-        double k = dot(r, f);
-        r = unit(new double[] {r[0] - k * f[0], r[1] - k * f[1], r[2] - k * f[2]});
-        double[] u = {m[3], m[4], m[5]};
-        double[] cross = cross(f, r);
-        double sign = dot(cross, u) >= 0 ? 1 : -1;
-        return new double[] {r[0], r[1], r[2], sign * cross[0], sign * cross[1], sign * cross[2], f[0], f[1], f[2]};
+        Vector forward = row(m, 2).unit();
+        Vector right = row(m, 0);
+        right = right.minus(forward.times(right.dot(forward))).unit();
+        Vector up = forward.cross(right);
+        return rows(right, up.times(Math.signum(up.dot(row(m, 1)))), forward);
+    }
+
+    private static double[] rows(Vector right, Vector up, Vector forward) {
+        return new double[] {
+            right.x(), right.y(), right.z(), up.x(), up.y(), up.z(), forward.x(), forward.y(), forward.z()
+        };
     }
 }

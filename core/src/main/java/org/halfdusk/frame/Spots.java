@@ -19,7 +19,14 @@ final class Spots {
      * @param burnt whether a colour of it is at the end
      * @param sharp share of its light in its brightest pixel among its nine: a hot pixel has nearly all
      */
-    record Spot(double x, double y, float peak, float strength, boolean burnt, float sharp) {}
+    record Spot(double x, double y, float peak, float strength, boolean burnt, float sharp) {
+        /** A hot pixel keeps nearly all of its light to itself; what was smoothed by a file keeps a little less†. */
+        private static final float HOT = 0.55f;
+
+        boolean hot() {
+            return sharp >= HOT;
+        }
+    }
 
     /** Above the smoothed noise, standard deviations†. */
     private static final float THRESHOLD = 5f;
@@ -49,9 +56,7 @@ final class Spots {
     private final float[][] full;
     private final List<Spot> found = new ArrayList<>();
     private final float[] light;
-    private final float[] r;
-    private final float[] g;
-    private final float[] b;
+    private final ScannedRow row;
     private final int[] points = new int[MOST_POINTS];
     private int count;
     private float noiseShare = 0.35f;
@@ -66,9 +71,7 @@ final class Spots {
         this.smooth = new float[RING][width];
         this.full = new float[RING][width];
         this.light = new float[width];
-        this.r = new float[width];
-        this.g = new float[width];
-        this.b = new float[width];
+        this.row = new ScannedRow(width);
     }
 
     private static final int RING = 16;
@@ -151,12 +154,11 @@ final class Spots {
     private void load(int y) {
         mesh.lightRow(y, light);
         float[] p = plain[y % RING];
-        float[] f = full[y % RING];
         float[] a = across[y % RING];
-        pixels.row(y, 0, width, r, g, b);
+        row.read(pixels, y);
+        System.arraycopy(row.most, 0, full[y % RING], 0, width);
         for (int x = 0; x < width; x++) {
-            p[x] = Pixels.luminance(r[x], g[x], b[x]) - light[x];
-            f[x] = Math.max(r[x], Math.max(g[x], b[x]));
+            p[x] = row.luminance[x] - light[x];
         }
         for (int x = 2; x < width - 2; x++) {
             a[x] = (p[x - 2] + p[x + 2] + 4 * (p[x - 1] + p[x + 1]) + 6 * p[x]) * 0.0625f;

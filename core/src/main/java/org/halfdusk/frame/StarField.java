@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.frame.Spots.Spot;
+import org.halfdusk.frame.StarFits.Shape;
 
 /**
  * The shapes of a frame's stars over its field.
@@ -14,8 +15,9 @@ import org.halfdusk.frame.Spots.Spot;
  * @param all over the whole field
  * @param cells three rows of three, from the top left
  * @param shapes that were fitted
+ * @param sigma standard deviation of their narrow side, px
  */
-record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes, double sigma) {
+record StarField(int count, FieldCell all, List<FieldCell> cells, List<Shape> shapes, double sigma) {
     static final int SIDE = 3;
 
     /** So many are fitted in a cell; a median asks for no more. */
@@ -38,11 +40,8 @@ record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes
     private static final int FARTHEST = 24;
     private static final int NEAREST = 5;
 
-    /** A hot pixel keeps nearly all of its light to itself; what was smoothed by a file keeps a little less†. */
-    static final float HOT = 0.55f;
-
     static StarField of(Pixels pixels, Mesh mesh, List<Spot> spots) {
-        List<Spot> stars = spots.stream().filter(s -> s.sharp() < HOT).toList();
+        List<Spot> stars = spots.stream().filter(s -> !s.hot()).toList();
         StarFits fits = new StarFits(pixels, mesh);
         double guess = guess(fits, mesh, stars);
         int reach = (int) Math.max(NEAREST, Math.min(FARTHEST, Math.ceil(4.0 * guess)));
@@ -53,7 +52,7 @@ record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes
         }
         for (int i = 0; i < stars.size(); i++) {
             Spot s = stars.get(i);
-            List<Shape> mine = found.get(cellOf(pixels.width(), pixels.height(), s.x(), s.y()));
+            List<Shape> mine = found.get(mesh.part(SIDE, s.x(), s.y()));
             if (s.burnt() || !alone[i] || s.strength() < STRONG || mine.size() >= MOST_FITTED) {
                 continue;
             }
@@ -61,31 +60,25 @@ record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes
                     .filter(h -> Math.hypot(h.x() - s.x(), h.y() - s.y()) < 2 + guess && h.major() < 3.0 * reach)
                     .ifPresent(mine::add);
         }
-        FieldCell[] cells = new FieldCell[SIDE * SIDE];
+        List<FieldCell> cells = new ArrayList<>();
         List<Shape> all = new ArrayList<>();
-        found.forEach(all::addAll);
-        double sigma = narrow(all) / StarFits.WIDTH;
-        List<StarFits.Trail> trails = new ArrayList<>();
-        for (int i = 0; i < cells.length; i++) {
-            double own = narrow(found.get(i)) / StarFits.WIDTH;
-            List<StarFits.Trail> here = found.get(i).stream()
+        List<Double> trails = new ArrayList<>();
+        for (List<Shape> here : found) {
+            double sigma = sigma(here);
+            List<Double> drawn = here.stream()
                     .limit(MOST_TRAILS)
-                    .flatMap(h -> fits.trail(h, own, trailReach(h, reach)).stream())
+                    .map(h -> fits.trail(h, sigma, trailReach(h, reach)))
+                    .flatMap(t -> t.stream().boxed())
                     .toList();
-            trails.addAll(here);
-            cells[i] = summed(found.get(i), here);
+            all.addAll(here);
+            trails.addAll(drawn);
+            cells.add(summed(here, drawn));
         }
-        return new StarField(stars.size(), summed(all, trails), cells, List.copyOf(all), sigma);
+        return new StarField(stars.size(), summed(all, trails), List.copyOf(cells), List.copyOf(all), sigma(all));
     }
 
     private static int trailReach(Shape h, int reach) {
         return (int) Math.max(reach, Math.min(FARTHEST, Math.ceil(h.major() * 1.3)));
-    }
-
-    static int cellOf(int width, int height, double x, double y) {
-        int cx = (int) Math.max(0, Math.min(SIDE - 1, x * SIDE / width));
-        int cy = (int) Math.max(0, Math.min(SIDE - 1, y * SIDE / height));
-        return cy * SIDE + cx;
     }
 
     /** Standard deviation of the stars, from the strongest that are not burnt: a low one of them, since edges of the land look like wide ones. */
@@ -129,13 +122,13 @@ record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes
         return alone;
     }
 
-    /** The narrow side of the sharpest fifth: what the lens draws where nothing moves, px. */
-    private static double narrow(List<Shape> shapes) {
-        List<Double> minor = shapes.stream().map(Shape::minor).sorted().toList();
-        return minor.isEmpty() ? StarFits.WIDTH : minor.get(minor.size() / 2);
+    /** Of the narrow side of stars: what the lens draws where nothing moves, px. */
+    private static double sigma(List<Shape> shapes) {
+        double[] minor = Robust.sorted(shapes.stream().map(Shape::minor).toList());
+        return minor.length == 0 ? 1 : minor[minor.length / 2] / StarFits.WIDTH;
     }
 
-    private static FieldCell summed(List<Shape> shapes, List<StarFits.Trail> trails) {
+    private static FieldCell summed(List<Shape> shapes, List<Double> trails) {
         if (shapes.size() < LEAST) {
             return FieldCell.NONE;
         }
@@ -151,30 +144,22 @@ record StarField(int count, FieldCell all, FieldCell[] cells, List<Shape> shapes
             level.add((major - minor) * Math.cos(twice));
             aslant.add((major - minor) * Math.sin(twice));
         }
-        double both = median(round);
-        double apart = Math.hypot(median(level), median(aslant));
+        double both = Robust.median(round);
+        double apart = Math.hypot(Robust.median(level), Robust.median(aslant));
         double elongation = Math.sqrt((both + apart) / Math.max(1e-9, both - apart));
-        double direction = (Math.toDegrees(0.5 * Math.atan2(median(aslant), median(level))) + 180) % 180;
+        double direction = (Math.toDegrees(0.5 * Math.atan2(Robust.median(aslant), Robust.median(level))) + 180) % 180;
         double drawn = Math.sqrt(12 * apart) / StarFits.WIDTH;
-        double trail = trails.isEmpty() || elongation < SHORT
-                ? drawn
-                : median(trails.stream().map(StarFits.Trail::length).toList());
+        double trail = trails.isEmpty() || elongation < SHORT ? drawn : Robust.median(trails);
         return new FieldCell(
                 shapes.size(),
-                median(shapes.stream().map(Shape::width).toList()),
+                Robust.median(shapes.stream().map(Shape::width).toList()),
                 elongation,
                 trail,
                 elongation < ROUND ? Double.NaN : direction);
     }
 
-    static double median(List<Double> values) {
-        List<Double> sorted = values.stream().sorted().toList();
-        int n = sorted.size();
-        return n == 0 ? Double.NaN : n % 2 == 1 ? sorted.get(n / 2) : (sorted.get(n / 2 - 1) + sorted.get(n / 2)) / 2;
-    }
-
     Optional<FieldCell> cell(int column, int row) {
-        FieldCell c = cells[row * SIDE + column];
+        FieldCell c = cells.get(row * SIDE + column);
         return c.known() ? Optional.of(c) : Optional.empty();
     }
 }

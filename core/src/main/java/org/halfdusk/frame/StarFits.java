@@ -1,11 +1,38 @@
 package org.halfdusk.frame;
 
-import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.frame.Spots.Spot;
 
 /** Fits models to stars in small windows of a frame. */
 final class StarFits {
+    /**
+     * A star's shape: an elliptical bell fitted to it by least squares.
+     *
+     * @param x and y: of its middle
+     * @param peak linear luminance of the bell's top
+     * @param major and minor: full widths at half of its top, px
+     * @param angle of the long side, degrees, 0 to the right, 90 up, 0 to 180
+     * @param rest root mean square of what the bell leaves, as a share of its top
+     * @param strength of its spot
+     */
+    record Shape(
+            double x, double y, double peak, double major, double minor, double angle, double rest, float strength) {
+        /** Full width at half of the top of a round bell of the same area, px. */
+        double width() {
+            return Math.sqrt(major * minor);
+        }
+
+        double elongation() {
+            return major / minor;
+        }
+
+        /** All the light of the bell, luminance times pixels. */
+        double sum() {
+            return peak * Math.PI * major * minor / (4 * Math.log(2));
+        }
+    }
+
     /** From a standard deviation to the full width at half of the top. */
     static final double WIDTH = 2 * Math.sqrt(2 * Math.log(2));
 
@@ -50,14 +77,20 @@ final class StarFits {
 
     /** An elliptical bell on an even ground. @param guess standard deviation of it, px */
     Optional<Shape> bell(Spot spot, double guess, int reach) {
-        Optional<Window> found = window(spot.x(), spot.y(), reach);
-        if (found.isEmpty()) {
-            return Optional.empty();
-        }
-        Window w = found.get();
-        double ground = mesh.light[mesh.at(spot.x(), spot.y())];
+        return window(spot.x(), spot.y(), reach).flatMap(w -> bell(w, spot, guess));
+    }
+
+    private Optional<Shape> bell(Window w, Spot spot, double guess) {
         double round = 1 / (2 * guess * guess);
-        double[] p = {Math.max(1e-4, spot.peak()), spot.x() - w.x(), spot.y() - w.y(), round, 0, round, ground};
+        double[] p = {
+            Math.max(1e-4, spot.peak()),
+            spot.x() - w.x(),
+            spot.y() - w.y(),
+            round,
+            0,
+            round,
+            mesh.light[mesh.at(spot.x(), spot.y())]
+        };
         double cost = LeastSquares.fit(new Bell(w.side()), p, w.values(), w.weights(), w.values().length);
         double count = count(w);
         if (Double.isNaN(cost) || p[0] <= 0 || count < 10) {
@@ -81,8 +114,7 @@ final class StarFits {
                 WIDTH / Math.sqrt(2 * large),
                 up,
                 Math.sqrt(cost / count) / p[0],
-                spot.strength(),
-                spot.sharp()));
+                spot.strength()));
     }
 
     private static double count(Window w) {
@@ -127,103 +159,30 @@ final class StarFits {
     }
 
     /**
-     * What a star draws as it moves: a segment spread by a round bell.
+     * Length of what a star draws as it moves, px: of a segment spread by a round bell.
      *
-     * @param length px @param angle degrees as of {@link Shape} @param sigma of the bell, px @param rest as of {@link Shape}
+     * @param shape that was fitted before
+     * @param sigma standard deviation of the bell, px
      */
-    record Trail(double length, double angle, double sigma, double rest) {}
-
-    /** @param shape that was fitted before @param sigma of the bell, px; not above 0 to let it be found */
-    Optional<Trail> trail(Shape shape, double sigma, int reach) {
+    OptionalDouble trail(Shape shape, double sigma, int reach) {
         Optional<Window> found = window(shape.x(), shape.y(), reach);
-        if (found.isEmpty()) {
-            return Optional.empty();
+        if (found.isEmpty() || count(found.get()) < 10) {
+            return OptionalDouble.empty();
         }
         Window w = found.get();
-        double minor = sigma > 0 ? sigma : shape.minor() / WIDTH;
         double major = shape.major() / WIDTH;
-        double length = Math.sqrt(Math.max(0.25, 12 * (major * major - minor * minor)));
-        double ground = mesh.light[mesh.at(shape.x(), shape.y())];
+        double length = Math.sqrt(Math.max(0.25, 12 * (major * major - sigma * sigma)));
         double[] p = {
-            shape.peak() * length / Math.max(length, 2.5 * minor),
+            shape.peak() * length / Math.max(length, 2.5 * sigma),
             shape.x() - w.x(),
             shape.y() - w.y(),
             length,
             Math.toRadians(-shape.angle()),
-            ground,
-            minor
+            mesh.light[mesh.at(shape.x(), shape.y())]
         };
-        Segment model = new Segment(w.side(), sigma);
-        double cost = LeastSquares.fit(model, p, w.values(), w.weights(), w.values().length);
-        double count = count(w);
-        if (Double.isNaN(cost) || count < 10) {
-            return Optional.empty();
-        }
-        double angle = ((-Math.toDegrees(p[4])) % 180 + 180) % 180;
-        double top = shape.peak();
-        return Optional.of(new Trail(Math.abs(p[3]), angle, sigma > 0 ? sigma : p[6], Math.sqrt(cost / count) / top));
+        double cost = LeastSquares.fit(new Segment(w.side(), sigma), p, w.values(), w.weights(), w.values().length);
+        return Double.isNaN(cost) ? OptionalDouble.empty() : OptionalDouble.of(Math.abs(p[3]));
     }
-
-    /**
-     * How well the mean of many stars is a segment spread by a round bell: what that leaves, as a share of its top. Shake draws what no
-     * segment does.
-     *
-     * @return NaN where there are too few
-     */
-    double unlikeSegment(List<Shape> shapes, int reach) {
-        int side = 2 * reach + 1;
-        double[] sum = new double[side * side];
-        int used = 0;
-        float[] r = new float[side + 1];
-        float[] g = new float[side + 1];
-        float[] b = new float[side + 1];
-        for (Shape h : shapes) {
-            int x0 = (int) Math.floor(h.x()) - reach;
-            int y0 = (int) Math.floor(h.y()) - reach;
-            if (x0 < 0 || y0 < 0 || x0 + side + 1 > pixels.width() || y0 + side + 1 > pixels.height()) {
-                continue;
-            }
-            double fx = h.x() - Math.floor(h.x());
-            double fy = h.y() - Math.floor(h.y());
-            double ground = mesh.light[mesh.at(h.x(), h.y())];
-            double[] one = new double[(side + 1) * (side + 1)];
-            for (int i = 0; i <= side; i++) {
-                pixels.row(y0 + i, x0, side + 1, r, g, b);
-                for (int k = 0; k <= side; k++) {
-                    one[i * (side + 1) + k] = Pixels.luminance(r[k], g[k], b[k]) - ground;
-                }
-            }
-            for (int i = 0; i < side; i++) {
-                for (int k = 0; k < side; k++) {
-                    int at = i * (side + 1) + k;
-                    double top = one[at] * (1 - fx) + one[at + 1] * fx;
-                    double bottom = one[at + side + 1] * (1 - fx) + one[at + side + 2] * fx;
-                    sum[i * side + k] += (top * (1 - fy) + bottom * fy) / h.peak();
-                }
-            }
-            used++;
-        }
-        if (used < LEAST_STACKED) {
-            return Double.NaN;
-        }
-        double[] weight = new double[sum.length];
-        double most = 0;
-        for (int i = 0; i < sum.length; i++) {
-            sum[i] /= used;
-            weight[i] = 1;
-            most = Math.max(most, sum[i]);
-        }
-        double best = Double.NaN;
-        for (double from = 0; from < Math.PI; from += Math.PI / 4) {
-            double[] p = {most, reach, reach, 3, from, 0, 1};
-            double cost = LeastSquares.fit(new Segment(side, 0), p, sum, weight, sum.length);
-            double rest = Math.sqrt(cost / sum.length) / most;
-            best = Double.isNaN(best) ? rest : Math.min(best, rest);
-        }
-        return best;
-    }
-
-    private static final int LEAST_STACKED = 8;
 
     /** Light of a star in a ring about it, as a share of what its bell holds. */
     double halo(Shape h, double inner, double outer) {
@@ -244,24 +203,20 @@ final class StarFits {
                 }
             }
         }
-        double bell = h.peak() * Math.PI * h.major() * h.minor() / (4 * Math.log(2));
-        return sum / bell;
+        return sum / h.sum();
     }
 
     /** Derivatives by small steps: it is fitted to some stars only. */
-    private record Segment(int side, double fixed) implements LeastSquares.Model {
+    private record Segment(int side, double sigma) implements LeastSquares.Model {
         private static final double STEP = 1e-4;
+        private static final double STEP_OF_LIGHT = 1e-6;
 
         @Override
         public double value(double[] p, int point, double[] d) {
             double v = at(p, point);
             for (int i = 0; i < p.length; i++) {
-                if (i == 6 && fixed > 0) {
-                    d[i] = 0;
-                    continue;
-                }
                 double keep = p[i];
-                double step = i == 0 || i == 5 ? 1e-6 : STEP;
+                double step = i == 0 || i == 5 ? STEP_OF_LIGHT : STEP;
                 p[i] = keep + step;
                 d[i] = (at(p, point) - v) / step;
                 p[i] = keep;
@@ -276,7 +231,6 @@ final class StarFits {
             double s = Math.sin(p[4]);
             double along = dx * c + dy * s;
             double aside = -dx * s + dy * c;
-            double sigma = fixed > 0 ? fixed : p[6];
             double length = Math.max(1e-3, Math.abs(p[3]));
             double q = 1 / (Math.sqrt(2) * sigma);
             double spread = erf((along + length / 2) * q) - erf((along - length / 2) * q);
@@ -286,14 +240,7 @@ final class StarFits {
 
         @Override
         public boolean allowed(double[] p) {
-            return p[0] > 0
-                    && p[6] > 0.3
-                    && p[6] < side
-                    && Math.abs(p[3]) < 2 * side
-                    && p[1] > 0
-                    && p[2] > 0
-                    && p[1] < side
-                    && p[2] < side;
+            return p[0] > 0 && Math.abs(p[3]) < 2 * side && p[1] > 0 && p[2] > 0 && p[1] < side && p[2] < side;
         }
     }
 

@@ -1,21 +1,18 @@
 package org.halfdusk.frame;
 
-import java.util.Arrays;
-
 /**
- * How a frame's light is spread: over all of it, and in cells of a mesh.
+ * How a frame's light is spread.
  *
  * @param peak code of the most frequent luminance, 0 to 1
  * @param belowBlack share of pixels at code 0
  * @param clipped share of pixels with any colour at the end
  * @param clippedAll share with all colours there
- * @param counts of luminance codes, 256 equal bins
  */
-public record Tones(double peak, double belowBlack, double clipped, double clippedAll, int[] counts) {
-    /** Bins of luminance codes: four to a level of 8 bits. */
-    static final int BINS = 1024;
-
+public record Tones(double peak, double belowBlack, double clipped, double clippedAll) {
     private static final int LEVELS = 256;
+
+    /** Bins of luminance codes: four to a level of 8 bits. */
+    static final int BINS = 4 * LEVELS;
 
     static final float FULL = 0.9999f;
     private static final int FINE = 65_536;
@@ -79,21 +76,16 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
         }
 
         Tones done() {
-            int[] levels = new int[LEVELS];
-            for (int i = 0; i < BINS; i++) {
-                levels[i * LEVELS / BINS] += counts[i];
-            }
             return new Tones(
                     (mode(counts) + 0.5) / BINS,
                     (double) black / pixels,
                     (double) any / pixels,
-                    (double) every / pixels,
-                    levels);
+                    (double) every / pixels);
         }
     }
 
     /** Most frequent bin of a histogram smoothed over a level on each side, the bins at the ends left out. */
-    static double mode(int[] counts) {
+    private static int mode(int[] counts) {
         int width = BINS / LEVELS;
         long best = -1;
         int at = 0;
@@ -109,20 +101,5 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
             sum += counts[i + width + 1] - counts[i - width];
         }
         return at;
-    }
-
-    @Override
-    public boolean equals(Object other) {
-        return other instanceof Tones t
-                && t.peak == peak
-                && t.belowBlack == belowBlack
-                && t.clipped == clipped
-                && t.clippedAll == clippedAll
-                && Arrays.equals(t.counts, counts);
-    }
-
-    @Override
-    public int hashCode() {
-        return Arrays.hashCode(counts);
     }
 }

@@ -9,6 +9,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.halfdusk.angle.Apparent;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sky.Refraction;
@@ -60,22 +63,25 @@ class SolverTest {
         Canvas c = new Canvas(WIDTH, HEIGHT, 0);
         for (int y = 0; y < HEIGHT; y++) {
             for (int x = 0; x < WIDTH; x++) {
-                double cosine = lens.direction(x, y)[2];
+                double cosine = lens.direction(x, y).z();
                 c.add(x, y, Math.pow(10, 0.4 * (Z - SKY)) * lens.squareArcseconds(x, y) * cosine);
             }
         }
         double[] at = new double[2];
         for (SkyGuess.Known k : CatalogueSky.seen(sky(), NIGHT)) {
-            double forward = m[6] * k.north() + m[7] * k.east() + m[8] * k.up();
-            boolean in = forward > 0
-                    && lens.project(
-                            m[0] * k.north() + m[1] * k.east() + m[2] * k.up(),
-                            m[3] * k.north() + m[4] * k.east() + m[5] * k.up(),
-                            forward,
-                            at);
-            if (in) {
-                double magnitude = k.magnitude() + EXTINCTION * SkyLight.airmass(Math.max(1, k.altitudeDegrees()));
-                c.star(at[0], at[1], Math.pow(10, 0.4 * (Z - magnitude)) * forward, 1, 1, 0);
+            if (lens.project(m, k.direction(), at)) {
+                double magnitude = k.magnitude()
+                        + EXTINCTION
+                                * Extinction.airmass(Apparent.ofDegrees(
+                                        Math.max(1, k.altitude().degrees())));
+                c.star(
+                        at[0],
+                        at[1],
+                        Math.pow(10, 0.4 * (Z - magnitude))
+                                * lens.direction(at[0], at[1]).z(),
+                        1,
+                        1,
+                        0);
             }
         }
         Random random = new Random(8);
@@ -150,8 +156,8 @@ class SolverTest {
             double[] at = new double[2];
             for (double x = 5; x < WIDTH; x += 170) {
                 for (double y = 5; y < HEIGHT; y += 130) {
-                    double[] d = lens.direction(x, y);
-                    assertTrue(lens.project(d[0], d[1], d[2], at));
+                    Vector d = lens.direction(x, y);
+                    assertTrue(lens.project(d.x(), d.y(), d.z(), at));
                     assertEquals(x, at[0], 1e-3);
                     assertEquals(y, at[1], 1e-3);
                 }

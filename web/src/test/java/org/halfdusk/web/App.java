@@ -102,8 +102,8 @@ public final class App implements AutoCloseable {
         return upload(path, field, name, content.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** The same of any bytes. */
-    public HttpResponse<String> upload(String path, String field, String name, byte[] content)
+    /** The same of any bytes. @param headers names and values in turn, beside those that a form sends */
+    public HttpResponse<String> upload(String path, String field, String name, byte[] content, String... headers)
             throws IOException, InterruptedException {
         String edge = "----edge-of-a-part";
         String head = "--" + edge + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token() + "\r\n--"
@@ -113,11 +113,13 @@ public final class App implements AutoCloseable {
         body.writeBytes(head.getBytes(StandardCharsets.UTF_8));
         body.writeBytes(content);
         body.writeBytes(("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        HttpRequest request = HttpRequest.newBuilder(URI.create(url(path)))
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(url(path)))
                 .header("Content-Type", "multipart/form-data; boundary=" + edge)
-                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
-                .build();
-        return http.send(request, HttpResponse.BodyHandlers.ofString());
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()));
+        for (int i = 0; i < headers.length; i += 2) {
+            request.header(headers[i], headers[i + 1]);
+        }
+        return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
     public HttpResponse<String> send(String path, Map<String, String> form, String csrf)

@@ -12,6 +12,7 @@ import org.halfdusk.sequence.WorkingCamera;
 import org.halfdusk.shoot.camera.CameraState.Dial;
 import org.halfdusk.shoot.camera.CameraState.Drive;
 import org.halfdusk.shoot.camera.CameraState.Link;
+import org.halfdusk.shoot.setting.Recording;
 
 /**
  * A camera that fires nothing: what its dials, shutter, mirror, buffer, card, battery and clock would do when it is told to take frames. It
@@ -70,11 +71,9 @@ public final class SimulatedCamera {
      *
      * @param celsius of the air
      * @param clockSeconds that its clock is ahead as it was measured
-     * @param noiseReduction whether it is meant to take a dark frame after each
-     * @param outsidePower whether no charge is taken
+     * @param recording whether it is meant to take a dark frame after each, and whether it is fed from outside
      */
-    public record Setup(
-            Instant begin, double celsius, double clockSeconds, boolean noiseReduction, boolean outsidePower) {}
+    public record Setup(Instant begin, double celsius, double clockSeconds, Recording recording) {}
 
     /**
      * What came of an order.
@@ -148,7 +147,7 @@ public final class SimulatedCamera {
                 : metered ? Reason.WRONG_DIAL : late ? Reason.SELF_TIMER : Reason.BUSY;
         free -= megabytes;
         double cold = faults.contains(Fault.COLD_BATTERY) ? COLD_SHARE : 1;
-        charge -= setup.outsidePower() ? 0 : used / cold;
+        charge -= setup.recording().outsidePower() ? 0 : used / cold;
         Optional<Reason> why =
                 first(SPOILING, faults).or(() -> wished > real ? Optional.of(Reason.BULB_LIMIT) : Optional.empty());
         return new Answer(Optional.of(opens), why);
@@ -183,7 +182,7 @@ public final class SimulatedCamera {
     }
 
     private boolean reduces(Set<Fault> faults) {
-        return setup.noiseReduction() || faults.contains(Fault.NOISE_REDUCTION);
+        return setup.recording().noiseReduction() || faults.contains(Fault.NOISE_REDUCTION);
     }
 
     /** The first of some that is there as the fault of its name. */

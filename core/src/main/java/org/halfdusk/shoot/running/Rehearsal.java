@@ -261,8 +261,7 @@ public record Rehearsal(
                         span.get().start(),
                         r.air().celsius(),
                         r.clock(),
-                        r.choices().recording().noiseReduction(),
-                        r.choices().recording().outsidePower()));
+                        r.choices().recording()));
         new Going(r, faults, camera, events, missed, looks).all();
     }
 

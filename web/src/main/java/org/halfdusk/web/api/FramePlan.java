@@ -5,11 +5,13 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.frame.CatalogueSky;
 import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.SkyGuess;
 import org.halfdusk.place.Observer;
+import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.typed.Range;
@@ -25,8 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param altitude airless, degrees
  * @param focalMm nominal
  * @param sensorMm the longer side of the sensor
- * @param clockSeconds that the camera's clock is ahead; 0 where that is not known
- * @param clockKnown whether it is
+ * @param clockSeconds that the camera's clock is ahead; nothing where that is not known
  * @param zone of the place, for files that name no offset
  */
 record FramePlan(
@@ -36,8 +37,7 @@ record FramePlan(
         double focalMm,
         boolean fisheye,
         double sensorMm,
-        double clockSeconds,
-        boolean clockKnown,
+        OptionalDouble clockSeconds,
         ZoneId zone) {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Range LATITUDE = new Range("latitude", -90, 90, "°");
@@ -46,7 +46,6 @@ record FramePlan(
     private static final Range ALTITUDE = new Range("altitude", -10, 90, "°");
     private static final Range FOCAL = new Range("focal length", 1, 5000, "mm");
     private static final Range SENSOR = new Range("sensor", 1, 200, "mm");
-    private static final Range CLOCK = new Range("clock", -86_400, 86_400, "s");
     private static final double MICRONS = 1000;
 
     /** @param middle of the exposure, by what is known of the camera's clock */
@@ -67,8 +66,7 @@ record FramePlan(
                     number(n.path("lens").path("nominal_focal_mm"), FOCAL),
                     n.path("lens").path("kind").asString("").contains("fisheye"),
                     number(n.path("camera").path("sensor_mm").path(0), SENSOR),
-                    clock.isNumber() ? number(clock, CLOCK) : 0,
-                    clock.isNumber(),
+                    clock.isNumber() ? OptionalDouble.of(number(clock, ClockOffset.SECONDS)) : OptionalDouble.empty(),
                     ZoneOffset.UTC);
         } catch (JacksonException e) {
             throw new IllegalArgumentException("part “plan” is no JSON; a plan of a frame as JSON is allowed", e);
@@ -87,21 +85,22 @@ record FramePlan(
                 o.plan().rig().focalMm(),
                 o.plan().rig().lens().fisheye(),
                 o.plan().rig().camera().sensor().widthMm(),
-                o.clock().map(c -> c.seconds()).orElse(0.0),
-                o.clock().isPresent(),
+                o.clock().map(ClockOffset::seconds).stream()
+                        .mapToDouble(Double::doubleValue)
+                        .findFirst(),
                 o.plan().place().zone());
     }
 
     /** What a solver asks; nothing where the file does not say when it was taken. */
     Optional<Asked> asked(Exif exif, Pixels pixels, Ephemeris ephemeris) {
         return exif.taken().map(t -> {
-            Instant start = instant(t, exif).minusMillis(Math.round(clockSeconds * 1000));
+            Instant start = instant(t, exif).minusMillis(Math.round(clockSeconds.orElse(0) * 1000));
             Instant middle = start.plusMillis(Math.round(exif.seconds().orElse(0) * 500));
             Sky sky = Sky.over(place, ephemeris, DeltaT.model());
             double pitch = exif.pitchMicrons().orElse(sensorMm * MICRONS / Math.max(pixels.width(), pixels.height()));
             double focal = exif.focalMm().orElse(focalMm);
-            SkyGuess guess =
-                    new SkyGuess(CatalogueSky.seen(sky, middle), azimuth, altitude, focal, fisheye, pitch, clockKnown);
+            SkyGuess guess = new SkyGuess(
+                    CatalogueSky.seen(sky, middle), azimuth, altitude, focal, fisheye, pitch, clockSeconds.isPresent());
             return new Asked(guess, sky, middle);
         });
     }

@@ -178,7 +178,7 @@ class FramesApi {
                 exif = Exif.read(in);
             }
             Optional<FramePlan> known = shoot.<FramePlan>map(
-                            id -> FramePlan.of(desk.open(id, rig - 1, Optional.empty())))
+                            id -> FramePlan.of(desk.open(id, ShootDesk.rigNumber(Optional.of(rig)), Optional.empty())))
                     .or(() -> plan.filter(p -> !p.isEmpty())
                             .map(FramesApi::text)
                             .or(() -> planText.filter(t -> !t.isBlank()))
@@ -198,7 +198,7 @@ class FramesApi {
     }
 
     private Answer answer(Path file, String name, Exif exif, Optional<FramePlan> plan) throws IOException {
-        Pixels pixels = PictureFile.read(file, name);
+        Pixels pixels = PictureFile.read(file, name, exif.orientation());
         Optional<FramePlan.Asked> asked = plan.flatMap(p -> p.asked(exif, pixels, ephemeris));
         FrameReading r = FrameReading.of(
                 pixels,

@@ -72,10 +72,7 @@ class FiringController {
         model.addAttribute("dry", firings.dry());
         model.addAttribute("trialFrames", FiringDesk.TRIAL_FRAMES);
         model.addAttribute("refused", refused);
-        model.addAttribute(
-                "rig",
-                open.plan().rig().camera().name() + ", "
-                        + Words.plain(open.plan().rig().focalMm()) + " mm");
+        model.addAttribute("rig", Words.rig(open.plan().rig()));
         model.addAttribute("running", firing.map(f -> !f.over()).orElse(false));
         List<Conductor.Shot> shots = firing.map(FiringDesk.Firing::shots).orElseGet(List::of);
         model.addAttribute("state", firing.map(f -> state(f, shots)).orElse(""));

@@ -16,6 +16,7 @@ import org.halfdusk.shoot.camera.Conductor;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.MachineClock;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -70,10 +71,25 @@ class FiringDesk implements DisposableBean {
         private final boolean trial;
         private volatile boolean over;
         private volatile boolean stopped;
+        private volatile @Nullable Thread thread;
 
         private Firing(int of, boolean trial) {
             this.of = of;
             this.trial = trial;
+        }
+
+        private void begin(String name, Runnable work) {
+            Thread t = new Thread(work, name);
+            t.setDaemon(true);
+            thread = t;
+            t.start();
+        }
+
+        private void stop() {
+            Thread t = thread;
+            if (t != null) {
+                t.interrupt();
+            }
         }
 
         private synchronized void heard(Conductor.Shot shot) {
@@ -121,7 +137,7 @@ class FiringDesk implements DisposableBean {
      * @param trial its first frames now instead, to see that camera and tool do what they are told
      * @throws IllegalArgumentException where it fires already, or nothing is to come
      */
-    Firing begin(ShootDesk.Open open, boolean trial) {
+    void begin(ShootDesk.Open open, boolean trial) {
         Key key = new Key(open.shoot().id(), open.rig());
         List<CameraPort.Order> orders = trial ? trial(open.programme()) : ahead(open.programme());
         if (orders.isEmpty()) {
@@ -134,14 +150,8 @@ class FiringDesk implements DisposableBean {
             throw new IllegalArgumentException(
                     "This rig is being fired already, and one firing at a time is allowed; stop that first.");
         }
-        Thread thread = new Thread(() -> go(open, orders, firing), "firing-" + key.shoot() + "-" + key.rig());
-        thread.setDaemon(true);
-        threads.put(key, thread);
-        thread.start();
-        return firing;
+        firing.begin("firing-" + key.shoot() + "-" + key.rig(), () -> go(open, orders, firing));
     }
-
-    private final Map<Key, Thread> threads = new ConcurrentHashMap<>();
 
     private void go(ShootDesk.Open open, List<CameraPort.Order> orders, Firing firing) {
         CameraPort camera = camera(open);
@@ -164,7 +174,7 @@ class FiringDesk implements DisposableBean {
     }
 
     void stop(long shoot, int rig) {
-        Optional.ofNullable(threads.get(new Key(shoot, rig))).ifPresent(Thread::interrupt);
+        of(shoot, rig).ifPresent(Firing::stop);
     }
 
     /** In naps, so that a clock that is set meanwhile is heard. */
@@ -217,6 +227,6 @@ class FiringDesk implements DisposableBean {
 
     @Override
     public void destroy() {
-        threads.values().forEach(Thread::interrupt);
+        all.values().forEach(Firing::stop);
     }
 }

@@ -24,8 +24,7 @@ final class StandInCamera implements CameraPort {
                         clock.instant(),
                         open.air().celsius(),
                         0,
-                        open.shoot().it().rig().choices().recording().noiseReduction(),
-                        open.shoot().it().rig().choices().recording().outsidePower()));
+                        open.shoot().it().rig().choices().recording()));
         this.open = open;
         this.clock = clock;
         this.rest = rest;

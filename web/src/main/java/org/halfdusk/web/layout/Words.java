@@ -9,6 +9,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 import java.util.Optional;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Observer;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
@@ -283,6 +284,11 @@ public final class Words {
     /** 1 frame, 3 frames. @param one its name, to which an s is added for more */
     public static String count(long number, String one) {
         return number + " " + one + (number == 1 ? "" : "s");
+    }
+
+    /** "Full frame 33 MP, 400 mm". */
+    public static String rig(Rig rig) {
+        return rig.camera().name() + ", " + plain(rig.focalMm()) + " mm";
     }
 
     /** 1.3 stops, 1 stop. */

@@ -8,7 +8,6 @@ import java.security.GeneralSecurityException;
 import java.security.KeyPair;
 import java.security.KeyPairGenerator;
 import java.security.KeyStore;
-import java.security.MessageDigest;
 import java.security.PrivateKey;
 import java.security.SecureRandom;
 import java.security.cert.Certificate;
@@ -45,6 +44,7 @@ import org.bouncycastle.cert.jcajce.JcaX509ExtensionUtils;
 import org.bouncycastle.cert.jcajce.JcaX509v3CertificateBuilder;
 import org.bouncycastle.operator.OperatorCreationException;
 import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
+import org.halfdusk.web.layout.Sha256;
 
 /**
  * A small certificate authority of this machine's own (RFC 5280). Its name constraints are the names and addresses that the machine had when
@@ -66,10 +66,12 @@ final class Authority {
 
     private final PrivateKey key;
     private final X509Certificate certificate;
+    private final Set<String> may;
 
-    private Authority(PrivateKey key, X509Certificate certificate) {
+    private Authority(PrivateKey key, X509Certificate certificate) throws GeneralSecurityException {
         this.key = key;
         this.certificate = certificate;
+        this.may = permitted(certificate);
     }
 
     static Authority make(MachineNames names, Instant now, SecureRandom random) throws GeneralSecurityException {
@@ -77,13 +79,7 @@ final class Authority {
         X500Name name = name(
                 "Half Dusk on " + names.names().get(0) + ", " + now.toString().substring(0, 10));
         try {
-            JcaX509v3CertificateBuilder b = new JcaX509v3CertificateBuilder(
-                    name,
-                    new BigInteger(SERIAL_BITS, random),
-                    Date.from(now.minus(BEFORE)),
-                    Date.from(now.plus(LASTS)),
-                    name,
-                    pair.getPublic());
+            JcaX509v3CertificateBuilder b = builder(name, name, pair, now, LASTS, random);
             b.addExtension(Extension.basicConstraints, true, new BasicConstraints(0));
             b.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign));
             b.addExtension(
@@ -123,13 +119,10 @@ final class Authority {
         names.names().forEach(n -> all.add(new GeneralName(GeneralName.dNSName, n)));
         names.addresses().forEach(a -> all.add(new GeneralName(GeneralName.iPAddress, a.getHostAddress())));
         try {
-            JcaX509v3CertificateBuilder b = new JcaX509v3CertificateBuilder(
-                    certificate,
-                    new BigInteger(SERIAL_BITS, random),
-                    Date.from(now.minus(BEFORE)),
-                    Date.from(now.plus(LEAF_LASTS)),
-                    name(names.names().get(0)),
-                    pair.getPublic());
+            X500Name issuer =
+                    X500Name.getInstance(certificate.getSubjectX500Principal().getEncoded());
+            X500Name subject = name(names.names().get(0));
+            JcaX509v3CertificateBuilder b = builder(issuer, subject, pair, now, LEAF_LASTS, random);
             b.addExtension(Extension.basicConstraints, true, new BasicConstraints(false));
             b.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.digitalSignature));
             b.addExtension(Extension.extendedKeyUsage, false, new ExtendedKeyUsage(KeyPurposeId.id_kp_serverAuth));
@@ -142,6 +135,17 @@ final class Authority {
         } catch (IOException | OperatorCreationException e) {
             throw new GeneralSecurityException("the server's certificate could not be made", e);
         }
+    }
+
+    private static JcaX509v3CertificateBuilder builder(
+            X500Name issuer, X500Name subject, KeyPair pair, Instant now, Duration lasts, SecureRandom random) {
+        return new JcaX509v3CertificateBuilder(
+                issuer,
+                new BigInteger(SERIAL_BITS, random),
+                Date.from(now.minus(BEFORE)),
+                Date.from(now.plus(lasts)),
+                subject,
+                pair.getPublic());
     }
 
     private static X509Certificate signed(JcaX509v3CertificateBuilder b, PrivateKey by)
@@ -187,7 +191,11 @@ final class Authority {
     }
 
     /** Names and addresses that it may sign, as they stand in an address. */
-    Set<String> may() throws GeneralSecurityException {
+    Set<String> may() {
+        return may;
+    }
+
+    private static Set<String> permitted(X509Certificate certificate) throws GeneralSecurityException {
         byte[] wrapped = certificate.getExtensionValue(Extension.nameConstraints.getId());
         NameConstraints c =
                 NameConstraints.getInstance(ASN1OctetString.getInstance(wrapped).getOctets());
@@ -225,7 +233,8 @@ final class Authority {
 
     /** SHA-256 of its certificate in pairs of digits, as phones show it. */
     String fingerprint() throws GeneralSecurityException {
-        byte[] hash = MessageDigest.getInstance("SHA-256").digest(certificate.getEncoded());
-        return HexFormat.ofDelimiter(" ").formatHex(hash).toUpperCase(Locale.ROOT);
+        return HexFormat.ofDelimiter(" ")
+                .formatHex(Sha256.of(certificate.getEncoded()))
+                .toUpperCase(Locale.ROOT);
     }
 }

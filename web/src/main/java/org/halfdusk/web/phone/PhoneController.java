@@ -1,6 +1,5 @@
 package org.halfdusk.web.phone;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.GeneralSecurityException;
@@ -60,18 +59,18 @@ class PhoneController {
 
     private String page(String wrong, Model model) throws GeneralSecurityException {
         Optional<Authority> authority = door.authority();
-        List<String> addresses = door.open() ? door.addresses() : List.of();
+        Optional<Authority> reached = authority.filter(a -> door.open());
+        List<String> addresses = reached.map(door::addresses).orElseGet(List::of);
         model.addAttribute("open", door.open());
         model.addAttribute("wrong", wrong);
         model.addAttribute("least", PhoneDoor.LEAST_PASSWORD);
         model.addAttribute("addresses", addresses);
-        model.addAttribute("strange", door.open() ? door.strange() : List.of());
+        model.addAttribute("strange", reached.map(door::strange).orElseGet(List::of));
         model.addAttribute("code", addresses.isEmpty() ? null : QrPicture.of(addresses.get(0) + "/phone/guide"));
         model.addAttribute("guide", addresses.isEmpty() ? "" : addresses.get(0) + "/phone/guide");
         model.addAttribute(
                 "fingerprint", authority.isPresent() ? authority.get().fingerprint() : "");
-        model.addAttribute(
-                "may", authority.isPresent() ? String.join(", ", authority.get().may()) : "");
+        model.addAttribute("may", authority.map(a -> String.join(", ", a.may())).orElse(""));
         model.addAttribute("until", authority.map(PhoneController::until).orElse(""));
         return "phone/phone";
     }
@@ -83,12 +82,11 @@ class PhoneController {
 
     /** For the phone itself, before it trusts anything: what to install, and how to see that it is the right one. */
     @GetMapping("/phone/guide")
-    String guide(HttpServletRequest request, Model model) throws GeneralSecurityException {
+    String guide(Model model) throws GeneralSecurityException {
         Authority a = door.authority().orElseThrow(PhoneController::none);
         model.addAttribute("fingerprint", a.fingerprint());
         model.addAttribute("may", String.join(", ", a.may()));
         model.addAttribute("until", until(a));
-        model.addAttribute("there", door.came(request));
         return "phone/guide";
     }
 

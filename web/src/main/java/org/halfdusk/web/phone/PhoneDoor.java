@@ -2,6 +2,7 @@ package org.halfdusk.web.phone;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.net.InetAddress;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.KeyStore;
@@ -22,6 +23,7 @@ import org.apache.tomcat.util.net.SSLHostConfigCertificate;
 import org.halfdusk.web.door.OtherDoor;
 import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.MachineClock;
+import org.halfdusk.web.layout.Sha256;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -101,11 +103,7 @@ class PhoneDoor implements OtherDoor {
         }
         try {
             keys.password(String.valueOf(encoder.encode(chosen)));
-        } catch (IOException e) {
-            throw new Refused("the folder of the data cannot be written", e);
-        }
-        serve();
-        try {
+            serve();
             keys.open(true);
         } catch (IOException e) {
             throw new Refused("the folder of the data cannot be written", e);
@@ -206,7 +204,7 @@ class PhoneDoor implements OtherDoor {
         return made;
     }
 
-    private static MachineNames signable(Authority authority, MachineNames now) throws GeneralSecurityException {
+    private static MachineNames signable(Authority authority, MachineNames now) {
         Set<String> may = authority.may();
         return new MachineNames(
                 now.names().stream().filter(may::contains).toList(),
@@ -224,10 +222,6 @@ class PhoneDoor implements OtherDoor {
         return open != 0;
     }
 
-    int port() {
-        return open;
-    }
-
     /** The authority, where there is one. */
     Optional<Authority> authority() {
         try {
@@ -239,29 +233,19 @@ class PhoneDoor implements OtherDoor {
         }
     }
 
-    /** Where it is reached now, each as it is typed: by names that the authority may sign first. */
-    List<String> addresses() {
-        Set<String> may = authority()
-                .map(a -> {
-                    try {
-                        return a.may();
-                    } catch (GeneralSecurityException e) {
-                        return Set.<String>of();
-                    }
-                })
-                .orElse(Set.of());
+    /** Where it is reached now, each as it is typed: by what the authority may sign. */
+    List<String> addresses(Authority authority) {
         return names().hosts().stream()
-                .filter(may::contains)
+                .filter(authority.may()::contains)
                 .map(h -> "https://" + h + ":" + open)
                 .toList();
     }
 
     /** Addresses of this machine that its authority may not sign: it had others when that was made. */
-    List<String> strange() {
-        List<String> known = addresses();
+    List<String> strange(Authority authority) {
         return names().addresses().stream()
-                .map(a -> a.getHostAddress())
-                .filter(a -> known.stream().noneMatch(k -> k.contains("//" + a + ":")))
+                .map(InetAddress::getHostAddress)
+                .filter(a -> !authority.may().contains(a))
                 .toList();
     }
 
@@ -282,20 +266,16 @@ class PhoneDoor implements OtherDoor {
 
     @Override
     public boolean lets(byte[] given) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(given);
-            if (right.length > 0 && MessageDigest.isEqual(right, hash)) {
-                return true;
-            }
-            boolean is = !password.isEmpty()
-                    && given.length <= MOST_PASSWORD
-                    && encoder.matches(new String(given, StandardCharsets.UTF_8), password);
-            if (is) {
-                right = hash;
-            }
-            return is;
-        } catch (GeneralSecurityException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
+        byte[] hash = Sha256.of(given);
+        if (right.length > 0 && MessageDigest.isEqual(right, hash)) {
+            return true;
         }
+        boolean is = !password.isEmpty()
+                && given.length <= MOST_PASSWORD
+                && encoder.matches(new String(given, StandardCharsets.UTF_8), password);
+        if (is) {
+            right = hash;
+        }
+        return is;
     }
 }

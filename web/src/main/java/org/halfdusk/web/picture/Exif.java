@@ -27,6 +27,7 @@ import java.util.OptionalInt;
  * @param aperture f-number
  * @param focalMm focal length, mm
  * @param pitchMicrons distance from pixel to pixel on the sensor, µm
+ * @param orientation how the picture lies in its file, 1 to 8; 1 where it does not say
  */
 public record Exif(
         Optional<LocalDateTime> taken,
@@ -35,7 +36,8 @@ public record Exif(
         OptionalDouble aperture,
         OptionalInt iso,
         OptionalDouble focalMm,
-        OptionalDouble pitchMicrons) {
+        OptionalDouble pitchMicrons,
+        int orientation) {
     public static final Exif NOTHING = new Exif(
             Optional.empty(),
             Optional.empty(),
@@ -43,7 +45,8 @@ public record Exif(
             OptionalDouble.empty(),
             OptionalInt.empty(),
             OptionalDouble.empty(),
-            OptionalDouble.empty());
+            OptionalDouble.empty(),
+            1);
 
     private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("yyyy:MM:dd HH:mm:ss", Locale.ROOT);
 
@@ -65,16 +68,6 @@ public record Exif(
         }
     }
 
-    /** How a picture lies in its file, 1 to 8; 1 where it does not say. */
-    static int orientation(InputStream file) throws IOException {
-        try {
-            Metadata m = ImageMetadataReader.readMetadata(file);
-            return (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1);
-        } catch (ImageProcessingException | EOFException e) {
-            return 1;
-        }
-    }
-
     private static Exif of(Metadata m) {
         return new Exif(
                 text(m, ExifDirectoryBase.TAG_DATETIME_ORIGINAL)
@@ -84,7 +77,8 @@ public record Exif(
                 number(m, ExifDirectoryBase.TAG_FNUMBER),
                 whole(number(m, ExifDirectoryBase.TAG_ISO_EQUIVALENT)),
                 number(m, ExifDirectoryBase.TAG_FOCAL_LENGTH),
-                pitch(m));
+                pitch(m),
+                (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1));
     }
 
     private static Optional<LocalDateTime> taken(String text, Optional<String> fraction) {

@@ -6,8 +6,6 @@ import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferUShort;
 import java.awt.image.PixelInterleavedSampleModel;
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Locale;
@@ -31,8 +29,13 @@ public final class PictureFile {
 
     private PictureFile() {}
 
-    /** @throws IllegalArgumentException naming the file and what is allowed */
-    public static Pixels read(Path file, String name) throws IOException {
+    /**
+     * Its pixels.
+     *
+     * @param orientation as of {@link Exif}
+     * @throws IllegalArgumentException naming the file and what is allowed
+     */
+    public static Pixels read(Path file, String name, int orientation) throws IOException {
         try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
             if (in == null) {
                 throw refused(name, "cannot be opened");
@@ -43,7 +46,7 @@ public final class PictureFile {
             }
             ImageReader reader = readers.next();
             try {
-                return decoded(reader, in, file, name);
+                return turned(decoded(reader, in, name), orientation);
             } catch (IIOException | IndexOutOfBoundsException | IllegalStateException | NegativeArraySizeException e) {
                 throw refused(name, "cannot be read: it is damaged, cut off, or of a kind that is not known");
             } finally {
@@ -52,7 +55,7 @@ public final class PictureFile {
         }
     }
 
-    private static Pixels decoded(ImageReader reader, ImageInputStream in, Path file, String name) throws IOException {
+    private static Pixels decoded(ImageReader reader, ImageInputStream in, String name) throws IOException {
         String format = reader.getFormatName().toLowerCase(Locale.ROOT);
         if (!format.startsWith("jp") && !format.startsWith("tif")) {
             throw refused(name, "is a " + format + " file");
@@ -76,7 +79,7 @@ public final class PictureFile {
         if (cut[0]) {
             throw refused(name, "is cut off");
         }
-        return turned(raster(image, name), orientation(file));
+        return raster(image, name);
     }
 
     private static final int LEAST = 48;
@@ -88,12 +91,6 @@ public final class PictureFile {
 
     private static IllegalArgumentException refused(String name, String why) {
         return new IllegalArgumentException("the file “" + TypedNumber.shown(name) + "” " + why + "; " + ALLOWED);
-    }
-
-    private static int orientation(Path file) throws IOException {
-        try (InputStream in = Files.newInputStream(file)) {
-            return Exif.orientation(in);
-        }
     }
 
     private static Pixels raster(BufferedImage image, String name) {
@@ -131,19 +128,30 @@ public final class PictureFile {
     /** Where a pixel's colours lie in memory. */
     private record Layout(int width, int height, int row, int pixel, int red, int green, int blue) {}
 
-    private static final float[] EIGHT = new float[256];
-    private static final float[] SIXTEEN = new float[65_536];
+    private static final float[] EIGHT = linear(1 << 8);
+    private static final float[] SIXTEEN = linear(1 << 16);
 
-    static {
-        for (int i = 0; i < EIGHT.length; i++) {
-            EIGHT[i] = (float) Pixels.linear(i / 255.0);
+    private static float[] linear(int codes) {
+        float[] all = new float[codes];
+        for (int i = 0; i < codes; i++) {
+            all[i] = (float) Pixels.linear(i / (codes - 1.0));
         }
-        for (int i = 0; i < SIXTEEN.length; i++) {
-            SIXTEEN[i] = (float) Pixels.linear(i / 65_535.0);
-        }
+        return all;
     }
 
-    private record Bytes(Layout at, byte[] data) implements Pixels {
+    /** Pixels as they lie in memory. */
+    private abstract static class Stored implements Pixels {
+        private final Layout at;
+        private final float[] linear;
+
+        /** @param linear light of each code */
+        Stored(Layout at, float[] linear) {
+            this.at = at;
+            this.linear = linear;
+        }
+
+        abstract int code(int i);
+
         @Override
         public int width() {
             return at.width();
@@ -158,32 +166,38 @@ public final class PictureFile {
         public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
             int i = y * at.row() + x * at.pixel();
             for (int k = 0; k < n; k++, i += at.pixel()) {
-                red[k] = EIGHT[data[i + at.red()] & 0xff];
-                green[k] = EIGHT[data[i + at.green()] & 0xff];
-                blue[k] = EIGHT[data[i + at.blue()] & 0xff];
+                red[k] = linear[code(i + at.red())];
+                green[k] = linear[code(i + at.green())];
+                blue[k] = linear[code(i + at.blue())];
             }
         }
     }
 
-    private record Shorts(Layout at, short[] data) implements Pixels {
-        @Override
-        public int width() {
-            return at.width();
+    private static final class Bytes extends Stored {
+        private final byte[] data;
+
+        Bytes(Layout at, byte[] data) {
+            super(at, EIGHT);
+            this.data = data;
         }
 
         @Override
-        public int height() {
-            return at.height();
+        int code(int i) {
+            return data[i] & 0xff;
+        }
+    }
+
+    private static final class Shorts extends Stored {
+        private final short[] data;
+
+        Shorts(Layout at, short[] data) {
+            super(at, SIXTEEN);
+            this.data = data;
         }
 
         @Override
-        public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
-            int i = y * at.row() + x * at.pixel();
-            for (int k = 0; k < n; k++, i += at.pixel()) {
-                red[k] = SIXTEEN[data[i + at.red()] & 0xffff];
-                green[k] = SIXTEEN[data[i + at.green()] & 0xffff];
-                blue[k] = SIXTEEN[data[i + at.blue()] & 0xffff];
-            }
+        int code(int i) {
+            return data[i] & 0xffff;
         }
     }
 

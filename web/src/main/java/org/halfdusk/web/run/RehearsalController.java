@@ -83,7 +83,7 @@ class RehearsalController {
                 .toList();
         List<Rehearsal.Placed> placed = all.stream().map(s -> placed(s, faults)).toList();
         RehearsalDesk.Gone gone = rehearsals.gone(id, seed, chosen, placed);
-        RunBundle bundle = pages.bundle(id);
+        RunBundle bundle = pages.bundle(gone.open());
         Interval shown = shown(gone);
         model.addAttribute("bundle", bundle);
         model.addAttribute("json", bundle.json());

@@ -9,6 +9,7 @@ import java.util.Locale;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.RehearsalDesk;
 import org.halfdusk.web.shoot.RehearsalWords;
@@ -120,7 +121,7 @@ record RehearsalLanes(
                         Words.clockSeconds(i.from(), zone) + " " + RehearsalWords.name(i.fault()))));
         return new Lane(
                 o.rig(),
-                RunWords.rig(o.plan()),
+                Words.rig(o.plan().rig()),
                 scale.strokes(told),
                 scale.strokes(taken),
                 crosses,
@@ -133,7 +134,7 @@ record RehearsalLanes(
     }
 
     private static Cross cross(Instant at, boolean fault, Scale scale, String words) {
-        return new Cross(number(scale.x(at)), at.toEpochMilli(), fault, words);
+        return new Cross(Numbers.tenths(scale.x(at)), at.toEpochMilli(), fault, words);
     }
 
     private static Span span(Block b, Scale scale) {
@@ -141,7 +142,7 @@ record RehearsalLanes(
         double width = scale.x(b.end()) - x;
         boolean bare = b.kind() == Block.Kind.TOTALITY;
         String label = bare ? "no filter" : BlockWords.name(b.kind()).toLowerCase(Locale.ROOT);
-        return new Span(number(x), number(width), bare ? "bare" : "pause", label);
+        return new Span(Numbers.tenths(x), Numbers.tenths(width), bare ? "bare" : "pause", label);
     }
 
     private static List<CameraStateWords> states(ShootDesk.Open o, Rehearsal r) {
@@ -172,10 +173,6 @@ record RehearsalLanes(
         return states;
     }
 
-    private static String number(double x) {
-        return String.format(Locale.ROOT, "%.1f", x);
-    }
-
     /** Hours along the lanes. */
     private record Scale(Interval shown) {
         double x(Instant at) {
@@ -190,7 +187,7 @@ record RehearsalLanes(
             for (Instant t : at) {
                 double x = x(t);
                 if (x - before >= APART) {
-                    path.append('M').append(number(x)).append(" 5v20");
+                    path.append('M').append(Numbers.tenths(x)).append(" 5v20");
                     before = x;
                 }
             }
@@ -209,7 +206,7 @@ record RehearsalLanes(
             for (long t = first; t < shown.end().getEpochSecond(); t += seconds) {
                 Instant at = Instant.ofEpochSecond(t);
                 if (x(at) > EDGE && x(at) < WIDTH - EDGE) {
-                    all.add(new Tick(number(x(at)), Words.clock(at, zone)));
+                    all.add(new Tick(Numbers.tenths(x(at)), Words.clock(at, zone)));
                 }
             }
             return all;

@@ -1,8 +1,6 @@
 package org.halfdusk.web.run;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -18,6 +16,7 @@ import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
+import org.halfdusk.web.layout.Sha256;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.ClockWords;
@@ -103,7 +102,7 @@ record RunBundle(
             List<Hand> hands = Hand.of(o.rig(), o.plan(), o.programme());
             rigs.add(new OfRig(
                     o.rig(),
-                    RunWords.rig(o.plan()),
+                    Words.rig(o.plan().rig()),
                     RunWords.setting(o.plan().setting(), o.plan()),
                     o.clock().map(ClockWords::said).orElse(""),
                     levels(o, zone)));
@@ -199,13 +198,8 @@ record RunBundle(
     }
 
     private static String version(List<Step> steps) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256")
-                    .digest(JSON.writeValueAsString(steps).getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash, 0, 8);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        byte[] hash = Sha256.of(JSON.writeValueAsString(steps).getBytes(StandardCharsets.UTF_8));
+        return HexFormat.of().formatHex(hash, 0, 8);
     }
 
     /** As it stands inside an HTML page: nothing in it ends the element that it stands in. */

@@ -56,7 +56,12 @@ class RunPages implements StepPages {
     }
 
     RunBundle bundle(long id) {
-        return bundle(desk.getObject().all(id), log.entries(id));
+        return bundle(desk.getObject().all(id));
+    }
+
+    /** @param open a shoot through each of its rigs */
+    RunBundle bundle(List<ShootDesk.Open> open) {
+        return bundle(open, log.entries(open.get(0).shoot().id()));
     }
 
     private RunBundle bundle(List<ShootDesk.Open> open, List<RunEntry> entries) {

@@ -22,10 +22,6 @@ import org.halfdusk.web.subject.BlockWords;
 final class RunWords {
     private RunWords() {}
 
-    static String rig(Plan plan) {
-        return plan.rig().camera().name() + ", " + Words.plain(plan.rig().focalMm()) + " mm";
-    }
-
     static String setting(Setting s, Plan plan) {
         return s.shutter().label() + "  " + s.fNumber().label() + "  ISO " + s.iso() + "  "
                 + Words.plain(plan.rig().focalMm()) + " mm";

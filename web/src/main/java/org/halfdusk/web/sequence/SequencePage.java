@@ -295,7 +295,7 @@ record SequencePage(
 
     /** A rig by its kit. */
     static String name(Plan plan) {
-        return plan.rig().camera().name() + ", " + Words.plain(plan.rig().focalMm()) + " mm";
+        return Words.rig(plan.rig());
     }
 
     /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */

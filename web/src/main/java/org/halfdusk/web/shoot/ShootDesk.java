@@ -272,7 +272,7 @@ public class ShootDesk {
             Rig rig = planner.rig(r.it());
             tabs.add(new ShootPage.RigTab(
                     (int) r.id(),
-                    rig.camera().name() + ", " + Words.plain(rig.focalMm()) + " mm",
+                    Words.rig(rig),
                     Open.base(id, (int) r.id()) + "/" + step + "?at=" + open.at(),
                     r.id() == open.rig()));
         }

@@ -5,60 +5,24 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.halfdusk.frame.Pixels;
-import org.halfdusk.web.App;
+import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.picture.PictureFiles;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Frames read over HTTP, good files and bad ones. */
-class FramesApiTest {
+class FramesApiTest extends DemoPages {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    @TempDir
-    static Path data;
-
-    private static App app;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
-
     private static HttpResponse<String> read(byte[] file, String name, String header) throws Exception {
-        String edge = "----edge";
-        ByteArrayOutputStream body = new ByteArrayOutputStream();
-        body.writeBytes(
-                ("--" + edge + "\r\nContent-Disposition: form-data; name=\"frame\"; filename=\"" + name + "\"\r\n\r\n")
-                        .getBytes(StandardCharsets.UTF_8));
-        body.writeBytes(file);
-        body.writeBytes(("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        return HttpClient.newHttpClient()
-                .send(
-                        HttpRequest.newBuilder(URI.create(app.url("/api/v1/frames/read")))
-                                .header("Content-Type", "multipart/form-data; boundary=" + edge)
-                                .header("X-Half-Dusk", header)
-                                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
-                                .build(),
-                        HttpResponse.BodyHandlers.ofString());
+        return app.upload("/api/v1/frames/read", "frame", name, file, "X-Half-Dusk", header);
     }
 
     private static byte[] stars(String format, int kind) throws Exception {
