@@ -1,23 +1,32 @@
 package org.halfdusk.exposure;
 
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
 
 /** Film in little light: beyond a second it needs t' = t^p, p 1.2 to 1.4 by stock. */
 public final class Reciprocity {
     private Reciprocity() {}
 
-    /** What a time counts for in a camera: on film less than it lasts, on a sensor all of it. */
-    public static double counts(Camera camera, double seconds) {
+    /**
+     * What a time counts for in a rig: on film less than it lasts, on a sensor all of it; and more or less of that as frames have shown
+     * its pictures to come out lighter or darker than the model has it.
+     */
+    public static double counts(Rig rig, double seconds) {
+        return Math.pow(2, rig.measured().stops()) * counts(rig.camera(), seconds);
+    }
+
+    private static double counts(Camera camera, double seconds) {
         return camera.filmExponent().isPresent()
                 ? metered(seconds, camera.filmExponent().getAsDouble())
                 : seconds;
     }
 
-    /** How long a camera must be exposed for what a meter says: the inverse. */
-    public static double needed(Camera camera, double meteredSeconds) {
-        return camera.filmExponent().isPresent()
-                ? exposed(meteredSeconds, camera.filmExponent().getAsDouble())
-                : meteredSeconds;
+    /** How long a rig must be exposed for what a meter says: the inverse. */
+    public static double needed(Rig rig, double meteredSeconds) {
+        double model = meteredSeconds / Math.pow(2, rig.measured().stops());
+        return rig.camera().filmExponent().isPresent()
+                ? exposed(model, rig.camera().filmExponent().getAsDouble())
+                : model;
     }
 
     /** What to expose for a metered time, seconds. */

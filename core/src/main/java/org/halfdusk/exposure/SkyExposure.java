@@ -1,6 +1,6 @@
 package org.halfdusk.exposure;
 
-import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
@@ -17,11 +17,11 @@ import org.halfdusk.photometry.Stops;
  */
 public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Iso iso) {
     /** As a camera takes it in, in a setting: on film a long time counts for less. */
-    public static SkyExposure of(SkyBrightness sky, Setting s, Camera camera) {
+    public static SkyExposure of(SkyBrightness sky, Setting s, Rig rig) {
         return new SkyExposure(
                 sky.exposable(),
                 s.fNumber(),
-                Reciprocity.counts(camera, s.shutter().realSeconds()),
+                Reciprocity.counts(rig, s.shutter().realSeconds()),
                 s.iso());
     }
 
@@ -69,8 +69,13 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
      * mid-grey, 118 of 255 (ISO 12232, standard output sensitivity), by the sRGB curve (IEC 61966-2-1); 0 black to 1 white.
      */
     public double picturePosition() {
-        double linear = Math.min(1, MID_GREY * exposureLuxSeconds() * iso.value() / MID_GREY_EXPOSURE);
+        double linear = Math.min(1, pictureLinear());
         return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
+    }
+
+    /** The same as linear light, 1 at the end and more beyond it. */
+    public double pictureLinear() {
+        return MID_GREY * exposureLuxSeconds() * iso.value() / MID_GREY_EXPOSURE;
     }
 
     /** The ISO that puts this sky at a place across the histogram, at the same time and aperture. */

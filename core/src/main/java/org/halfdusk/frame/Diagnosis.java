@@ -120,21 +120,17 @@ final class Diagnosis {
         return Math.abs(right) >= Math.abs(down) ? right < 0 ? "left" : "right" : down < 0 ? "top" : "bottom";
     }
 
-    /** The narrow side of a cell's bell, px: what moves lengthens the other. */
-    private static double narrow(FieldCell c) {
-        return c.fwhmPx() / Math.sqrt(c.elongation());
-    }
-
     /** Trail, shake, defocus, tilt, coma: one thing at a time, as far as the shapes tell them apart. */
     private void shapes(double coma) {
         if (known.size() < 2) {
             return;
         }
-        List<Double> narrow = known.stream().map(Diagnosis::narrow).sorted().toList();
+        List<Double> narrow = known.stream().map(FieldCell::narrowPx).sorted().toList();
         double sharpest = narrow.get(0);
         double softest = narrow.get(narrow.size() - 1);
-        double across = apart(true);
-        double up = apart(false);
+        FrameReading.Askew askew = FrameReading.Askew.of(field.cells());
+        double across = askew.right();
+        double up = askew.down();
         double tilt = above(Math.max(Math.abs(across), Math.abs(up)), 0.3, 0.04) * above(softest / sharpest, 1.4, 0.06);
         say(FrameFault.What.TILT, tilt, side(across, up));
         double soft = Robust.median(narrow);
@@ -180,23 +176,6 @@ final class Diagnosis {
         }
         double turned = n == 0 ? 1 : 1 - Math.hypot(c, s) / n;
         return apart / 3 + turned;
-    }
-
-    /** How much wider the narrow sides are on the right than on the left, or below than above, as a share of their mean; 0 where unknown. */
-    private double apart(boolean across) {
-        double first = edge(across, 0);
-        double last = edge(across, StarField.SIDE - 1);
-        return Double.isNaN(first + last) ? 0 : (last - first) / ((first + last) / 2);
-    }
-
-    private double edge(boolean across, int at) {
-        List<Double> widths = new ArrayList<>();
-        for (int i = 0; i < StarField.SIDE; i++) {
-            (across ? field.cell(at, i) : field.cell(i, at))
-                    .map(Diagnosis::narrow)
-                    .ifPresent(widths::add);
-        }
-        return widths.size() < 2 ? Double.NaN : Robust.median(widths);
     }
 
     /** Corners drawn towards or from the middle, all of them, while the middle is round. */

@@ -15,4 +15,14 @@ public record FieldCell(int stars, double fwhmPx, double elongation, double trai
     public boolean known() {
         return stars > 0;
     }
+
+    /** The narrow side of the bell, px: what moves lengthens the other. */
+    public double narrowPx() {
+        return fwhmPx / Math.sqrt(elongation);
+    }
+
+    /** And the long one. */
+    public double longPx() {
+        return fwhmPx * Math.sqrt(elongation);
+    }
 }

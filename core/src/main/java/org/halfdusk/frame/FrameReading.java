@@ -1,5 +1,6 @@
 package org.halfdusk.frame;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import org.halfdusk.frame.Spots.Spot;
  * @param cells three rows of three, from the top left
  * @param faults the likeliest first
  * @param solved against the stars, where that was asked for and succeeded
+ * @param sheet the stars' shapes in smaller parts of the frame
  */
 public record FrameReading(
         Kind kind,
@@ -23,7 +25,71 @@ public record FrameReading(
         FieldCell all,
         List<FieldCell> cells,
         List<FrameFault> faults,
-        Optional<Solution> solved) {
+        Optional<Solution> solved,
+        Sheet sheet) {
+    /** A pixel. */
+    public record At(int x, int y) {}
+
+    /**
+     * Shapes of the stars over the frame, to be drawn.
+     *
+     * @param cells row by row from the top left
+     * @param typical a star of each of three by three parts that looks as those about it do; nothing where there are too few
+     */
+    public record Sheet(int columns, int rows, List<FieldCell> cells, List<Optional<At>> typical) {
+        public Sheet {
+            cells = List.copyOf(cells);
+            typical = List.copyOf(typical);
+        }
+    }
+
+    /**
+     * How much wider the narrow sides of stars are on the right than on the left, and below than above, as a share of their mean; 0 where
+     * too few parts are known.
+     */
+    public record Askew(double right, double down) {
+        static Askew of(List<FieldCell> cells) {
+            return new Askew(apart(cells, 1, StarField.SIDE), apart(cells, StarField.SIDE, 1));
+        }
+
+        /** @param step between edges @param along between parts of an edge */
+        private static double apart(List<FieldCell> cells, int step, int along) {
+            double first = edge(cells, 0, along);
+            double last = edge(cells, step * (StarField.SIDE - 1), along);
+            return Double.isNaN(first + last) ? 0 : (last - first) / ((first + last) / 2);
+        }
+
+        private static double edge(List<FieldCell> cells, int from, int along) {
+            List<Double> widths = new ArrayList<>();
+            for (int i = 0; i < StarField.SIDE; i++) {
+                FieldCell c = cells.get(from + i * along);
+                if (c.known()) {
+                    widths.add(c.narrowPx());
+                }
+            }
+            return widths.size() < 2 ? Double.NaN : Robust.median(widths);
+        }
+    }
+
+    public Askew askew() {
+        return Askew.of(cells);
+    }
+
+    public FrameReading {
+        cells = List.copyOf(cells);
+        faults = List.copyOf(faults);
+    }
+
+    /** The part of three by three from the top left; nothing where too few stars stand there. */
+    public Optional<FieldCell> cell(int column, int row) {
+        return Optional.of(cells.get(row * StarField.SIDE + column)).filter(FieldCell::known);
+    }
+
+    /** The fault of a kind, where it is more likely than not. */
+    public Optional<FrameFault> likely(FrameFault.What what) {
+        return faults.stream().filter(f -> f.what() == what && f.likely()).findFirst();
+    }
+
     /** What a frame shows. */
     public enum Kind {
         STARS,
@@ -65,7 +131,15 @@ public record FrameReading(
         Optional<Solution> solved = guess.filter(g -> kind == Kind.STARS || kind == Kind.MOON)
                 .flatMap(g -> solved(pixels, mesh, g, found.spots(), field, background));
         return new FrameReading(
-                kind, tones, background, field.count(), field.all(), field.cells(), d.faults(kind), solved);
+                kind,
+                tones,
+                background,
+                field.count(),
+                field.all(),
+                field.cells(),
+                d.faults(kind),
+                solved,
+                field.sheet());
     }
 
     private static Optional<Solution> solved(

@@ -17,7 +17,9 @@ import org.halfdusk.angle.Vector;
  * @param matched stars
  * @param zLinear magnitude of a star above the air that gives a linear sum of 1 in green; NaN where too few stars tell it
  * @param extinction magnitudes an airmass; NaN like it
+ * @param fall magnitudes that the lens loses from the middle to the corner beyond its geometry; NaN like them
  * @param sky five rows of five, mag/arcsec², from the top left; nothing where there is no sky
+ * @param towards the directions of the middles of those, as seen: north, east, up
  */
 public record Solution(
         double azimuthDegrees,
@@ -30,4 +32,6 @@ public record Solution(
         int matched,
         double zLinear,
         double extinction,
-        List<List<OptionalDouble>> sky) {}
+        double fall,
+        List<List<OptionalDouble>> sky,
+        List<Vector> towards) {}

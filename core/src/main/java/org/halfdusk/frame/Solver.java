@@ -39,6 +39,26 @@ final class Solver {
 
     /** @param matrix rows right, up, forward in north, east, up @param pairs star of the catalogue and detection */
     record Solved(Projection lens, double[] matrix, List<int[]> pairs, double residual) {
+        /** Row by row, of so many parts each way. */
+        private List<Vector> towards(int parts) {
+            List<Vector> all = new ArrayList<>();
+            for (int y = 0; y < parts; y++) {
+                for (int x = 0; x < parts; x++) {
+                    all.add(seen((x + 0.5) * lens.width() / parts, (y + 0.5) * lens.height() / parts));
+                }
+            }
+            return List.copyOf(all);
+        }
+
+        /** Where a pixel looks: north, east, up. */
+        private Vector seen(double x, double y) {
+            Vector v = lens.direction(x, y);
+            return row(matrix, 0)
+                    .times(v.x())
+                    .plus(row(matrix, 1).times(v.y()))
+                    .plus(row(matrix, 2).times(v.z()));
+        }
+
         Solution solution(SkyGuess guess, SkyLight.Through t, List<List<OptionalDouble>> sky) {
             Vector forward = forward();
             double azimuth = forward.longitudeRad();
@@ -59,7 +79,9 @@ final class Solver {
                     pairs.size(),
                     t.z(),
                     t.extinction(),
-                    sky);
+                    t.fall(),
+                    sky,
+                    towards(sky.size()));
         }
 
         Vector forward() {

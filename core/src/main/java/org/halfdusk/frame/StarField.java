@@ -16,9 +16,16 @@ import org.halfdusk.frame.StarFits.Shape;
  * @param cells three rows of three, from the top left
  * @param shapes that were fitted
  * @param sigma standard deviation of their narrow side, px
+ * @param sheet their shapes in smaller parts, to be looked at
  */
-record StarField(int count, FieldCell all, List<FieldCell> cells, List<Shape> shapes, double sigma) {
+record StarField(
+        int count, FieldCell all, List<FieldCell> cells, List<Shape> shapes, double sigma, FrameReading.Sheet sheet) {
     static final int SIDE = 3;
+
+    /** Parts of a sheet along the short side of the frame, and along the long. */
+    private static final int SHORT_PARTS = 5;
+
+    private static final int LONG_PARTS = 6;
 
     /** So many are fitted in a cell; a median asks for no more. */
     private static final int MOST_FITTED = 70;
@@ -74,8 +81,49 @@ record StarField(int count, FieldCell all, List<FieldCell> cells, List<Shape> sh
             trails.addAll(drawn);
             cells.add(summed(here, drawn));
         }
-        return new StarField(stars.size(), summed(all, trails), List.copyOf(cells), List.copyOf(all), sigma(all));
+        return new StarField(
+                stars.size(),
+                summed(all, trails),
+                List.copyOf(cells),
+                List.copyOf(all),
+                sigma(all),
+                sheet(pixels, all, found));
     }
+
+    private static FrameReading.Sheet sheet(Pixels pixels, List<Shape> all, List<List<Shape>> parts) {
+        boolean upright = pixels.height() > pixels.width();
+        int columns = upright ? SHORT_PARTS : LONG_PARTS;
+        int rows = upright ? LONG_PARTS : SHORT_PARTS;
+        List<List<Shape>> cells = new ArrayList<>();
+        for (int i = 0; i < columns * rows; i++) {
+            cells.add(new ArrayList<>());
+        }
+        for (Shape h : all) {
+            int x = Math.max(0, Math.min(columns - 1, (int) (h.x() / pixels.width() * columns)));
+            int y = Math.max(0, Math.min(rows - 1, (int) (h.y() / pixels.height() * rows)));
+            cells.get(y * columns + x).add(h);
+        }
+        return new FrameReading.Sheet(
+                columns,
+                rows,
+                cells.stream().map(c -> summed(c, List.of())).toList(),
+                parts.stream().map(StarField::typical).toList());
+    }
+
+    /** A star that is much as the others about it are, and strong enough to be looked at. */
+    private static Optional<FrameReading.At> typical(List<Shape> shapes) {
+        if (shapes.size() < LEAST) {
+            return Optional.empty();
+        }
+        double major = Robust.median(shapes.stream().map(Shape::major).toList());
+        double minor = Robust.median(shapes.stream().map(Shape::minor).toList());
+        return shapes.stream()
+                .limit(TYPICAL)
+                .min(Comparator.comparingDouble(h -> Math.hypot(h.major() - major, h.minor() - minor)))
+                .map(h -> new FrameReading.At((int) Math.round(h.x()), (int) Math.round(h.y())));
+    }
+
+    private static final int TYPICAL = 16;
 
     private static int trailReach(Shape h, int reach) {
         return (int) Math.max(reach, Math.min(FARTHEST, Math.ceil(h.major() * 1.3)));

@@ -1,5 +1,8 @@
 package org.halfdusk.frame;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * How a frame's light is spread.
  *
@@ -7,9 +10,17 @@ package org.halfdusk.frame;
  * @param belowBlack share of pixels at code 0
  * @param clipped share of pixels with any colour at the end
  * @param clippedAll share with all colours there
+ * @param spread share of the pixels in each of {@link #BARS} equal parts of the codes of luminance, from black
  */
-public record Tones(double peak, double belowBlack, double clipped, double clippedAll) {
+public record Tones(double peak, double belowBlack, double clipped, double clippedAll, List<Double> spread) {
+    /** Parts of a histogram as it is kept. */
+    public static final int BARS = 128;
+
     private static final int LEVELS = 256;
+
+    public Tones {
+        spread = List.copyOf(spread);
+    }
 
     /** Bins of luminance codes: four to a level of 8 bits. */
     static final int BINS = 4 * LEVELS;
@@ -80,7 +91,20 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
                     (mode(counts) + 0.5) / BINS,
                     (double) black / pixels,
                     (double) any / pixels,
-                    (double) every / pixels);
+                    (double) every / pixels,
+                    spread());
+        }
+
+        private List<Double> spread() {
+            List<Double> bars = new ArrayList<>();
+            for (int i = 0; i < BARS; i++) {
+                long n = 0;
+                for (int k = i * BINS / BARS; k < (i + 1) * BINS / BARS; k++) {
+                    n += counts[k];
+                }
+                bars.add((double) n / pixels);
+            }
+            return bars;
         }
     }
 

@@ -37,12 +37,14 @@ public final class DarkSite {
 
     private static final double FAINTEST_RATIO = 0.002;
 
+    private final SkyBrightness zenith;
     private final double natural;
     private final double evenly;
     private final double scale;
     private final Optional<TownGlow> glow;
     private final List<Dome> domes;
     private final Extinction extinction;
+    private final MeasuredDark measured;
 
     /**
      * A town's glow as the model has it, before it is scaled to a measured zenith.
@@ -59,28 +61,48 @@ public final class DarkSite {
             double ratioAt45,
             double heightDegrees) {}
 
-    private DarkSite(SkyBrightness zenith, Optional<TownGlow> glow, List<Dome> domes, Extinction extinction) {
+    private DarkSite(
+            SkyBrightness zenith,
+            Optional<TownGlow> glow,
+            List<Dome> domes,
+            Extinction extinction,
+            MeasuredDark known) {
+        this.zenith = zenith;
+        this.measured = known;
         this.glow = glow;
         this.domes = domes;
         this.extinction = extinction;
-        double measured = zenith.flux();
+        double flux = zenith.flux();
         double modelled = glow.map(TownGlow::zenith).orElse(0.0);
-        double least = Math.min(modelled, LEAST_TOWNS * measured);
-        double towns = Math.max(least, measured - NATURAL.flux());
+        double least = Math.min(modelled, LEAST_TOWNS * flux);
+        double towns = Math.max(least, flux - NATURAL.flux());
         this.scale = modelled > 0 ? Math.min(MOST_SCALED, towns / modelled) : 0;
-        this.natural = Math.min(NATURAL.flux(), measured - Math.min(towns, scale * modelled));
-        this.evenly = Math.max(0, measured - natural - scale * modelled);
+        this.natural = Math.min(NATURAL.flux(), flux - Math.min(towns, scale * modelled));
+        this.evenly = Math.max(0, flux - natural - scale * modelled);
     }
 
     /** With the glow of all towns within 300 km, scaled to a measured zenith in mag/arcsec². */
     public static DarkSite of(Observer observer, SkyBrightness zenith) {
         TownGlow glow = TownGlow.of(observer);
-        return new DarkSite(zenith, Optional.of(glow), domes(observer, glow), Extinction.CLEAR);
+        return new DarkSite(zenith, Optional.of(glow), domes(observer, glow), Extinction.CLEAR, MeasuredDark.NOTHING);
+    }
+
+    /** The same sky as frames have shown it. */
+    public DarkSite with(MeasuredDark known) {
+        SkyBrightness shown = known.zenith()
+                .map(z -> SkyBrightness.of(Math.max(Place.BRIGHTEST, Math.min(Place.DARKEST, z.value()))))
+                .orElse(zenith);
+        return new DarkSite(shown, glow, domes, extinction, known);
+    }
+
+    /** What frames have shown of it. */
+    public MeasuredDark measured() {
+        return measured;
     }
 
     /** Far from all towns: a zenith brighter than the natural sky then has no direction. */
     public static DarkSite withoutTowns(SkyBrightness zenith) {
-        return new DarkSite(zenith, Optional.empty(), List.of(), Extinction.CLEAR);
+        return new DarkSite(zenith, Optional.empty(), List.of(), Extinction.CLEAR, MeasuredDark.NOTHING);
     }
 
     private static List<Dome> domes(Observer o, TownGlow glow) {
@@ -126,7 +148,8 @@ public final class DarkSite {
     /** Where nobody measured: as the towns around leave it. */
     public static DarkSite estimated(Observer observer) {
         TownGlow glow = TownGlow.of(observer);
-        return new DarkSite(estimate(glow), Optional.of(glow), domes(observer, glow), Extinction.CLEAR);
+        return new DarkSite(
+                estimate(glow), Optional.of(glow), domes(observer, glow), Extinction.CLEAR, MeasuredDark.NOTHING);
     }
 
     /**
@@ -170,8 +193,15 @@ public final class DarkSite {
 
     /** Flux of towns in a direction (north, east, up). */
     double townFlux(Vector direction) {
-        return scale * glow.map(g -> g.flux(direction)).orElse(0.0)
+        double model = scale * glow.map(g -> g.flux(direction)).orElse(0.0)
                 + evenly * (1 + 1.5 * (1 - Math.max(0, direction.z())));
+        double darker = measured.darker(direction);
+        if (darker == 0) {
+            return model;
+        }
+        // What frames have shown of a direction is the towns' doing: the natural sky is the same all round.
+        double whole = naturalFlux(Math.toDegrees(direction.latitudeRad())) + model;
+        return Math.max(0, model + whole * (Math.pow(10, -0.4 * darker) - 1));
     }
 
     Extinction extinction() {

@@ -9,8 +9,15 @@ import org.halfdusk.photometry.FNumber;
  *
  * @param lensFocalMm the focal length set on the lens, inside its range
  * @param card that it writes to; nothing where none is known
+ * @param measured what frames have shown of it
  */
-public record Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm, Optional<Card> card) {
+public record Rig(
+        Camera camera,
+        Lens lens,
+        Optional<Converter> converter,
+        double lensFocalMm,
+        Optional<Card> card,
+        Measured measured) {
     /** Arcseconds that a micrometre in the picture stands for behind a millimetre of focal length: 206,264.806 a radian. */
     public static final double ARCSEC_PER_MICROMETRE_PER_MM = 206.264806;
 
@@ -20,12 +27,17 @@ public record Rig(Camera camera, Lens lens, Optional<Converter> converter, doubl
 
     /** With no card known. */
     public Rig(Camera camera, Lens lens, Optional<Converter> converter, double lensFocalMm) {
-        this(camera, lens, converter, lensFocalMm, Optional.empty());
+        this(camera, lens, converter, lensFocalMm, Optional.empty(), Measured.NOTHING);
     }
 
     /** The same with a card in it. */
     public Rig with(Optional<Card> other) {
-        return new Rig(camera, lens, converter, lensFocalMm, other);
+        return new Rig(camera, lens, converter, lensFocalMm, other, measured);
+    }
+
+    /** The same with what frames have shown of it. */
+    public Rig with(Measured other) {
+        return new Rig(camera, lens, converter, lensFocalMm, card, other);
     }
 
     /** How fast its buffer is emptied: by the slower of camera and card, MB a second. */

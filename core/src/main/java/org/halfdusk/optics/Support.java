@@ -25,13 +25,21 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin, Peri
     public Support {
         name = Figures.name(name);
         rates = Set.copyOf(rates);
-        Figures.within("alignment of the axis", alignmentArcmin, 0, 600, "arcmin");
+        Figures.within("alignment of the axis", alignmentArcmin, 0, MOST_ARCMIN, "arcmin");
         periodic = Objects.requireNonNullElse(periodic, PeriodicError.NONE);
     }
 
     /** With an even worm. */
     public Support(String name, Set<Rate> rates, double alignmentArcmin) {
         this(name, rates, alignmentArcmin, PeriodicError.NONE);
+    }
+
+    /** An axis further off is set to no pole. */
+    public static final double MOST_ARCMIN = 600;
+
+    /** The same with its axis set otherwise. */
+    public Support withAlignment(double arcmin) {
+        return new Support(name, rates, arcmin, periodic);
     }
 
     public boolean tracks() {

@@ -139,12 +139,14 @@ class MarksTest {
     /** A film of p = 1.3 that is metered at 10 s needs 10^1.3 = 19.95 s; a sensor 10. Under a second both are what they say. */
     @Test
     void filmAndSensor() {
-        assertEquals(19.953, Reciprocity.needed(Isle.film(400, 1.3), 10), 1e-3);
-        assertEquals(10, Reciprocity.counts(Isle.film(400, 1.3), 19.953), 1e-3);
-        assertEquals(0.5, Reciprocity.needed(Isle.film(400, 1.3), 0.5));
-        assertEquals(0.5, Reciprocity.counts(Isle.film(400, 1.3), 0.5));
-        assertEquals(10, Reciprocity.needed(Isle.camera(true), 10));
-        assertEquals(10, Reciprocity.counts(Isle.camera(true), 10));
+        Rig film = Rig.of(Isle.film(400, 1.3), Isle.WIDE, Optional.empty(), 18);
+        Rig sensor = Isle.rig(Isle.WIDE, 18);
+        assertEquals(19.953, Reciprocity.needed(film, 10), 1e-3);
+        assertEquals(10, Reciprocity.counts(film, 19.953), 1e-3);
+        assertEquals(0.5, Reciprocity.needed(film, 0.5));
+        assertEquals(0.5, Reciprocity.counts(film, 0.5));
+        assertEquals(10, Reciprocity.needed(sensor, 10));
+        assertEquals(10, Reciprocity.counts(sensor, 10));
     }
 
     @Test

@@ -11,8 +11,10 @@ import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.Forecasts;
+import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.KeptSettings;
 import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.Learning;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
@@ -25,7 +27,9 @@ import org.halfdusk.store.Database;
 import org.halfdusk.store.Facts;
 import org.halfdusk.store.StoredCalendarEvents;
 import org.halfdusk.store.StoredForecasts;
+import org.halfdusk.store.StoredFrames;
 import org.halfdusk.store.StoredKits;
+import org.halfdusk.store.StoredLearning;
 import org.halfdusk.store.StoredPackLists;
 import org.halfdusk.store.StoredPlaces;
 import org.halfdusk.store.StoredRigs;
@@ -136,8 +140,19 @@ class Composition {
             Rigs rigs,
             Forecasts forecasts,
             Supplier<Preferences> preferences,
+            Learning learning,
             Ephemeris ephemeris) {
-        return new Planner(places, kits, rigs, forecasts, preferences, ephemeris);
+        return new Planner(places, kits, rigs, forecasts, preferences, () -> learning.knowledge(places), ephemeris);
+    }
+
+    @Bean
+    Learning learning(Database database) {
+        return new StoredLearning(database);
+    }
+
+    @Bean
+    Frames frames(Database database) {
+        return new StoredFrames(database);
     }
 
     @Bean

@@ -107,7 +107,7 @@ public record FireworksPlan(
     public Exposed exposed() {
         SkyBrightness sky =
                 night.light().at(moment).towards(framing.direction()).total();
-        return Exposed.of(sky, sky, setting(), rig.camera(), night.show().contains(moment));
+        return Exposed.of(sky, sky, setting(), rig, night.show().contains(moment));
     }
 
     /** Degrees that the picture must hold from its lower to its upper edge. */

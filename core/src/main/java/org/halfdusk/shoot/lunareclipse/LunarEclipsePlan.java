@@ -147,7 +147,7 @@ public record LunarEclipsePlan(
     @Override
     public Exposed exposed() {
         Step s = step(moment);
-        return Exposed.of(s.sky(), s.surface().with(s.sky()), setting(), rig.camera(), s.visible());
+        return Exposed.of(s.sky(), s.surface().with(s.sky()), setting(), rig, s.visible());
     }
 
     private static Framing aim(LunarEclipseNight night, Instant at, Optional<Framing> framing) {

@@ -66,8 +66,7 @@ public record MilkyWayPlan(
     /** It shows where it stands over the land and is no fainter against the sky than what a picture can hold. */
     @Override
     public Exposed exposed() {
-        return Exposed.of(
-                exposure.skyBrightness(), exposure.skyBrightness(), setting(), rig.camera(), night.shows(moment));
+        return Exposed.of(exposure.skyBrightness(), exposure.skyBrightness(), setting(), rig, night.shows(moment));
     }
 
     @Override

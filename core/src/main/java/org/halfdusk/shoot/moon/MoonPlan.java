@@ -79,7 +79,7 @@ public record MoonPlan(
     @Override
     public Exposed exposed() {
         MoonShot.Circumstances c = shot.circumstances();
-        return Exposed.of(c.sky(), c.surface().with(c.sky()), setting(), rig.camera(), shot.visible());
+        return Exposed.of(c.sky(), c.surface().with(c.sky()), setting(), rig, shot.visible());
     }
 
     /** Level; the Moon two thirds up the frame, with the horizon in it if that is within reach; by itself in the middle. */

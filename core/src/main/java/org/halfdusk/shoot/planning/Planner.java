@@ -15,6 +15,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.light.MeasuredDark;
+import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
@@ -40,8 +42,11 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
+import org.halfdusk.shoot.review.Knowledge;
+import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
+import org.halfdusk.trailing.Mount;
 import org.halfdusk.weather.Forecast;
 
 /** Plans from what is kept: looks places and kit up and lets the subject's planner put the rooms together. */
@@ -56,6 +61,7 @@ public final class Planner {
     private final Forecasts forecasts;
     private final Rigs rigs;
     private final Supplier<Preferences> preferences;
+    private final Supplier<Knowledge> learnt;
     private final Ephemeris ephemeris;
     private final Map<Subject, SubjectPlanner<?, ?>> subjects = new EnumMap<>(Subject.class);
     private final Recent<SiteKey, DarkSite> sites = new Recent<>(MOST_SITES);
@@ -63,14 +69,19 @@ public final class Planner {
     private final Recent<NightKey, SubjectNight> nights = new Recent<>(MOST_NIGHTS);
     private final AtomicLong lastNumber = new AtomicLong();
 
-    /** @param preferences asked each time, so that a change holds at once */
+    /**
+     * @param preferences asked each time, so that a change holds at once
+     * @param learnt what was taken over from frames, asked likewise
+     */
     public Planner(
             Places places,
             Kits kits,
             Rigs rigs,
             Forecasts forecasts,
             Supplier<Preferences> preferences,
+            Supplier<Knowledge> learnt,
             Ephemeris ephemeris) {
+        this.learnt = learnt;
         this.rigs = rigs;
         this.preferences = preferences;
         this.places = places;
@@ -91,10 +102,15 @@ public final class Planner {
 
     /** A place with its sky, its forecast and the towns around it; looking the towns up takes milliseconds, so that is kept. */
     public Site site(Place place) {
+        return site(place, learnt.get().place(place.observer()));
+    }
+
+    private Site site(Place place, MeasuredDark measured) {
         SiteKey key = new SiteKey(place.observer(), place.skyBrightness());
         DarkSite dark =
                 sites.get(key).orElseGet(() -> sites.keep(key, DarkSite.of(place.observer(), place.skyBrightness())));
-        return new Site(place, sky(place), dark, forecasts.near(place.observer()));
+        return new Site(
+                place, sky(place), measured.known() ? dark.with(measured) : dark, forecasts.near(place.observer()));
     }
 
     /** The weather ahead of a place, where any is known. */
@@ -106,7 +122,7 @@ public final class Planner {
 
     /** A night of a place for a subject; asked again for the same, the one computed before. */
     public SubjectNight night(Subject subject, Place place, LocalDate date, Wish wish) {
-        return night(of(subject), here(place), date, wish);
+        return night(of(subject), here(place, learnt.get()), date, wish);
     }
 
     private <N extends SubjectNight, W extends Wish> N night(
@@ -130,18 +146,26 @@ public final class Planner {
 
     /** What of a place its nights follow from. */
     private record PlaceKey(
-            Observer observer, ZoneId zone, SkyBrightness skyBrightness, List<?> objects, Skyline skyline) {
-        PlaceKey(Place place) {
-            this(place.observer(), place.zone(), place.skyBrightness(), place.objects(), place.skyline());
+            Observer observer,
+            ZoneId zone,
+            SkyBrightness skyBrightness,
+            List<?> objects,
+            Skyline skyline,
+            MeasuredDark measured) {
+        PlaceKey(Place place, MeasuredDark measured) {
+            this(place.observer(), place.zone(), place.skyBrightness(), place.objects(), place.skyline(), measured);
         }
     }
 
     /** A place as it stands, under a number that no other has: changed, it has another. */
     private record Here(Site site, long number) {}
 
-    private Here here(Place place) {
-        PlaceKey key = new PlaceKey(place);
-        return new Here(site(place), numbers.get(key).orElseGet(() -> numbers.keep(key, lastNumber.incrementAndGet())));
+    private Here here(Place place, Knowledge known) {
+        MeasuredDark measured = known.place(place.observer());
+        PlaceKey key = new PlaceKey(place, measured);
+        return new Here(
+                site(place, measured),
+                numbers.get(key).orElseGet(() -> numbers.keep(key, lastNumber.incrementAndGet())));
     }
 
     /**
@@ -149,7 +173,7 @@ public final class Planner {
      * be planned comes before.
      */
     public List<SubjectNight> nights(Subject subject, Place place, LocalDate from, int count) {
-        Here here = here(place);
+        Here here = here(place, learnt.get());
         SubjectPlanner<?, ?> planner = of(subject);
         Wish wish = initialWish(subject, place);
         return planner.dates(here.site(), from, count).stream()
@@ -160,7 +184,7 @@ public final class Planner {
 
     /** Every night from a date on, whether or not anything happens in it; fewer at the end of the years. */
     public List<SubjectNight> everyNight(Subject subject, Place place, LocalDate from, int count) {
-        Here here = here(place);
+        Here here = here(place, learnt.get());
         SubjectPlanner<?, ?> planner = of(subject);
         Wish wish = initialWish(subject, place);
         return Stream.iterate(from, d -> d.plusDays(1))
@@ -185,12 +209,18 @@ public final class Planner {
 
     /** The rig of a shoot, from the kit as it is now. */
     public Rig rig(Shoot.ShootRig rig) {
+        return rig(rig, learnt.get());
+    }
+
+    private Rig rig(Shoot.ShootRig rig, Knowledge known) {
         Camera camera =
                 kits.camera(rig.cameraId()).orElseThrow(() -> missing("camera")).it();
         Lens lens = kits.lens(rig.lensId()).orElseThrow(() -> missing("lens")).it();
         Optional<Converter> converter =
                 rig.converterId().flatMap(kits::converter).map(Kept::it);
-        return Rig.of(camera, lens, converter, rig.focalMm()).with(card(rig));
+        return Rig.of(camera, lens, converter, rig.focalMm())
+                .with(card(rig))
+                .with(known.rig(rig.cameraId(), rig.lensId()));
     }
 
     /** The card of the standing rig that has this camera and lens, or this camera at least. */
@@ -211,27 +241,56 @@ public final class Planner {
     }
 
     public Plan plan(Shoot shoot) {
+        return plan(shoot, learnt.get());
+    }
+
+    /** By the models alone, without what was taken over from frames: what further frames are held against. */
+    public Plan modelled(Shoot shoot) {
+        return plan(shoot, Knowledge.NONE);
+    }
+
+    private Plan plan(Shoot shoot, Knowledge known) {
         Place place = places.find(shoot.placeId())
                 .orElseThrow(() -> new IllegalArgumentException("place of this shoot is not known any more"))
                 .it();
-        return plan(of(shoot.subject()), here(place), shoot);
+        return plan(of(shoot.subject()), here(place, known), shoot, known);
     }
 
-    private <N extends SubjectNight, W extends Wish> Plan plan(SubjectPlanner<N, W> planner, Here here, Shoot shoot) {
+    private <N extends SubjectNight, W extends Wish> Plan plan(
+            SubjectPlanner<N, W> planner, Here here, Shoot shoot, Knowledge known) {
         Shoot.ShootRig kept = shoot.rig();
         N night = night(planner, here, shoot.night(), shoot.wish());
-        Rig rig = rig(kept);
+        Rig rig = rig(kept, known);
         return planner.plan(
                 here.site(),
                 night,
                 rig,
                 kept.framing(),
-                kept.wishes(rig.camera().sensor(), supports(kept)),
+                kept.wishes(
+                        rig.camera().sensor(),
+                        supports(kept).stream().map(s -> shown(s, known)).toList()),
                 planner.wishes().type().cast(shoot.wish()));
     }
 
+    /** The mount of the kit that turns this rig. */
+    public Optional<Long> mount(Shoot.ShootRig kept) {
+        Mount mount = kept.choices().limits().mount();
+        return supports(kept).stream()
+                .filter(s -> s.it() instanceof Support own && mount.is(own))
+                .map(Kept::id)
+                .findFirst();
+    }
+
+    /** With the axis as far off as frames have shown it. */
+    private static Support shown(Kept<Accessory> kept, Knowledge known) {
+        Support support = (Support) kept.it();
+        return known.of(Learnt.Figure.MOUNT_AXIS, kept.id(), "")
+                .map(m -> support.withAlignment(Math.min(Support.MOST_ARCMIN, Math.max(0, m.value()))))
+                .orElse(support);
+    }
+
     /** Tripods and mounts of the kit; first that which a standing rig has under this camera and lens. */
-    private List<Support> supports(Shoot.ShootRig kept) {
+    private List<Kept<Accessory>> supports(Shoot.ShootRig kept) {
         if (!kept.choices().limits().mount().turns()) {
             return List.of();
         }
@@ -243,13 +302,12 @@ public final class Planner {
         return rigs.accessories().stream()
                 .filter(a -> a.it() instanceof Support)
                 .sorted(Comparator.comparing(a -> !under.contains(a.id())))
-                .map(a -> (Support) a.it())
                 .toList();
     }
 
     /** How a night of a place would be planned with a rig that nobody has kept yet. */
     public Plan trial(Subject subject, Place place, LocalDate date, Rig rig) {
-        return trial(of(subject), here(place), date, rig);
+        return trial(of(subject), here(place, learnt.get()), date, rig);
     }
 
     private <N extends SubjectNight, W extends Wish> Plan trial(

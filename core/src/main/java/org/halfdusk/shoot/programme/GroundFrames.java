@@ -8,7 +8,7 @@ import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.setting.ExposurePlan;
@@ -35,21 +35,20 @@ public record GroundFrames(Ground ground, Setting setting, SkyExposure inSky, Sk
     /** By the light of a moment. */
     public static GroundFrames of(Plan plan, Instant at) {
         Setting s = plan.setting();
-        Camera camera = plan.rig().camera();
+        Rig rig = plan.rig();
         Ground ground = Ground.under(
                 plan.night().light().at(at),
                 plan.night().sky().at(Body.SUN, at).altitude().degrees(),
                 Ground.USUAL_REFLECTANCE);
-        Iso iso = s.iso().times(0.5).nearest(camera.isos());
-        double seconds = Reciprocity.needed(camera, ground.seconds(Ground.TARGET, s.fNumber(), iso));
-        List<ShutterTime> times = ExposurePlan.times(plan.rig());
+        Iso iso = s.iso().times(0.5).nearest(rig.camera().isos());
+        double seconds = Reciprocity.needed(rig, ground.seconds(Ground.TARGET, s.fNumber(), iso));
+        List<ShutterTime> times = ExposurePlan.times(rig);
         ShutterTime time = ShutterTime.nearest(Math.min(seconds, LONGEST_SECONDS), times);
         return new GroundFrames(
                 ground,
                 new Setting(time, s.fNumber(), iso, s.kelvin()),
-                ground.comesOut(
-                        s.fNumber(), Reciprocity.counts(camera, s.shutter().realSeconds()), s.iso()),
-                ground.comesOut(s.fNumber(), Reciprocity.counts(camera, time.realSeconds()), iso),
+                ground.comesOut(s.fNumber(), Reciprocity.counts(rig, s.shutter().realSeconds()), s.iso()),
+                ground.comesOut(s.fNumber(), Reciprocity.counts(rig, time.realSeconds()), iso),
                 seconds > LONGEST_SECONDS);
     }
 

@@ -3,7 +3,7 @@ package org.halfdusk.shoot.setting;
 import java.util.Optional;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.SkyBrightness;
 
 /**
@@ -15,17 +15,16 @@ import org.halfdusk.photometry.SkyBrightness;
  */
 public record Exposed(Optional<SkyBrightness> sky, double stopsUnderClipping, boolean visible) {
     /** By the brightest part that is wanted, as it is seen. */
-    public static Exposed of(
-            SkyBrightness sky, SkyBrightness brightest, Setting setting, Camera camera, boolean visible) {
-        return new Exposed(Optional.of(sky), stopsUnderClipping(brightest, setting, camera), visible);
+    public static Exposed of(SkyBrightness sky, SkyBrightness brightest, Setting setting, Rig rig, boolean visible) {
+        return new Exposed(Optional.of(sky), stopsUnderClipping(brightest, setting, rig), visible);
     }
 
     /** Without a sky. */
-    public static Exposed of(SkyBrightness brightest, Setting setting, Camera camera, boolean visible) {
-        return new Exposed(Optional.empty(), stopsUnderClipping(brightest, setting, camera), visible);
+    public static Exposed of(SkyBrightness brightest, Setting setting, Rig rig, boolean visible) {
+        return new Exposed(Optional.empty(), stopsUnderClipping(brightest, setting, rig), visible);
     }
 
-    private static double stopsUnderClipping(SkyBrightness brightest, Setting s, Camera camera) {
-        return SkyExposure.of(brightest, s, camera).stopsUnderClipping();
+    private static double stopsUnderClipping(SkyBrightness brightest, Setting s, Rig rig) {
+        return SkyExposure.of(brightest, s, rig).stopsUnderClipping();
     }
 }

@@ -175,12 +175,12 @@ public record ExposurePlan(
             double metered = exactIso(aperture, new ShutterTime(1, 1), wishes.isoSchool())
                             .value()
                     / wishes.pinnedIso().orElseThrow().value();
-            return Reciprocity.needed(rig.camera(), metered);
+            return Reciprocity.needed(rig, metered);
         }
 
         /** What the light of a time counts for: film loses speed in long ones. */
         private double effective(double seconds) {
-            return Reciprocity.counts(rig.camera(), seconds);
+            return Reciprocity.counts(rig, seconds);
         }
 
         private boolean solvesTime() {

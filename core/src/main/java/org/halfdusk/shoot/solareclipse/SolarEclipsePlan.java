@@ -112,7 +112,7 @@ public record SolarEclipsePlan(
     public Exposed exposed() {
         SolarExposure e = exposure(phase(), moment);
         double guide = e.phase().q() - e.airStops() - e.crescentStops();
-        return Exposed.of(EclipseGuide.lunarSurface(guide), setting(), rig.camera(), night.sunShows(moment));
+        return Exposed.of(EclipseGuide.lunarSurface(guide), setting(), rig, night.sunShows(moment));
     }
 
     /** The exposure of a phase with the Sun where it stands at maximum. */

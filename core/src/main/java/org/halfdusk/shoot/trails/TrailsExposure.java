@@ -67,7 +67,7 @@ public record TrailsExposure(
         ShutterTime chosen = usual;
         TimeReason reason = usual.nominalSeconds() < USUAL_SECONDS ? TimeReason.LONGEST_OF_CAMERA : TimeReason.USUAL;
         double filmSeconds = Reciprocity.needed(
-                rig.camera(),
+                rig,
                 new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED)
                                 .isoFor(wishes.isoSchool().histogramPosition())
                                 .value()
@@ -89,7 +89,7 @@ public record TrailsExposure(
             chosen = ShutterTime.roundDown(slowest, times).orElseGet(() -> times.get(times.size() - 1));
             reason = TimeReason.SKY_GLOW;
         }
-        double counts = Reciprocity.counts(rig.camera(), chosen.realSeconds());
+        double counts = Reciprocity.counts(rig, chosen.realSeconds());
         Iso exact = new SkyExposure(skyBrightness, aperture.fNumber(), counts, Iso.HUNDRED)
                 .isoFor(wishes.isoSchool().histogramPosition());
         Iso iso = wishes.pinnedIso().orElseGet(() -> exact.nearest(isos));
@@ -111,7 +111,7 @@ public record TrailsExposure(
                 && wishes.pinnedSeconds().isPresent()
                 && wishes.pinnedIso().isPresent()) {
             ShutterTime time = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), ExposurePlan.times(rig));
-            double counts = Reciprocity.counts(rig.camera(), time.realSeconds());
+            double counts = Reciprocity.counts(rig, time.realSeconds());
             Iso needed = new SkyExposure(sky, FNumber.ONE, counts, Iso.HUNDRED)
                     .isoFor(wishes.isoSchool().histogramPosition());
             FNumber exact = FNumber.ONE.stoppedDown(wishes.pinnedIso().get().stopsOver(needed));
@@ -127,7 +127,7 @@ public record TrailsExposure(
     /** Seconds until the sky stands at the glow limit. */
     private static double limit(Rig rig, SkyBrightness skyBrightness, FNumber fNumber, Iso iso) {
         return Reciprocity.needed(
-                rig.camera(),
+                rig,
                 new SkyExposure(skyBrightness, fNumber, 1, Iso.HUNDRED)
                                 .isoFor(GLOW_LIMIT)
                                 .value()
@@ -144,7 +144,7 @@ public record TrailsExposure(
 
     /** How the sky comes out in one frame. */
     public SkyExposure sky() {
-        return new SkyExposure(skyBrightness, fNumber(), Reciprocity.counts(rig.camera(), shutter.realSeconds()), iso);
+        return new SkyExposure(skyBrightness, fNumber(), Reciprocity.counts(rig, shutter.realSeconds()), iso);
     }
 
     /** Stops by which the sky stays under the glow limit; negative where it is over. */

@@ -83,7 +83,7 @@ public record TrailsPlan(
     @Override
     public Exposed exposed() {
         SkyBrightness sky = exposure.skyBrightness();
-        return Exposed.of(sky, sky, setting(), rig.camera(), Bortle.faintestStar(sky) >= FAINTEST_LEADER);
+        return Exposed.of(sky, sky, setting(), rig, Bortle.faintestStar(sky) >= FAINTEST_LEADER);
     }
 
     /** From the first whole second of a span to its end. */
@@ -168,7 +168,7 @@ public record TrailsPlan(
         return run.map(r -> new SkyExposure(
                 exposure.skyBrightness(),
                 exposure.fNumber(),
-                Reciprocity.counts(rig.camera(), r.durationSeconds()),
+                Reciprocity.counts(rig, r.durationSeconds()),
                 Iso.of(rig.camera().lowestIso())));
     }
 

@@ -12,12 +12,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.frame.CatalogueSky;
-import org.halfdusk.frame.Exposed;
 import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.Solution;
+import org.halfdusk.shoot.review.Meant;
+import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.picture.Exif;
 import org.halfdusk.web.picture.PictureFile;
@@ -52,7 +53,7 @@ class FramesApi {
             @Nullable Integer iso,
             @Nullable Double focalLength,
             @Nullable Double pixelPitch) {
-        static ExifAnswer of(Exif e) {
+        static ExifAnswer of(Shot e) {
             return new ExifAnswer(
                     e.taken()
                             .map(t -> t + e.offset().map(Object::toString).orElse(""))
@@ -120,7 +121,7 @@ class FramesApi {
             @Nullable Double zLinear,
             @Nullable Double extinction,
             List<List<@Nullable Double>> sky) {
-        static SolvedAnswer of(Solution s, FramePlan.Asked a) {
+        static SolvedAnswer of(Solution s, Meant.Asked a) {
             double[] centre = CatalogueSky.equatorial(a.sky(), a.middle(), s.forward());
             List<List<@Nullable Double>> sky = new ArrayList<>();
             for (List<OptionalDouble> row : s.sky()) {
@@ -177,8 +178,8 @@ class FramesApi {
             try (InputStream in = Files.newInputStream(kept)) {
                 exif = Exif.read(in);
             }
-            Optional<FramePlan> known = shoot.<FramePlan>map(
-                            id -> FramePlan.of(desk.open(id, ShootDesk.rigNumber(Optional.of(rig)), Optional.empty())))
+            Optional<Meant> known = shoot.<Meant>map(
+                            id -> meant(desk.open(id, ShootDesk.rigNumber(Optional.of(rig)), Optional.empty())))
                     .or(() -> plan.filter(p -> !p.isEmpty())
                             .map(FramesApi::text)
                             .or(() -> planText.filter(t -> !t.isBlank()))
@@ -189,6 +190,10 @@ class FramesApi {
         }
     }
 
+    private static Meant meant(ShootDesk.Open o) {
+        return Meant.of(o.plan(), o.clock());
+    }
+
     private static String text(MultipartFile part) {
         try {
             return new String(part.getBytes(), StandardCharsets.UTF_8);
@@ -197,13 +202,11 @@ class FramesApi {
         }
     }
 
-    private Answer answer(Path file, String name, Exif exif, Optional<FramePlan> plan) throws IOException {
+    private Answer answer(Path file, String name, Exif exif, Optional<Meant> plan) throws IOException {
         Pixels pixels = PictureFile.read(file, name, exif.orientation());
-        Optional<FramePlan.Asked> asked = plan.flatMap(p -> p.asked(exif, pixels, ephemeris));
-        FrameReading r = FrameReading.of(
-                pixels,
-                new Exposed(exif.seconds(), exif.focalMm(), exif.pitchMicrons()),
-                asked.map(FramePlan.Asked::guess));
+        Optional<Meant.Asked> asked =
+                plan.flatMap(p -> p.asked(exif.shot(), pixels.width(), pixels.height(), ephemeris));
+        FrameReading r = FrameReading.of(pixels, exif.shot().exposed(), asked.map(Meant.Asked::guess));
         List<List<Cell>> grid = new ArrayList<>();
         for (int y = 0; y < SIDE; y++) {
             grid.add(r.cells().subList(y * SIDE, (y + 1) * SIDE).stream()
@@ -212,7 +215,7 @@ class FramesApi {
         }
         Cell all = Cell.of(r.all());
         return new Answer(
-                ExifAnswer.of(exif),
+                ExifAnswer.of(exif.shot()),
                 new Size(pixels.width(), pixels.height()),
                 new HistogramAnswer(
                         r.tones().peak(),

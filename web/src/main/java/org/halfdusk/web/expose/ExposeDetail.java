@@ -108,8 +108,8 @@ record ExposeDetail(
         Setting s = plan.setting();
         double pitch = rig.camera().sensor().pixelPitchMicrometres();
         SkyLight.Brightness b = at.towards(plan.framing().direction());
-        SkyExposure sky = SkyExposure.of(b.total(), s, rig.camera());
-        SkyExposure shadow = SkyExposure.of(b.total().darkerByStops(Ground.SHADOW_STOPS), s, rig.camera());
+        SkyExposure sky = SkyExposure.of(b.total(), s, rig);
+        SkyExposure shadow = SkyExposure.of(b.total().darkerByStops(Ground.SHADOW_STOPS), s, rig);
         Noise noise = new Noise(pitch, air.celsius(), s.iso());
         double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
         double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), Noise.USUAL_STACK);

@@ -3,9 +3,9 @@ package org.halfdusk.web.expose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.optics.Camera;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.Numbers;
@@ -41,22 +41,25 @@ record FilmPicture(String law, String straight, List<Mark> metered, List<Mark> e
     private static final double BESIDE = 12;
 
     static Optional<FilmPicture> of(Plan plan) {
-        Camera camera = plan.rig().camera();
-        return camera.film() ? Optional.of(of(camera, plan.setting().shutter())) : Optional.empty();
+        OptionalDouble law = plan.rig().camera().filmExponent();
+        return law.isPresent()
+                ? Optional.of(of(law.getAsDouble(), plan.setting().shutter()))
+                : Optional.empty();
     }
 
-    private static FilmPicture of(Camera camera, ShutterTime time) {
-        double counts = Reciprocity.counts(camera, time.realSeconds());
+    /** @param exponent of the film's law */
+    private static FilmPicture of(double exponent, ShutterTime time) {
+        double counts = Reciprocity.metered(time.realSeconds(), exponent);
         double most = Math.max(STOPS, Math.ceil(stops(counts)) + 1);
         Scale across = new Scale(LEFT, RIGHT, most);
-        Scale up = new Scale(BOTTOM, TOP, stops(Reciprocity.needed(camera, Math.pow(2, most))));
+        Scale up = new Scale(BOTTOM, TOP, stops(Reciprocity.exposed(Math.pow(2, most), exponent)));
         StringBuilder law = new StringBuilder();
         for (int i = 0; i <= POINTS; i++) {
             double metered = Math.pow(2, most * i / POINTS);
             law.append(i == 0 ? "M" : "L")
                     .append(across.at(metered))
                     .append(' ')
-                    .append(up.at(Reciprocity.needed(camera, metered)));
+                    .append(up.at(Reciprocity.exposed(metered, exponent)));
         }
         boolean late = stops(counts) > most / 2;
         double x = across.place(Math.max(1, counts));

@@ -17,36 +17,16 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import org.halfdusk.shoot.review.Shot;
 
 /**
- * What a camera has written into a picture's file (Exif 2.32); each nothing where it has not, or where it cannot be.
+ * What a camera has written into a picture's file (Exif 2.32).
  *
- * @param taken by the camera's own clock, to its fraction of a second
- * @param offset of that clock's zone
- * @param seconds exposed
- * @param aperture f-number
- * @param focalMm focal length, mm
- * @param pitchMicrons distance from pixel to pixel on the sensor, µm
+ * @param shot how it says that it took it
  * @param orientation how the picture lies in its file, 1 to 8; 1 where it does not say
  */
-public record Exif(
-        Optional<LocalDateTime> taken,
-        Optional<ZoneOffset> offset,
-        OptionalDouble seconds,
-        OptionalDouble aperture,
-        OptionalInt iso,
-        OptionalDouble focalMm,
-        OptionalDouble pitchMicrons,
-        int orientation) {
-    public static final Exif NOTHING = new Exif(
-            Optional.empty(),
-            Optional.empty(),
-            OptionalDouble.empty(),
-            OptionalDouble.empty(),
-            OptionalInt.empty(),
-            OptionalDouble.empty(),
-            OptionalDouble.empty(),
-            1);
+public record Exif(Shot shot, int orientation) {
+    public static final Exif NOTHING = new Exif(Shot.UNKNOWN, 1);
 
     private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("yyyy:MM:dd HH:mm:ss", Locale.ROOT);
 
@@ -70,14 +50,15 @@ public record Exif(
 
     private static Exif of(Metadata m) {
         return new Exif(
-                text(m, ExifDirectoryBase.TAG_DATETIME_ORIGINAL)
-                        .flatMap(t -> taken(t, text(m, ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL))),
-                text(m, ExifDirectoryBase.TAG_TIME_ZONE_ORIGINAL).flatMap(Exif::offset),
-                number(m, ExifDirectoryBase.TAG_EXPOSURE_TIME),
-                number(m, ExifDirectoryBase.TAG_FNUMBER),
-                whole(number(m, ExifDirectoryBase.TAG_ISO_EQUIVALENT)),
-                number(m, ExifDirectoryBase.TAG_FOCAL_LENGTH),
-                pitch(m),
+                new Shot(
+                        text(m, ExifDirectoryBase.TAG_DATETIME_ORIGINAL)
+                                .flatMap(t -> taken(t, text(m, ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL))),
+                        text(m, ExifDirectoryBase.TAG_TIME_ZONE_ORIGINAL).flatMap(Exif::offset),
+                        number(m, ExifDirectoryBase.TAG_EXPOSURE_TIME),
+                        number(m, ExifDirectoryBase.TAG_FNUMBER),
+                        whole(number(m, ExifDirectoryBase.TAG_ISO_EQUIVALENT)),
+                        number(m, ExifDirectoryBase.TAG_FOCAL_LENGTH),
+                        pitch(m)),
                 (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1));
     }
 

@@ -116,6 +116,7 @@ class ClockController {
     private static Instant written(MultipartFile picture) {
         try (InputStream in = picture.getInputStream()) {
             return Exif.read(in)
+                    .shot()
                     .taken()
                     .map(t -> t.toInstant(ZoneOffset.UTC))
                     .orElseThrow(() -> new IllegalArgumentException("the file “"

@@ -274,8 +274,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 "The sky is bright here: even at the lowest ISO it reaches a third of the histogram soon. " + glow;
             case FILM ->
                 "A film of ISO " + e.iso() + " needs this for the sky, its slowness in the dark counted: "
-                        + Words.seconds(
-                                Reciprocity.counts(e.rig().camera(), e.shutter().realSeconds()))
+                        + Words.seconds(Reciprocity.counts(e.rig(), e.shutter().realSeconds()))
                         + " of light. " + glow;
             case LIGHT -> "Aperture and ISO are fixed: so long the sky needs to stand where you want it. " + glow;
             case PINNED -> "You fixed this time. " + glow;

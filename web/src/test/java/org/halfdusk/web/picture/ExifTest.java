@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
+import org.halfdusk.shoot.review.Shot;
 import org.junit.jupiter.api.Test;
 
 class ExifTest {
@@ -19,7 +20,7 @@ class ExifTest {
 
     @Test
     void whatACameraHasWritten() throws Exception {
-        Exif e = read(PictureFiles.taken("2027:08:02 10:48:12", "37"));
+        Shot e = read(PictureFiles.taken("2027:08:02 10:48:12", "37")).shot();
         assertEquals(Optional.of(LocalDateTime.parse("2027-08-02T10:48:12.37")), e.taken());
         assertEquals(0.005, e.seconds().orElseThrow(), 1e-6);
         assertEquals(8, e.aperture().orElseThrow(), 1e-9);
@@ -35,7 +36,7 @@ class ExifTest {
         assertEquals(Exif.NOTHING, read(new byte[0]));
         assertEquals(
                 Optional.empty(),
-                read(PictureFiles.taken("0000:00:00 00:00:00", "")).taken());
+                read(PictureFiles.taken("0000:00:00 00:00:00", "")).shot().taken());
     }
 
     /** Whatever is flipped or cut: something or nothing is read, and no fault of the reader's comes out. */
