@@ -622,3 +622,84 @@ document.addEventListener("change", (event) => {
   const form = event.target.closest && event.target.closest("form[data-first]");
   if (form && event.target.name === "rig" && form.elements.where.value.trim()) form.requestSubmit();
 });
+
+// Pictures that are dropped or chosen on Review go one by one, two at a time, so that each is kept as soon as it is read.
+const bringing = { waiting: [], busy: 0, read: 0, known: 0, of: 0, refused: [], stopped: false };
+const bringIn = {
+  form: () => document.querySelector("form[data-drop]"),
+  say() {
+    const el = document.querySelector("[data-drop-said]");
+    if (!el) return;
+    const b = bringing;
+    const done = b.read + b.known + b.refused.length;
+    el.textContent = `${done} of ${b.of} gone through: ${b.read} read${b.known ? `, ${b.known} there already` : ""}${b.refused.length ? `, ${b.refused.length} refused` : ""}.`;
+    if (b.refused.length) el.textContent += " " + b.refused.join(" ");
+    if (done < b.of && !b.stopped) {
+      const stop = document.createElement("button");
+      stop.type = "button";
+      stop.className = "pill";
+      stop.textContent = "Stop";
+      stop.addEventListener("click", () => {
+        b.stopped = true;
+        b.of -= b.waiting.length;
+        b.waiting = [];
+        bringIn.say();
+      });
+      el.append(" ", stop);
+    }
+  },
+  async one(action, file) {
+    const body = new FormData();
+    const token = bringIn.form()?.elements._csrf;
+    if (token) body.append("_csrf", token.value);
+    body.append("frames", file);
+    body.append("script", "yes");
+    const b = bringing;
+    try {
+      const answer = await fetch(action, { method: "POST", body, headers: { Accept: "application/json" } });
+      if (!answer.ok) throw new Error(answer.status === 413 ? "is too large; up to 200 MB are allowed" : "was not taken");
+      for (const sent of await answer.json()) {
+        if (sent.refused) b.refused.push(sent.refused);
+        else if (sent.known) b.known += 1;
+        else b.read += 1;
+      }
+    } catch (e) {
+      b.refused.push(`“${file.name}” ${e instanceof TypeError ? "did not reach Half Dusk" : e.message}.`);
+    }
+  },
+  async worker(action) {
+    bringing.busy += 1;
+    while (bringing.waiting.length) {
+      await bringIn.one(action, bringing.waiting.shift());
+      bringIn.say();
+    }
+    bringing.busy -= 1;
+    if (bringing.busy === 0 && bringing.read > 0 && bringing.refused.length === 0) location.reload();
+  },
+  begin(files) {
+    const form = bringIn.form();
+    if (!form || !files.length) return;
+    if (bringing.busy === 0) Object.assign(bringing, { read: 0, known: 0, of: 0, refused: [], stopped: false });
+    bringing.waiting.push(...files);
+    bringing.of += files.length;
+    bringIn.say();
+    for (let i = bringing.busy; i < Math.min(2, bringing.of); i += 1) bringIn.worker(form.action);
+  },
+};
+document.addEventListener("submit", (event) => {
+  if (!event.target.matches("form[data-drop]")) return;
+  const files = [...event.target.elements.frames.files];
+  if (!files.length) return;
+  event.preventDefault();
+  event.target.reset();
+  bringIn.begin(files);
+});
+for (const kind of ["dragover", "drop", "dragleave"]) {
+  document.addEventListener(kind, (event) => {
+    const form = bringIn.form();
+    if (!form || !event.dataTransfer || ![...event.dataTransfer.types].includes("Files")) return;
+    event.preventDefault();
+    document.body.toggleAttribute("data-dropping", kind === "dragover");
+    if (kind === "drop") bringIn.begin([...event.dataTransfer.files]);
+  });
+}

@@ -22,6 +22,7 @@ module org.halfdusk.core {
     exports org.halfdusk.shoot.camera;
     exports org.halfdusk.shoot.programme;
     exports org.halfdusk.shoot.review;
+    exports org.halfdusk.shoot.simulated;
     exports org.halfdusk.shoot.running;
     exports org.halfdusk.shoot.search;
     exports org.halfdusk.shoot.kept;

@@ -1,5 +1,6 @@
 package org.halfdusk.bench;
 
+import java.io.IOException;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
@@ -23,12 +24,18 @@ public final class Report {
             "frames",
             "FrameBench");
 
+    private static final String REVIEW = "review";
+
     private Report() {}
 
-    public static void main(String[] args) throws RunnerException {
+    public static void main(String[] args) throws RunnerException, IOException, InterruptedException {
+        if (args.length == 1 && args[0].equals(REVIEW)) {
+            ReviewReport.print();
+            return;
+        }
         String family = args.length == 1 ? FAMILIES.getOrDefault(args[0], "") : "";
         if (family.isEmpty()) {
-            System.err.println("usage: bench/report FAMILY, one of " + FAMILIES.keySet());
+            System.err.println("usage: bench/report FAMILY, one of " + FAMILIES.keySet() + " or " + REVIEW);
             System.exit(2);
         }
         Map<String, String> figures = new TreeMap<>();

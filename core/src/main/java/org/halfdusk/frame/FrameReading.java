@@ -118,12 +118,14 @@ public record FrameReading(
             coarse.add(y, row);
         }
         mesh.done();
+        counting.counted(mesh);
         Tones tones = counting.done();
         Spots.Found found = Spots.of(pixels, mesh);
         List<Line> lines = Lines.of(pixels, mesh, found.points(), found.count());
-        List<Spot> apart = found.spots().stream()
-                .filter(s -> lines.stream().noneMatch(l -> l.near(s.x(), s.y(), BESIDE)))
-                .toList();
+        List<Spot> apart = found.spots();
+        for (Line l : lines) {
+            apart = apart.stream().filter(s -> !l.near(s.x(), s.y(), BESIDE)).toList();
+        }
         StarField field = StarField.of(pixels, mesh, apart);
         double background = sky(mesh, field, counting.about(tones));
         Diagnosis d = new Diagnosis(pixels, mesh, coarse, tones, background, found, field, lines, exposed);

@@ -43,11 +43,18 @@ final class Lines {
             s[a] = Math.sin(Math.PI * a / ANGLES);
         }
         int width = pixels.width();
+        int[] x = new int[count];
+        int[] y = new int[count];
         for (int i = 0; i < count; i++) {
-            int x = points[i] % width;
-            int y = points[i] / width;
-            for (int a = 0; a < ANGLES; a++) {
-                votes[a][(int) ((x * c[a] + y * s[a] + diagonal) / BIN)]++;
+            x[i] = points[i] % width;
+            y[i] = points[i] / width;
+        }
+        for (int a = 0; a < ANGLES; a++) {
+            int[] mine = votes[a];
+            double ca = c[a];
+            double sa = s[a];
+            for (int i = 0; i < count; i++) {
+                mine[(int) ((x[i] * ca + y[i] * sa + diagonal) / BIN)]++;
             }
         }
         double mean = (double) count / width / pixels.height() * BIN;

@@ -66,6 +66,15 @@ final class Mesh {
         }
     }
 
+    /** Adds how often each bin was met in all cells. */
+    void sum(int[] whole) {
+        for (int[] c : counts) {
+            for (int i = 0; i < c.length; i++) {
+                whole[i] += c[i];
+            }
+        }
+    }
+
     /** When all rows are in. */
     void done() {
         for (int i = 0; i < counts.length; i++) {

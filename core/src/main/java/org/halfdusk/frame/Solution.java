@@ -1,7 +1,10 @@
 package org.halfdusk.frame;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.halfdusk.angle.Vector;
 
 /**
@@ -34,4 +37,26 @@ public record Solution(
         double extinction,
         double fall,
         List<List<OptionalDouble>> sky,
-        List<Vector> towards) {}
+        List<Vector> towards) {
+    /** A part of the sky with its brightness, mag/arcsec². */
+    public record Part(Vector towards, double magnitude) {}
+
+    /** The parts where there is sky, row by row. */
+    public List<Part> parts() {
+        List<OptionalDouble> all = sky.stream().flatMap(List::stream).toList();
+        return IntStream.range(0, all.size())
+                .filter(i -> all.get(i).isPresent())
+                .mapToObj(i -> new Part(towards.get(i), all.get(i).getAsDouble()))
+                .toList();
+    }
+
+    /** The sky in the middle of the frame; nothing where there is none. */
+    public OptionalDouble middle() {
+        return sky.get(sky.size() / 2).get(sky.size() / 2);
+    }
+
+    /** Where the sky glows most; nothing where there is none. */
+    public Optional<Part> brightest() {
+        return parts().stream().min(Comparator.comparingDouble(Part::magnitude));
+    }
+}

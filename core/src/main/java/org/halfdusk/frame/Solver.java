@@ -127,7 +127,15 @@ final class Solver {
 
     private record Pair(int a, int b, double degrees) {}
 
-    private record Hypothesis(double[] matrix, int matched) {}
+    private record Hypothesis(double[] matrix, int matched, int inside) {
+        /** So many stars fall on detections that no other way of standing need be tried†. */
+        boolean plain() {
+            return inside >= PLAIN && matched >= PLAIN_SHARE * inside;
+        }
+    }
+
+    private static final int PLAIN = 25;
+    private static final double PLAIN_SHARE = 0.8;
 
     private Optional<Solved> near(double reachDegrees) {
         Vector aim = aim();
@@ -152,7 +160,7 @@ final class Solver {
         List<Hypothesis> best = new ArrayList<>();
         double[] at = new double[2];
         for (int i = 0; i < n; i++) {
-            for (int k = i + 1; k < n; k++) {
+            for (int k = i + 1; k < n && best.stream().noneMatch(Hypothesis::plain); k++) {
                 double apart = degrees(seen.get(i), seen.get(k));
                 double slack = 0.025 * apart + 0.1;
                 if (apart < 12 * slack) {
@@ -218,35 +226,41 @@ final class Solver {
             return;
         }
         if (best.size() < KEPT) {
-            best.add(new Hypothesis(m, matched));
+            best.add(new Hypothesis(m, matched, inside));
         } else {
             int worst = 0;
             for (int i = 1; i < best.size(); i++) {
                 worst = best.get(i).matched() < best.get(worst).matched() ? i : worst;
             }
             if (best.get(worst).matched() < matched) {
-                best.set(worst, new Hypothesis(m, matched));
+                best.set(worst, new Hypothesis(m, matched, inside));
             }
         }
     }
 
     /** Detections by place. */
     private final class Grid {
+        /** Of finer cells there are more than detections, px. */
+        private static final int FINEST = 24;
+
         private final int cell;
         private final int columns;
-        private final List<List<Integer>> cells = new ArrayList<>();
+        private final int rows;
+        private final int[] first;
+        private final int[] next;
 
         Grid(int count, double reach) {
-            this.cell = (int) Math.ceil(reach);
+            this.cell = Math.max(FINEST, (int) Math.ceil(reach));
             this.columns = width / cell + 1;
-            int rows = height / cell + 1;
-            for (int i = 0; i < columns * rows; i++) {
-                cells.add(new ArrayList<>(1));
-            }
-            for (int i = 0; i < count; i++) {
+            this.rows = height / cell + 1;
+            this.first = new int[columns * rows];
+            this.next = new int[count];
+            Arrays.fill(first, -1);
+            for (int i = count - 1; i >= 0; i--) {
                 int x = (int) Math.max(0, Math.min(width - 1, found[i][0])) / cell;
                 int y = (int) Math.max(0, Math.min(height - 1, found[i][1])) / cell;
-                cells.get(y * columns + x).add(i);
+                next[i] = first[y * columns + x];
+                first[y * columns + x] = i;
             }
         }
 
@@ -256,9 +270,9 @@ final class Solver {
             double least = reach * reach;
             int cx = (int) x / cell;
             int cy = (int) y / cell;
-            for (int gy = Math.max(0, cy - 1); gy <= cy + 1 && gy * columns < cells.size(); gy++) {
+            for (int gy = Math.max(0, cy - 1); gy <= Math.min(rows - 1, cy + 1); gy++) {
                 for (int gx = Math.max(0, cx - 1); gx <= Math.min(columns - 1, cx + 1); gx++) {
-                    for (int i : cells.get(gy * columns + gx)) {
+                    for (int i = first[gy * columns + gx]; i >= 0; i = next[i]) {
                         double d = (found[i][0] - x) * (found[i][0] - x) + (found[i][1] - y) * (found[i][1] - y);
                         if (d < least) {
                             least = d;
@@ -384,6 +398,15 @@ final class Solver {
         double[] here = new double[2];
         double[] there = new double[2];
         double step = 1e-5;
+        // What is turned or stretched a little, for all stars at once.
+        double[][] turned = new double[n][];
+        Projection[] stretched = new Projection[n];
+        for (int p = 0; p < n; p++) {
+            turned[p] = p < 3 ? turned(m, p, step) : m;
+            stretched[p] = p == 3
+                    ? new Projection(lens.fisheye(), lens.focalPx() * (1 + step), lens.k1(), width, height)
+                    : p == 4 ? new Projection(lens.fisheye(), lens.focalPx(), lens.k1() + step, width, height) : lens;
+        }
         for (int i = 0; i < pairs.size(); i++) {
             int star = pairs.get(i)[0];
             double[] d = found[pairs.get(i)[1]];
@@ -391,12 +414,7 @@ final class Solver {
             double weight = 1 / (1 + Math.pow(off[i] / (2.5 * usual), 2));
             double[][] g = new double[n][2];
             for (int p = 0; p < n; p++) {
-                Projection l = p == 3
-                        ? new Projection(lens.fisheye(), lens.focalPx() * (1 + step), lens.k1(), width, height)
-                        : p == 4
-                                ? new Projection(lens.fisheye(), lens.focalPx(), lens.k1() + step, width, height)
-                                : lens;
-                place(l, p < 3 ? turned(m, p, step) : m, star, there);
+                place(stretched[p], turned[p], star, there);
                 g[p][0] = (there[0] - here[0]) / step;
                 g[p][1] = (there[1] - here[1]) / step;
             }

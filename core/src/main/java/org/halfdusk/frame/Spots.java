@@ -36,7 +36,8 @@ final class Spots {
 
     private static final int MOST = 60_000;
 
-    private static final int MOST_POINTS = 200_000;
+    /** More do not show a line any better. */
+    private static final int MOST_POINTS = 60_000;
 
     /** A point of a line may be as faint as this, standard deviations of the smoothed noise. */
     private static final float FAINT = 3.2f;
@@ -59,6 +60,11 @@ final class Spots {
     private final ScannedRow row;
     private final int[] points = new int[MOST_POINTS];
     private int count;
+    private int seen;
+
+    /** Only every so manieth point is noted, all over the frame: twice as far apart each time that there are too many. */
+    private int every = 1;
+
     private float noiseShare = 0.35f;
 
     private Spots(Pixels pixels, Mesh mesh) {
@@ -73,6 +79,7 @@ final class Spots {
         this.light = new float[width];
         this.row = new ScannedRow(width);
     }
+
 
     private static final int RING = 16;
 
@@ -186,14 +193,25 @@ final class Spots {
             float faint = FAINT * noiseShare * mesh.noise[row + cx];
             int to = Math.min(width - REACH - 2, (cx + 1) * mesh.cell);
             for (int x = Math.max(REACH + 2, cx * mesh.cell); x < to; x++) {
-                if (s[x] > faint && count < MOST_POINTS) {
-                    points[count++] = y * width + x;
+                if (s[x] > faint && seen++ % every == 0) {
+                    point(y * width + x);
                 }
                 if (s[x] > least && s[x] >= s[x - 1] && s[x] > s[x + 1] && highest(x, y)) {
                     keep(x, y, s[x] / (noiseShare * mesh.noise[row + cx]));
                 }
             }
         }
+    }
+
+    private void point(int at) {
+        if (count == MOST_POINTS) {
+            count /= 2;
+            for (int i = 0; i < count; i++) {
+                points[i] = points[2 * i];
+            }
+            every *= 2;
+        }
+        points[count++] = at;
     }
 
     private boolean highest(int x, int y) {

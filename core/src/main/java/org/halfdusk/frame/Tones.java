@@ -58,7 +58,6 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
 
         void row(ScannedRow row) {
             for (int i = 0; i < row.width; i++) {
-                counts[row.bins[i]]++;
                 if (row.most[i] >= FULL) {
                     any++;
                     every += Math.min(row.red[i], Math.min(row.green[i], row.blue[i])) >= FULL ? 1 : 0;
@@ -67,6 +66,11 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
                 }
             }
             pixels += row.width;
+        }
+
+        /** Once all rows are in: how often each bin was met, which the mesh has counted part by part. */
+        void counted(Mesh mesh) {
+            mesh.sum(counts);
         }
 
         /** Mean linear light of the pixels about the most frequent one, as many below it as above. */

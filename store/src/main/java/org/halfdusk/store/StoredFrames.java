@@ -117,8 +117,19 @@ public final class StoredFrames implements Frames {
     }
 
     @Override
-    public Set<String> known(Optional<Long> shootId, int rig) {
-        return dsl.select(FRAME.HASH).from(FRAME).where(of(shootId, rig)).fetchSet(FRAME.HASH);
+    public Optional<Long> known(Optional<Long> shootId, int rig, String hash) {
+        return Optional.ofNullable(dsl.select(FRAME.ID)
+                .from(FRAME)
+                .where(of(shootId, rig).and(FRAME.HASH.eq(hash)))
+                .fetchOne(FRAME.ID));
+    }
+
+    @Override
+    public Set<String> rejected() {
+        return dsl.select(FRAME.HASH)
+                .from(FRAME)
+                .where(FRAME.CHOICE.eq(TakenFrame.Choice.REJECT.name()))
+                .fetchSet(FRAME.HASH);
     }
 
     @Override
@@ -135,12 +146,9 @@ public final class StoredFrames implements Frames {
     @Override
     public long add(TakenFrame f) {
         return database.whole(() -> {
-            Long there = dsl.select(FRAME.ID)
-                    .from(FRAME)
-                    .where(of(f.shootId(), f.rig()).and(FRAME.HASH.eq(f.file().hash())))
-                    .fetchOne(FRAME.ID);
-            if (there != null) {
-                return there;
+            Optional<Long> there = known(f.shootId(), f.rig(), f.file().hash());
+            if (there.isPresent()) {
+                return there.get();
             }
             int already = dsl.fetchCount(FRAME, of(f.shootId(), f.rig()));
             if (already >= MOST) {

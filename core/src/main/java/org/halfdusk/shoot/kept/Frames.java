@@ -21,8 +21,11 @@ public interface Frames {
 
     Optional<Kept<TakenFrame>> find(long id);
 
-    /** Hashes of the files of a rig that are there already; of those without a shoot where there is none. */
-    Set<String> known(Optional<Long> shootId, int rig);
+    /** The frame of a file of a rig, where it is there already; of those without a shoot where there is none. */
+    Optional<Long> known(Optional<Long> shootId, int rig, String hash);
+
+    /** Hashes of the files of all frames that a person rejected. */
+    Set<String> rejected();
 
     /** How many each shoot has. */
     Map<Long, Integer> counts();

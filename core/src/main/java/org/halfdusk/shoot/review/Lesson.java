@@ -182,15 +182,13 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
         SkyLight.At at = light.at(e.at());
         List<Double> off = new ArrayList<>();
         Map<Integer, List<Double>> octants = new TreeMap<>();
-        for (int i = 0; i < s.towards().size(); i++) {
-            Vector v = s.towards().get(i);
-            OptionalDouble measured =
-                    s.sky().get(i / s.sky().size()).get(i % s.sky().size());
+        for (Solution.Part part : s.parts()) {
+            Vector v = part.towards();
             SkyLight.Brightness b = at.framed(v);
-            if (measured.isEmpty() || b.moonLift() > MOONLESS || v.z() <= 0) {
+            if (b.moonLift() > MOONLESS || v.z() <= 0) {
                 continue;
             }
-            double darker = measured.getAsDouble() - b.magnitude();
+            double darker = part.magnitude() - b.magnitude();
             off.add(darker);
             if (Math.toDegrees(v.latitudeRad()) < HIGH_DEGREES) {
                 octants.computeIfAbsent(MeasuredDark.octant(v), k -> new ArrayList<>())

@@ -54,6 +54,20 @@ public record Shot(
         return opened(zone, ahead).map(o -> o.plus(Duration.ofMillis(Math.round(seconds.orElse(0) * 500))));
     }
 
+    /** Of a picture whose pixels are so many times as large. */
+    public Shot withPitch(double times) {
+        return new Shot(
+                taken,
+                offset,
+                seconds,
+                aperture,
+                iso,
+                focalMm,
+                pitchMicrons.isPresent()
+                        ? OptionalDouble.of(times * pitchMicrons.getAsDouble())
+                        : OptionalDouble.empty());
+    }
+
     /** What of it a reader of the picture asks. */
     public Exposed exposed() {
         return new Exposed(seconds, focalMm, pitchMicrons);

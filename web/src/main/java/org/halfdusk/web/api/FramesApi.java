@@ -1,7 +1,6 @@
 package org.halfdusk.web.api;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -20,7 +19,6 @@ import org.halfdusk.frame.Solution;
 import org.halfdusk.shoot.review.Meant;
 import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.picture.Exif;
 import org.halfdusk.web.picture.PictureFile;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jspecify.annotations.Nullable;
@@ -174,17 +172,14 @@ class FramesApi {
         Path kept = Files.createTempFile("half-dusk-frame", ".part");
         try {
             file.transferTo(kept);
-            Exif exif;
-            try (InputStream in = Files.newInputStream(kept)) {
-                exif = Exif.read(in);
-            }
             Optional<Meant> known = shoot.<Meant>map(
                             id -> meant(desk.open(id, ShootDesk.rigNumber(Optional.of(rig)), Optional.empty())))
                     .or(() -> plan.filter(p -> !p.isEmpty())
                             .map(FramesApi::text)
                             .or(() -> planText.filter(t -> !t.isBlank()))
                             .map(FramePlan::read));
-            return answer(kept, Optional.ofNullable(file.getOriginalFilename()).orElse(""), exif, known);
+            String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+            return PictureFile.read(kept, name, p -> answer(p.pixels(), p.exif().shot(), known));
         } finally {
             Files.deleteIfExists(kept);
         }
@@ -202,11 +197,9 @@ class FramesApi {
         }
     }
 
-    private Answer answer(Path file, String name, Exif exif, Optional<Meant> plan) throws IOException {
-        Pixels pixels = PictureFile.read(file, name, exif.orientation());
-        Optional<Meant.Asked> asked =
-                plan.flatMap(p -> p.asked(exif.shot(), pixels.width(), pixels.height(), ephemeris));
-        FrameReading r = FrameReading.of(pixels, exif.shot().exposed(), asked.map(Meant.Asked::guess));
+    private Answer answer(Pixels pixels, Shot shot, Optional<Meant> plan) {
+        Optional<Meant.Asked> asked = plan.flatMap(p -> p.asked(shot, pixels.width(), pixels.height(), ephemeris));
+        FrameReading r = FrameReading.of(pixels, shot.exposed(), asked.map(Meant.Asked::guess));
         List<List<Cell>> grid = new ArrayList<>();
         for (int y = 0; y < SIDE; y++) {
             grid.add(r.cells().subList(y * SIDE, (y + 1) * SIDE).stream()
@@ -215,7 +208,7 @@ class FramesApi {
         }
         Cell all = Cell.of(r.all());
         return new Answer(
-                ExifAnswer.of(exif.shot()),
+                ExifAnswer.of(shot),
                 new Size(pixels.width(), pixels.height()),
                 new HistogramAnswer(
                         r.tones().peak(),

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.halfdusk.typed.TypedNumber;
 import org.springframework.http.HttpStatus;
@@ -24,7 +25,8 @@ final class Intake extends OncePerRequestFilter {
     /** A picture may be longer. */
     static final long MOST_PICTURE_BYTES = 200_000_000;
 
-    private static final String PICTURES = "/api/v1/frames/read";
+    private static final Pattern PICTURES =
+            Pattern.compile("/api/v1/frames/read|/log/frames|/shoots/\\d+(/rig\\d+)?/review/frames");
 
     private static final long MOST_DROPPED_BYTES = 100_000_000;
     private static final long MOST_DROPPED_NANOS = 2_000_000_000L;
@@ -36,7 +38,7 @@ final class Intake extends OncePerRequestFilter {
                 request.getContentType() == null ? "" : request.getContentType().toLowerCase(Locale.ROOT);
         if (type.startsWith("multipart/")) {
             long length = request.getContentLengthLong();
-            long most = request.getRequestURI().equals(PICTURES) ? MOST_PICTURE_BYTES : MOST_BYTES;
+            long most = PICTURES.matcher(request.getRequestURI()).matches() ? MOST_PICTURE_BYTES : MOST_BYTES;
             if (length < 0) {
                 response.sendError(
                         HttpStatus.LENGTH_REQUIRED.value(),

@@ -6,6 +6,7 @@ import com.drew.lang.Rational;
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
+import com.drew.metadata.jpeg.JpegDirectory;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -24,9 +25,15 @@ import org.halfdusk.shoot.review.Shot;
  *
  * @param shot how it says that it took it
  * @param orientation how the picture lies in its file, 1 to 8; 1 where it does not say
+ * @param components colours of a JPEG; 0 where it is none
  */
-public record Exif(Shot shot, int orientation) {
-    public static final Exif NOTHING = new Exif(Shot.UNKNOWN, 1);
+public record Exif(Shot shot, int orientation, int components) {
+    public static final Exif NOTHING = new Exif(Shot.UNKNOWN, 1, 0);
+
+    /** Of a picture whose pixels are so many times as large as those that the camera wrote of. */
+    Exif coarser(double times) {
+        return new Exif(shot.withPitch(times), orientation, components);
+    }
 
     private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("yyyy:MM:dd HH:mm:ss", Locale.ROOT);
 
@@ -59,7 +66,14 @@ public record Exif(Shot shot, int orientation) {
                         whole(number(m, ExifDirectoryBase.TAG_ISO_EQUIVALENT)),
                         number(m, ExifDirectoryBase.TAG_FOCAL_LENGTH),
                         pitch(m)),
-                (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1));
+                (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1),
+                components(m));
+    }
+
+    private static int components(Metadata m) {
+        JpegDirectory jpeg = m.getFirstDirectoryOfType(JpegDirectory.class);
+        Integer n = jpeg == null ? null : jpeg.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS);
+        return n == null ? 0 : n;
     }
 
     private static Optional<LocalDateTime> taken(String text, Optional<String> fraction) {

@@ -5,63 +5,129 @@ import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferUShort;
 import java.awt.image.PixelInterleavedSampleModel;
+import java.io.EOFException;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.InterruptedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.concurrent.Semaphore;
 import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
+import javax.imageio.stream.MemoryCacheImageInputStream;
 import org.halfdusk.frame.Pixels;
 import org.halfdusk.typed.TypedNumber;
+import org.jspecify.annotations.Nullable;
 
 /**
- * A picture's file decoded: JPEG, or TIFF of 8 and 16 bits, turned as it says it is shown. What cannot be read is refused in a sentence that
- * names the file and says what is allowed.
+ * A picture's file decoded: JPEG, or TIFF of 8 and 16 bits, turned as it says it is shown; of a raw file the picture that its camera put in
+ * to be looked at. What it is goes by what stands in it, not by its name. What cannot be read is refused in a sentence that names the file
+ * and says what is allowed.
+ *
+ * @param exif with the size of a pixel of this picture
  */
-public final class PictureFile {
-    /** More is not decoded: it would not fit into the memory that the application asks for. */
+public record PictureFile(Pixels pixels, Exif exif) {
+    /** More is not decoded. */
     public static final long MOST_PIXELS = 60_000_000;
 
-    private static final String ALLOWED = "a JPEG, or a TIFF of 8 or 16 bits, in RGB or grey, is allowed";
+    private static final String ALLOWED =
+            "a JPEG, a TIFF of 8 or 16 bits in RGB or grey, or a raw file with a preview in it, is allowed";
 
-    private PictureFile() {}
+    /** Decoding holds the file's own pixels and as much again of a row of them, at the most; so much of the memory may go to it. */
+    private static final double OF_MEMORY = 0.62;
+
+    private static final Memory MEMORY =
+            new Memory((long) (OF_MEMORY * Runtime.getRuntime().maxMemory()));
+
+    /** What is done with a picture while it is held. */
+    public interface Use<T> {
+        T with(PictureFile picture) throws IOException;
+    }
 
     /**
-     * Its pixels.
+     * Decodes a file and does something with it. As many are held at once as the memory has room for; more wait.
      *
-     * @param orientation as of {@link Exif}
+     * @param name as it is shown
      * @throws IllegalArgumentException naming the file and what is allowed
      */
-    public static Pixels read(Path file, String name, int orientation) throws IOException {
-        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            if (in == null) {
-                throw refused(name, "cannot be opened");
+    public static <T> T read(Path file, String name, Use<T> use) throws IOException {
+        Exif exif;
+        try (InputStream in = Files.newInputStream(file)) {
+            exif = Exif.read(in);
+        }
+        if (exif.components() == CMYK) {
+            throw refused(name, "is in CMYK");
+        }
+        if (!EmbeddedPreview.raw(file)) {
+            try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+                return decoded(in, name, exif, use);
             }
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) {
-                throw refused(name, "is no picture that can be read");
-            }
-            ImageReader reader = readers.next();
-            try {
-                return turned(decoded(reader, in, name), orientation);
-            } catch (IIOException | IndexOutOfBoundsException | IllegalStateException | NegativeArraySizeException e) {
-                throw refused(name, "cannot be read: it is damaged, cut off, or of a kind that is not known");
-            } finally {
-                reader.dispose();
+        }
+        EmbeddedPreview preview = EmbeddedPreview.of(file)
+                .orElseThrow(() -> refused(name, "is a raw file without a preview that can be read"));
+        try (InputStream whole = Files.newInputStream(file)) {
+            whole.skipNBytes(preview.offset());
+            try (ImageInputStream in = new MemoryCacheImageInputStream(whole)) {
+                return decoded(in, name, exif.coarser(preview.coarser()), use);
             }
         }
     }
 
-    private static Pixels decoded(ImageReader reader, ImageInputStream in, String name) throws IOException {
+    private static final int CMYK = 4;
+
+    private static <T> T decoded(@Nullable ImageInputStream in, String name, Exif exif, Use<T> use) throws IOException {
+        if (in == null) {
+            throw refused(name, "cannot be opened");
+        }
+        Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+        if (!readers.hasNext()) {
+            throw refused(name, "is no picture that can be read");
+        }
+        ImageReader reader = readers.next();
+        try {
+            long bytes = sure(() -> size(reader, in, name), name);
+            MEMORY.take(bytes);
+            try {
+                Pixels pixels = sure(() -> turned(decoded(reader, name), exif.orientation()), name);
+                return use.with(new PictureFile(pixels, exif));
+            } finally {
+                MEMORY.giveBack(bytes);
+            }
+        } finally {
+            reader.dispose();
+        }
+    }
+
+    private interface Reading<T> {
+        T read() throws IOException;
+    }
+
+    /** What readers throw at damaged files is one refusal. */
+    private static <T> T sure(Reading<T> reading, String name) throws IOException {
+        try {
+            return reading.read();
+        } catch (IIOException
+                | EOFException
+                | IndexOutOfBoundsException
+                | IllegalStateException
+                | NegativeArraySizeException
+                | ArithmeticException e) {
+            throw refused(name, "cannot be read: it is damaged, cut off, or of a kind that is not known");
+        }
+    }
+
+    /** What its pixels take in memory, bytes. */
+    private static long size(ImageReader reader, ImageInputStream in, String name) throws IOException {
         String format = reader.getFormatName().toLowerCase(Locale.ROOT);
         if (!format.startsWith("jp") && !format.startsWith("tif")) {
             throw refused(name, "is a " + format + " file");
         }
-        boolean[] cut = {false};
-        reader.addIIOReadWarningListener(warnings(cut));
         reader.setInput(in, true, true);
         int width = reader.getWidth(0);
         int height = reader.getHeight(0);
@@ -75,11 +141,66 @@ public final class PictureFile {
             throw refused(
                     name, "has " + width + " by " + height + " pixels; at least " + LEAST + " each way are needed");
         }
+        int deep = format.startsWith("tif") ? depth(reader) : 1;
+        long bytes = (long) width * height * 3 * deep + FIXED_BYTES;
+        if (bytes > MEMORY.all()) {
+            throw refused(
+                    name,
+                    "has " + Math.round(width * (double) height / 1e6) + " megapixels of " + 8 * deep
+                            + " bits, more than this application's memory of "
+                            + Runtime.getRuntime().maxMemory() / 1_000_000 + " MB holds");
+        }
+        return bytes;
+    }
+
+    /** Rows, meshes and lists beside the pixels. */
+    private static final long FIXED_BYTES = 24_000_000;
+
+    private static int depth(ImageReader reader) throws IOException {
+        ImageTypeSpecifier type = reader.getRawImageType(0);
+        return type == null || type.getSampleModel().getSampleSize(0) > 8 ? 2 : 1;
+    }
+
+    private static Pixels decoded(ImageReader reader, String name) throws IOException {
+        boolean[] cut = {false};
+        reader.addIIOReadWarningListener(warnings(cut));
         BufferedImage image = reader.read(0);
         if (cut[0]) {
             throw refused(name, "is cut off");
         }
         return raster(image, name);
+    }
+
+    /** Room for pixels, shared by all that decode; whoever came first is served first. */
+    private static final class Memory {
+        private final Semaphore kilobytes;
+        private final long all;
+
+        Memory(long bytes) {
+            this.all = bytes;
+            this.kilobytes = new Semaphore(permits(bytes), true);
+        }
+
+        private static int permits(long bytes) {
+            return (int) Math.min(Integer.MAX_VALUE, bytes / 1000);
+        }
+
+        long all() {
+            return all;
+        }
+
+        void take(long bytes) throws IOException {
+            try {
+                kilobytes.acquire(permits(bytes));
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new InterruptedIOException("reading was stopped");
+            }
+        }
+
+        void giveBack(long bytes) {
+            kilobytes.release(permits(bytes));
+        }
     }
 
     private static final int LEAST = 48;

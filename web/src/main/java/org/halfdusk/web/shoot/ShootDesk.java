@@ -309,7 +309,7 @@ public class ShootDesk {
                 step("sequence", "Sequence", sequenceAnswer(open), open.address("sequence") + query, current),
                 step("pack", "Pack", answers.of(open, "pack"), open.address("pack") + query, current),
                 step("run", "Run", answers.of(open, "run"), open.address("run") + query, current),
-                step("review", "Review", "will keep what was learnt", "", current));
+                step("review", "Review", answers.of(open, "review"), open.address("review") + query, current));
     }
 
     private static String sequenceAnswer(Open open) {

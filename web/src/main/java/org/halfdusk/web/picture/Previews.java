@@ -1,0 +1,174 @@
+package org.halfdusk.web.picture;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.Iterator;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
+import org.halfdusk.frame.Pixels;
+
+/** Smaller pictures of a frame, to be looked at: averaged in linear light, as sRGB. */
+public final class Previews {
+    private static final float QUALITY = 0.85f;
+    private static final int FINE = 4096;
+    private static final byte[] CODES = codes();
+
+    private Previews() {}
+
+    private static byte[] codes() {
+        byte[] all = new byte[FINE + 1];
+        for (int i = 0; i <= FINE; i++) {
+            // Spaced by the square root: dark codes lie closer together in linear light.
+            double linear = (double) i / FINE * i / FINE;
+            all[i] = (byte) Math.round(255 * Pixels.code(linear));
+        }
+        return all;
+    }
+
+    private static int code(double linear) {
+        return CODES[(int) Math.round(FINE * Math.sqrt(Math.max(0, Math.min(1, linear))))] & 0xff;
+    }
+
+    /** No longer than so many pixels each way; one that is smaller stays as it is. */
+    public static BufferedImage fitted(Pixels p, int most) {
+        double by = Math.max(1, Math.max(p.width(), p.height()) / (double) most);
+        int w = Math.max(1, (int) Math.round(p.width() / by));
+        int h = Math.max(1, (int) Math.round(p.height() / by));
+        float[][] row = new float[3][p.width()];
+        double[][] sum = new double[3][w];
+        int[] column = new int[p.width()];
+        int[] across = new int[w];
+        for (int x = 0; x < p.width(); x++) {
+            column[x] = (int) ((long) x * w / p.width());
+            across[column[x]]++;
+        }
+        BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+        int[] line = new int[w];
+        for (int y = 0; y < h; y++) {
+            int from = (int) ((long) y * p.height() / h);
+            int to = Math.max(from + 1, (int) ((long) (y + 1) * p.height() / h));
+            for (double[] s : sum) {
+                Arrays.fill(s, 0);
+            }
+            for (int sy = from; sy < to; sy++) {
+                p.row(sy, 0, p.width(), row[0], row[1], row[2]);
+                for (int x = 0; x < p.width(); x++) {
+                    int c = column[x];
+                    sum[0][c] += row[0][x];
+                    sum[1][c] += row[1][x];
+                    sum[2][c] += row[2][x];
+                }
+            }
+            for (int x = 0; x < w; x++) {
+                double n = (double) across[x] * (to - from);
+                line[x] = code(sum[0][x] / n) << 16 | code(sum[1][x] / n) << 8 | code(sum[2][x] / n);
+            }
+            out.setRGB(0, y, w, 1, line, 0, w);
+        }
+        return out;
+    }
+
+    /** A square about a pixel as it is, from the sky's light to the brightest in it; what lies outside the frame is black. */
+    public static BufferedImage about(Pixels p, int x, int y, int side) {
+        BufferedImage out = new BufferedImage(side, side, BufferedImage.TYPE_INT_RGB);
+        float[][] light = new float[side][side];
+        float[] r = new float[1];
+        float[] g = new float[1];
+        float[] b = new float[1];
+        float most = 0;
+        float least = 1;
+        for (int dy = 0; dy < side; dy++) {
+            for (int dx = 0; dx < side; dx++) {
+                int sx = x + dx - side / 2;
+                int sy = y + dy - side / 2;
+                if (sx >= 0 && sy >= 0 && sx < p.width() && sy < p.height()) {
+                    p.row(sy, sx, 1, r, g, b);
+                    light[dy][dx] = Pixels.luminance(r[0], g[0], b[0]);
+                    most = Math.max(most, light[dy][dx]);
+                    least = Math.min(least, light[dy][dx]);
+                }
+            }
+        }
+        for (int dy = 0; dy < side; dy++) {
+            for (int dx = 0; dx < side; dx++) {
+                int c = code((light[dy][dx] - least) / Math.max(1e-6, most - least));
+                out.setRGB(dx, dy, c << 16 | c << 8 | c);
+            }
+        }
+        return out;
+    }
+
+    /** The same picture no longer than so many pixels each way. */
+    public static BufferedImage smaller(BufferedImage image, int most) {
+        double by = Math.max(image.getWidth(), image.getHeight()) / (double) most;
+        if (by <= 1) {
+            return image;
+        }
+        return fitted(new Coded(image), most);
+    }
+
+    /** A picture of eight bits as linear light. */
+    private record Coded(BufferedImage image) implements Pixels {
+        private static final float[] LINEAR = linear();
+
+        private static float[] linear() {
+            float[] all = new float[256];
+            for (int i = 0; i < all.length; i++) {
+                all[i] = (float) Pixels.linear(i / 255.0);
+            }
+            return all;
+        }
+
+        @Override
+        public int width() {
+            return image.getWidth();
+        }
+
+        @Override
+        public int height() {
+            return image.getHeight();
+        }
+
+        @Override
+        public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
+            int[] line = image.getRGB(x, y, n, 1, new int[n], 0, n);
+            for (int i = 0; i < n; i++) {
+                red[i] = LINEAR[line[i] >> 16 & 0xff];
+                green[i] = LINEAR[line[i] >> 8 & 0xff];
+                blue[i] = LINEAR[line[i] & 0xff];
+            }
+        }
+    }
+
+    public static byte[] jpeg(BufferedImage image) throws IOException {
+        return jpeg(image, QUALITY);
+    }
+
+    /** @param quality 0 to 1 */
+    public static byte[] jpeg(BufferedImage image, float quality) throws IOException {
+        Iterator<ImageWriter> writers = ImageIO.getImageWritersByFormatName("jpeg");
+        ImageWriter writer = writers.next();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
+            ImageWriteParam param = writer.getDefaultWriteParam();
+            param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+            param.setCompressionQuality(quality);
+            writer.setOutput(stream);
+            writer.write(null, new IIOImage(image, null, null), param);
+        } finally {
+            writer.dispose();
+        }
+        return out.toByteArray();
+    }
+
+    public static byte[] png(BufferedImage image) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+}

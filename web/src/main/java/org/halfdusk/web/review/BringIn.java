@@ -1,0 +1,171 @@
+package org.halfdusk.web.review;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+
+/**
+ * Brings many frames in, in the background, as many at once as there are processors. What is read is kept at once: a job that is stopped, or
+ * a process that ends, leaves what was read so far, and asked again goes on with the rest.
+ */
+@Component
+class BringIn implements DisposableBean {
+    private final FrameDesk desk;
+    private final ExecutorService workers =
+            Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()), r -> {
+                Thread t = new Thread(r, "frames");
+                t.setDaemon(true);
+                t.setPriority(Thread.MIN_PRIORITY);
+                return t;
+            });
+    private final Map<Key, Job> jobs = new ConcurrentHashMap<>();
+
+    BringIn(FrameDesk desk) {
+        this.desk = desk;
+    }
+
+    private record Key(long shoot, int rig) {}
+
+    /** A file that was not read, and why. */
+    record Refused(String name, String why) {}
+
+    /** One going through of a number of files. */
+    static final class Job {
+        private final int of;
+        private final List<Refused> refused = new ArrayList<>();
+        private int read;
+        private int known;
+        private int left;
+        private volatile boolean stopped;
+
+        private Job(int of) {
+            this.of = of;
+        }
+
+        int of() {
+            return of;
+        }
+
+        synchronized int read() {
+            return read;
+        }
+
+        synchronized int known() {
+            return known;
+        }
+
+        synchronized int done() {
+            return read + known + refused.size();
+        }
+
+        synchronized boolean over() {
+            return done() + left >= of;
+        }
+
+        boolean stopped() {
+            return stopped;
+        }
+
+        synchronized List<Refused> refused() {
+            return List.copyOf(refused);
+        }
+
+        private synchronized void count(FrameDesk.Brought b) {
+            if (b.known()) {
+                known++;
+            } else {
+                read++;
+            }
+        }
+
+        private synchronized void refuse(String name, String why) {
+            refused.add(new Refused(name, why));
+        }
+
+        private synchronized void leave() {
+            left++;
+        }
+    }
+
+    /** A file that is only made when its turn has come. */
+    interface Source {
+        String name();
+
+        Path file() throws IOException;
+    }
+
+    /** A file that is there. */
+    static Source of(Path file) {
+        return new Source() {
+            @Override
+            public String name() {
+                return file.getFileName().toString();
+            }
+
+            @Override
+            public Path file() {
+                return file;
+            }
+        };
+    }
+
+    /** The job of a rig, the last one where it is over. */
+    Optional<Job> of(long shoot, int rig) {
+        return Optional.ofNullable(jobs.get(new Key(shoot, rig)));
+    }
+
+    /**
+     * Begins, unless a job of this rig is running: then that is given.
+     *
+     * @param files in the order in which they are read
+     */
+    synchronized Job begin(ShootDesk.Open open, List<Source> files) {
+        Key key = new Key(open.shoot().id(), open.rig());
+        Job running = jobs.get(key);
+        if (running != null && !running.over()) {
+            return running;
+        }
+        Job job = new Job(files.size());
+        jobs.put(key, job);
+        files.forEach(f -> workers.execute(() -> one(job, f, open)));
+        return job;
+    }
+
+    private void one(Job job, Source source, ShootDesk.Open open) {
+        if (job.stopped) {
+            job.leave();
+            return;
+        }
+        try {
+            job.count(desk.bring(source.file(), source.name(), Optional.of(open)));
+        } catch (IllegalArgumentException e) {
+            job.refuse(source.name(), Words.sentence(String.valueOf(e.getMessage())));
+        } catch (IOException e) {
+            job.refuse(source.name(), "It cannot be read from the disk, or its figures cannot be kept.");
+        } catch (RuntimeException | OutOfMemoryError e) {
+            job.refuse(source.name(), "It could not be read.");
+            throw e;
+        }
+    }
+
+    /** What is being read is read to its end, the rest is left. */
+    void stop(long shoot, int rig) {
+        of(shoot, rig).ifPresent(j -> j.stopped = true);
+    }
+
+    @Override
+    public void destroy() {
+        jobs.values().forEach(j -> j.stopped = true);
+        workers.shutdownNow();
+    }
+}

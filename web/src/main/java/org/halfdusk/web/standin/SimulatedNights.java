@@ -1,0 +1,230 @@
+package org.halfdusk.web.standin;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.apache.commons.imaging.common.RationalNumber;
+import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
+import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
+import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryType;
+import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
+import org.apache.commons.imaging.formats.tiff.taginfos.TagInfoAscii;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.programme.Programme;
+import org.halfdusk.shoot.simulated.Conditions;
+import org.halfdusk.shoot.simulated.SimulatedFrame;
+import org.halfdusk.store.Facts;
+import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.picture.Previews;
+import org.springframework.stereotype.Component;
+
+/**
+ * Frames of two nights on Vesper Isle, made up by the simulator when they are first asked for: as a camera would have taken them, with
+ * something to find in each.
+ */
+@Component
+public class SimulatedNights {
+    static final String FACT = "demo frames of shoot ";
+
+    private static final int LONG_PX = 1800;
+    private static final float QUALITY = 0.95f;
+    private static final DateTimeFormatter EXIF = DateTimeFormatter.ofPattern("yyyy:MM:dd HH:mm:ss", Locale.ROOT);
+
+    /** Of Exif 2.31, which the library does not name. */
+    private static final TagInfoAscii OFFSET =
+            new TagInfoAscii("OffsetTimeOriginal", 0x9011, -1, TiffDirectoryType.EXIF_DIRECTORY_EXIF_IFD);
+
+    private final Facts facts;
+    private final Path folder;
+
+    SimulatedNights(Facts facts, DataHome home) {
+        this.facts = facts;
+        this.folder = home.folder().resolve("simulated-frames");
+    }
+
+    /** What there is to find in a night. */
+    enum Story {
+        /** A lens wide open, a camera that comes out lighter, one frame lost, an aircraft and a lamp. */
+        COMA,
+        /** The ring slipped in the middle, and the camera's clock was ahead. */
+        FOCUS_SLIPPED;
+
+        /** How far the camera's clock was ahead. */
+        Duration ahead() {
+            return this == FOCUS_SLIPPED ? Duration.ofSeconds(62) : Duration.ZERO;
+        }
+    }
+
+    /** A frame that is made when it is asked for. */
+    public final class Made {
+        private final Shot shot;
+        private final Plan plan;
+        private final ZoneId zone;
+        private final Story story;
+
+        private Made(Shot shot, Plan plan, ZoneId zone, Story story) {
+            this.shot = shot;
+            this.plan = plan;
+            this.zone = zone;
+            this.story = story;
+        }
+
+        public String name() {
+            return shot.name;
+        }
+
+        /** Its file; made where it is not there yet. */
+        public Path file() throws IOException {
+            Files.createDirectories(folder);
+            Path file = folder.resolve(plan.night().date() + "-" + shot.name);
+            if (!Files.exists(file)) {
+                Path half = Files.createTempFile(folder, "half", ".part");
+                try {
+                    Files.write(half, taken());
+                    Files.move(half, file, StandardCopyOption.REPLACE_EXISTING);
+                } finally {
+                    Files.deleteIfExists(half);
+                }
+            }
+            return file;
+        }
+
+        private byte[] taken() throws IOException {
+            SimulatedFrame f = SimulatedFrame.of(plan, shot.setting, shot.open, shot.how, LONG_PX);
+            BufferedImage image = new BufferedImage(f.width(), f.height(), BufferedImage.TYPE_INT_RGB);
+            byte[] codes = f.codes();
+            int[] rgb = new int[f.width() * f.height()];
+            for (int i = 0; i < rgb.length; i++) {
+                rgb[i] = (codes[3 * i] & 0xff) << 16 | (codes[3 * i + 1] & 0xff) << 8 | codes[3 * i + 2] & 0xff;
+            }
+            image.setRGB(0, 0, f.width(), f.height(), rgb, 0, f.width());
+            return written(Previews.jpeg(image, QUALITY));
+        }
+
+        private byte[] written(byte[] jpeg) throws IOException {
+            LocalDateTime shown = LocalDateTime.ofInstant(shot.open.plus(story.ahead()), zone);
+            TiffOutputSet set = new TiffOutputSet();
+            set.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_SOFTWARE, "Half Dusk, simulated");
+            TiffOutputDirectory exif = set.getOrCreateExifDirectory();
+            exif.add(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL, EXIF.format(shown));
+            exif.add(
+                    ExifTagConstants.EXIF_TAG_SUB_SEC_TIME_ORIGINAL,
+                    String.format(Locale.ROOT, "%03d", shown.getNano() / 1_000_000));
+            exif.add(OFFSET, zone.getRules().getOffset(shot.open).toString());
+            exif.add(
+                    ExifTagConstants.EXIF_TAG_EXPOSURE_TIME,
+                    RationalNumber.valueOf(shot.setting.shutter().nominalSeconds()));
+            exif.add(
+                    ExifTagConstants.EXIF_TAG_FNUMBER,
+                    RationalNumber.valueOf(shot.setting.fNumber().value()));
+            exif.add(ExifTagConstants.EXIF_TAG_ISO, (short) shot.setting.iso().value());
+            exif.add(
+                    ExifTagConstants.EXIF_TAG_FOCAL_LENGTH,
+                    RationalNumber.valueOf(plan.rig().focalMm()));
+            double perCentimetre = LONG_PX / plan.rig().camera().sensor().widthMm() * 10;
+            exif.add(ExifTagConstants.EXIF_TAG_FOCAL_PLANE_XRESOLUTION_EXIF_IFD, RationalNumber.valueOf(perCentimetre));
+            exif.add(ExifTagConstants.EXIF_TAG_FOCAL_PLANE_RESOLUTION_UNIT_EXIF_IFD, (short) 3);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            new ExifRewriter().updateExifMetadataLossless(jpeg, out, set);
+            return out.toByteArray();
+        }
+    }
+
+    private record Shot(String name, Instant open, Setting setting, Conditions how) {}
+
+    /** The frames of a shoot of the demo's that nobody has asked for yet; they are not offered twice. */
+    public List<Made> once(long shootId, Plan plan, Programme programme) {
+        Optional<Story> story = facts.get(FACT + shootId).flatMap(SimulatedNights::story);
+        if (story.isEmpty()) {
+            return List.of();
+        }
+        facts.put(FACT + shootId, "made");
+        ZoneId zone = plan.place().zone();
+        return shots(plan, programme, story.get()).stream()
+                .map(s -> new Made(s, plan, zone, story.get()))
+                .toList();
+    }
+
+    private static Optional<Story> story(String text) {
+        for (Story s : Story.values()) {
+            if (s.name().equals(text)) {
+                return Optional.of(s);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static final double COMA_PX = 7;
+    private static final double LIGHTER = 0.27;
+    private static final double RIGHT = 1.2;
+    private static final double ASKEW = 0.4;
+    private static final double FALL = 0.25;
+    private static final double SLIPPED_SIGMA = 3.1;
+
+    private static List<Shot> shots(Plan plan, Programme programme, Story story) {
+        List<Block> blocks = programme.blocks();
+        List<Shot> all = new ArrayList<>();
+        int number = 4107;
+        Conditions usual = story == Story.COMA
+                ? new Conditions(1.0, COMA_PX, LIGHTER, RIGHT, -0.5, ASKEW, FALL, false, Optional.empty(), false, 1)
+                : Conditions.good(1);
+        List<Frame> stack = blocks.stream()
+                .filter(b -> b.kind() == Block.Kind.STACK)
+                .flatMap(b -> b.frames().stream())
+                .toList();
+        if (story == Story.COMA && !stack.isEmpty()) {
+            Instant first = stack.get(0).open();
+            for (int i = 0; i < 3; i++) {
+                Instant at = first.minusSeconds(420 - 31L * i);
+                all.add(new Shot(name(number), at, plan.setting(), usual.withSeed(number++)));
+            }
+        }
+        int inStack = 0;
+        for (Block b : blocks) {
+            for (Frame f : b.frames()) {
+                boolean stacked = b.kind() == Block.Kind.STACK;
+                inStack += stacked ? 1 : 0;
+                Setting s = new Setting(
+                        f.shutter(), f.fNumber(), f.iso(), plan.setting().kelvin());
+                Conditions how = usual.withSeed(number);
+                if (b.kind() == Block.Kind.DARK_FRAME) {
+                    how = how.withCap();
+                } else if (stacked && story == Story.COMA) {
+                    how = inStack == 5 ? how.with(new Conditions.Line(0.05, 0.36, 0.98, 0.21)) : how;
+                    how = inStack == 10 ? how.withLamp() : how;
+                } else if (stacked && story == Story.FOCUS_SLIPPED && inStack > 6) {
+                    how = how.withSigma(SLIPPED_SIGMA);
+                }
+                boolean lost = stacked && story == Story.COMA && inStack == 9;
+                if (!lost) {
+                    all.add(new Shot(name(number), f.open().plusMillis(140), s, how));
+                }
+                number++;
+            }
+        }
+        return all.size() > MOST ? all.subList(0, MOST) : all;
+    }
+
+    private static final int MOST = 40;
+
+    private static String name(int number) {
+        return "DUSK" + number + ".JPG";
+    }
+}
