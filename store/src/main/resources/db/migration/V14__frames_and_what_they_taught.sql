@@ -36,7 +36,9 @@ CREATE TABLE review_answer (
 -- What was noted of a shoot afterwards.
 CREATE TABLE afterwards (
   shoot_id INTEGER NOT NULL PRIMARY KEY REFERENCES shoot (id) ON DELETE CASCADE,
-  note TEXT NOT NULL
+  note TEXT NOT NULL,
+  weather TEXT NOT NULL,
+  focus_mark TEXT NOT NULL
 ) STRICT;
 
 -- Figures of camera, lens, place and mount that a person took over from a shoot's frames.

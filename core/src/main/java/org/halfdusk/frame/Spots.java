@@ -80,7 +80,6 @@ final class Spots {
         this.row = new ScannedRow(width);
     }
 
-
     private static final int RING = 16;
 
     /**

@@ -19,6 +19,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.FrameFile;
 import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.shoot.review.Softness;
@@ -245,22 +246,34 @@ public final class StoredFrames implements Frames {
     }
 
     @Override
-    public String afterwards(long shootId) {
-        return Optional.ofNullable(dsl.select(AFTERWARDS.NOTE)
-                        .from(AFTERWARDS)
+    public Afterwards afterwards(long shootId) {
+        return Optional.ofNullable(dsl.selectFrom(AFTERWARDS)
                         .where(AFTERWARDS.SHOOT_ID.eq(shootId))
-                        .fetchOne(AFTERWARDS.NOTE))
-                .orElse("");
+                        .fetchOne())
+                .map(r -> new Afterwards(r.getNote(), r.getWeather(), r.getFocusMark()))
+                .orElse(Afterwards.NOTHING);
     }
 
     @Override
-    public void afterwards(long shootId, String note) {
+    public Map<Long, Afterwards> afterwards() {
+        Map<Long, Afterwards> all = new HashMap<>();
+        dsl.selectFrom(AFTERWARDS)
+                .forEach(r -> all.put(r.getShootId(), new Afterwards(r.getNote(), r.getWeather(), r.getFocusMark())));
+        return all;
+    }
+
+    @Override
+    public void afterwards(long shootId, Afterwards a) {
         dsl.insertInto(AFTERWARDS)
                 .set(AFTERWARDS.SHOOT_ID, shootId)
-                .set(AFTERWARDS.NOTE, note)
+                .set(AFTERWARDS.NOTE, a.note())
+                .set(AFTERWARDS.WEATHER, a.weather())
+                .set(AFTERWARDS.FOCUS_MARK, a.focusMark())
                 .onConflict(AFTERWARDS.SHOOT_ID)
                 .doUpdate()
-                .set(AFTERWARDS.NOTE, note)
+                .set(AFTERWARDS.NOTE, a.note())
+                .set(AFTERWARDS.WEATHER, a.weather())
+                .set(AFTERWARDS.FOCUS_MARK, a.focusMark())
                 .execute();
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.review.TakenFrame.Judgement;
@@ -53,8 +54,11 @@ public interface Frames {
     /** @param so nothing takes an answer back */
     void answer(long shootId, int rig, Softness.Cause cause, Optional<Boolean> so);
 
-    /** What was noted of a shoot afterwards: what worked, what to change; empty where nothing was. */
-    String afterwards(long shootId);
+    /** What was noted of a shoot when it was over. */
+    Afterwards afterwards(long shootId);
 
-    void afterwards(long shootId, String note);
+    void afterwards(long shootId, Afterwards noted);
+
+    /** The same of all shoots of which anything was noted. */
+    Map<Long, Afterwards> afterwards();
 }

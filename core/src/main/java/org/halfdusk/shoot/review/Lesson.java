@@ -50,6 +50,9 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
 
     private static final double HIGH_DEGREES = 60;
 
+    /** A direction that differs by less is as the model has it, magnitudes†. */
+    private static final double SEEN = 0.1;
+
     /** All that they show; empty where nothing is sure. */
     public static List<Lesson> of(List<Evidence> evidence) {
         Map<Learnt.Figure, Map<String, List<Double>>> shown = new TreeMap<>();

@@ -93,7 +93,9 @@ public record PlannedAndTaken(List<Slot> planned, List<Taken> taken, Optional<Pr
     /** Nearer than this a clock is fair enough. */
     private static final double FAIR_SECONDS = 2;
 
-    private static final int LEAST_FRAMES = 3;
+    /** Fewer may fall on their places by chance†. */
+    private static final int LEAST_FRAMES = 5;
+
     private static final double MOST_FRAMES_SHARE = 0.6;
     private static final int MOST_TRIED = 250;
     private static final double A_DAY_SECONDS = 86_400;
@@ -254,7 +256,7 @@ public record PlannedAndTaken(List<Slot> planned, List<Taken> taken, Optional<Pr
     /** Looked for among the distances of all pairs: that by which most frames fall on a planned one, of equals the smallest. */
     private static Optional<Proposal> proposal(Matching m, double[] opened, int[] matched) {
         double[] known = Arrays.stream(opened).filter(o -> !Double.isNaN(o)).toArray();
-        if (known.length < LEAST_FRAMES || m.planned().length < LEAST_FRAMES) {
+        if (known.length < LEAST_FRAMES || m.planned().length == 0) {
             return Optional.empty();
         }
         double best = 0;

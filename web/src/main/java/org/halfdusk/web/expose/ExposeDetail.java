@@ -122,11 +122,23 @@ record ExposeDetail(
                 Words.tenths(b.magnitude()) + " mag/arcsec², " + Words.percent(sky.histogramPosition())
                         + " across the raw file, "
                         + Words.percent(sky.picturePosition())
-                        + " across the camera's own picture; calibrate by a frame of yours"));
+                        + " across the camera's own picture"
+                        + (rig.measured().camera().isPresent() ? "" : "; frames of yours on Review calibrate it")));
         lines.add(new Line("Stars whose cores clip", "brighter than " + Words.tenths(clips) + " mag"));
         lines.add(new Line(
                 "Corner darker by geometry alone",
-                Words.stops(Vignetting.stops(corner, rig.lens().imaging())) + ", real lenses differ"));
+                Words.stops(Vignetting.stops(corner, rig.lens().imaging()))
+                        + rig.measured()
+                                .fall()
+                                .map(m -> ", this lens " + Words.signedStops(m.value()) + " more by "
+                                        + Words.count(m.frames(), "frame") + " of yours")
+                                .orElse(", real lenses differ")));
+        rig.measured()
+                .starMicrons()
+                .ifPresent(m -> lines.add(new Line(
+                        "A star in the middle",
+                        Words.tenths(m.value() / pitch) + " px wide by " + Words.count(m.frames(), "frame")
+                                + " of yours")));
         if (!rig.camera().film()) {
             lines.add(new Line(
                     "Signal to noise of a patch three stops under the sky",

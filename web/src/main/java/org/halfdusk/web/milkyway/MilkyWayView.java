@@ -27,6 +27,7 @@ import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.Framed;
+import org.halfdusk.web.subject.LearntWords;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
@@ -314,7 +315,7 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                         "corner#"),
                 List.of(
                         ExposeWords.aperture(e),
-                        ExposeWords.iso(e),
+                        ExposeWords.iso(e).and(LearntWords.because(plan)),
                         ReasonWords.kelvin(
                                 MilkyWayPlan.WHITE_BALANCE_KELVIN,
                                 MilkyWayPlan.WHITE_BALANCE_KELVIN

@@ -17,11 +17,15 @@ import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.review.FrameFile;
 import org.halfdusk.shoot.review.Meant;
 import org.halfdusk.shoot.review.TakenFrame;
+import org.halfdusk.typed.PlainText;
+import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.Sha256;
+import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.picture.PictureFile;
 import org.halfdusk.web.picture.Previews;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Brings one frame in: reads its file, keeps its figures and small pictures; the file itself stays as and where it is. */
 @Component
@@ -67,6 +71,24 @@ class FrameDesk {
         long id = frames.add(frame);
         pictures.trim(frames::rejected);
         return new Brought(id, false);
+    }
+
+    /** A file that was sent by a form; what is refused is said. */
+    ReviewController.Sent sent(MultipartFile file, Optional<ShootDesk.Open> open, DataHome home) throws IOException {
+        String name = PlainText.shortened(
+                Optional.ofNullable(file.getOriginalFilename()).orElse("").replaceAll(".*[/\\\\]", ""),
+                FrameFile.LONGEST_NAME,
+                "frame");
+        Files.createDirectories(home.folder());
+        Path kept = Files.createTempFile(home.folder(), "sent", ".part");
+        try {
+            file.transferTo(kept);
+            return new ReviewController.Sent(name, bring(kept, name, open).known(), "");
+        } catch (IllegalArgumentException e) {
+            return new ReviewController.Sent(name, false, Words.sentence(String.valueOf(e.getMessage())));
+        } finally {
+            Files.deleteIfExists(kept);
+        }
     }
 
     private TakenFrame read(Path file, String name, String hash, Optional<ShootDesk.Open> open) throws IOException {

@@ -2,8 +2,6 @@ package org.halfdusk.web.review;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,19 +12,18 @@ import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Learning;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.planning.Planner;
+import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.shoot.review.Lesson;
 import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.review.TakenFrame.Judgement;
 import org.halfdusk.typed.Codec;
-import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.springframework.http.HttpStatus;
@@ -48,7 +45,6 @@ class ReviewController {
     private static final Range NUMBER = new Range("frame", 1, Integer.MAX_VALUE, "");
     private static final Range STARS = new Range("stars", 0, Judgement.MOST_STARS, "");
     private static final Range SHEET = new Range("sheet", 1, Frames.MOST, "");
-    private static final int LONGEST_AFTERWARDS = 4000;
 
     private final ReviewPages pages;
     private final FrameDesk bringing;
@@ -128,6 +124,9 @@ class ReviewController {
         return "review/review";
     }
 
+    static final String NONE_CHOSEN =
+            "No picture was chosen; JPEG, TIFF or raw files as the camera wrote them are allowed.";
+
     /** What became of each file that was sent. */
     record Sent(String name, boolean known, String refused) {}
 
@@ -147,7 +146,7 @@ class ReviewController {
                 frames.orElseGet(List::of).stream().filter(f -> !f.isEmpty()).toList();
         List<Sent> all = new ArrayList<>();
         for (MultipartFile file : files) {
-            all.add(one(file, open));
+            all.add(bringing.sent(file, Optional.of(open), home));
         }
         if (!script.isEmpty()) {
             return ResponseEntity.ok(all);
@@ -161,26 +160,9 @@ class ReviewController {
         return render(
                 open,
                 ReviewPages.Asked.NOTHING,
-                files.isEmpty()
-                        ? "No picture was chosen; JPEG, TIFF or raw files as the camera wrote them are allowed."
-                        : String.join(" ", refused),
+                files.isEmpty() ? NONE_CHOSEN : String.join(" ", refused),
                 frame,
                 model);
-    }
-
-    private Sent one(MultipartFile file, ShootDesk.Open open) throws IOException {
-        String name = PlainText.shortened(
-                Optional.ofNullable(file.getOriginalFilename()).orElse("").replaceAll(".*[/\\\\]", ""), 200, "frame");
-        Files.createDirectories(home.folder());
-        Path kept = Files.createTempFile(home.folder(), "sent", ".part");
-        try {
-            file.transferTo(kept);
-            return new Sent(name, bringing.bring(kept, name, Optional.of(open)).known(), "");
-        } catch (IllegalArgumentException e) {
-            return new Sent(name, false, Words.sentence(String.valueOf(e.getMessage())));
-        } finally {
-            Files.deleteIfExists(kept);
-        }
     }
 
     /** All frames of a folder of the one that was named at start. */
@@ -318,10 +300,15 @@ class ReviewController {
             @PathVariable long id,
             @PathVariable(required = false) Optional<Integer> rig,
             @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "") String weather,
+            @RequestParam(defaultValue = "") String mark,
             @RequestParam(defaultValue = "") String add) {
         ShootDesk.Open open = open(id, rig, Optional.empty());
-        String now = add.isEmpty() ? text : (frames.afterwards(id) + "\n" + add).strip();
-        frames.afterwards(id, now.isBlank() ? "" : PlainText.lines("note", now, LONGEST_AFTERWARDS));
+        frames.afterwards(
+                id,
+                add.isEmpty()
+                        ? new Afterwards(text, weather, mark)
+                        : frames.afterwards(id).plus(add));
         return "redirect:" + open.address("review");
     }
 }

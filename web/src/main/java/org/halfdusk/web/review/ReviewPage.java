@@ -2,6 +2,8 @@ package org.halfdusk.web.review;
 
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.shoot.review.Afterwards;
+import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.web.subject.Line;
 
 /**
@@ -22,12 +24,12 @@ record ReviewPage(
         Sheet sheet,
         Optional<Chosen> chosen,
         Optional<Sky> sky,
-        List<Lesson> lessons,
+        List<Line> lessons,
         List<Line> goneBy,
         List<Asked> causes,
         String series,
         List<Line> noted,
-        String afterwards,
+        Afterwards afterwards,
         List<String> offers,
         String wrong) {
     public boolean empty() {
@@ -44,7 +46,8 @@ record ReviewPage(
      */
     record Bring(List<FramesFolder.Listed> folders, boolean named, Optional<Progress> running) {}
 
-    record Progress(String words, int done, int of, boolean running, List<BringIn.Refused> refused) {}
+    /** @param told whether there is anything to say: what went through without a hitch shows itself */
+    record Progress(String words, int done, int of, boolean running, boolean told, List<BringIn.Refused> refused) {}
 
     /** @param pages numbers of its pages, where there are several */
     record Sheet(List<Thumb> thumbs, int of, int page, List<Integer> pages) {}
@@ -91,8 +94,18 @@ record ReviewPage(
      */
     record Sky(String measured, String predicted, String peak, String said, List<String> more) {}
 
-    record Lesson(String words, String how) {}
-
     /** One of the six causes. @param question asked where the picture cannot tell; empty otherwise */
-    record Asked(String cause, String name, String answer, String tone, String question) {}
+    record Asked(String cause, String name, String answer, String tone, String question) {
+        /** @param asked whether a person may say */
+        static Asked of(Softness.Answer a, boolean asked) {
+            return new Asked(
+                    a.cause().name(),
+                    ReviewWords.cause(a.cause()),
+                    ReviewWords.answer(a),
+                    a.found() == Softness.Found.YES || a.found() == Softness.Found.CORNERS_ONLY
+                            ? "yes"
+                            : a.found() == Softness.Found.ASK ? "ask" : "",
+                    asked ? ReviewWords.question(a.cause()) : "");
+        }
+    }
 }

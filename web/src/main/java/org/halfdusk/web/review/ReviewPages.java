@@ -31,6 +31,7 @@ import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.subject.LearntWords;
 import org.halfdusk.web.subject.Line;
 import org.springframework.stereotype.Component;
 
@@ -106,7 +107,9 @@ class ReviewPages implements StepPages {
                 both.planned().isEmpty() && both.taken().isEmpty()
                         ? Optional.empty()
                         : Optional.of(LanePicture.of(both, zone, id, f -> action + "?frame=" + f)),
-                both.clock().map(p -> offset(p, open)),
+                jobs.of(open.shoot().id(), open.rig()).filter(j -> !j.over()).isPresent()
+                        ? Optional.empty()
+                        : both.clock().map(p -> offset(p, open)),
                 bring(open),
                 sheet(both, id, asked, action),
                 chosen.flatMap(t -> verdict.map(v -> ChosenPicture.of(both, t, v, zone, action))),
@@ -176,6 +179,7 @@ class ReviewPages implements StepPages {
                 j.done(),
                 j.of(),
                 !j.over(),
+                !j.over() || j.stopped() || j.known() > 0 || !j.refused().isEmpty(),
                 j.refused());
     }
 
@@ -227,16 +231,7 @@ class ReviewPages implements StepPages {
         Map<Softness.Cause, Boolean> answers = frames.answers(open.shoot().id(), open.rig());
         FrameFile file = t.frame().it().file();
         return Softness.of(file, t.frame().it().reading(), v, answers, series).stream()
-                .map(a -> new ReviewPage.Asked(
-                        a.cause().name(),
-                        ReviewWords.cause(a.cause()),
-                        ReviewWords.answer(a),
-                        a.found() == Softness.Found.YES || a.found() == Softness.Found.CORNERS_ONLY
-                                ? "yes"
-                                : a.found() == Softness.Found.ASK ? "ask" : "",
-                        a.found() == Softness.Found.ASK || answers.containsKey(a.cause())
-                                ? ReviewWords.question(a.cause())
-                                : ""))
+                .map(a -> ReviewPage.Asked.of(a, a.found() == Softness.Found.ASK || answers.containsKey(a.cause())))
                 .toList();
     }
 

@@ -83,7 +83,10 @@ final class SkyPicture {
         double most = bars.stream().mapToDouble(Double::doubleValue).max().orElse(1);
         StringBuilder path = new StringBuilder("M0 " + HEIGHT);
         for (int i = 0; i < bars.size(); i++) {
-            double h = most > 0 ? Math.sqrt(bars.get(i) / most) : 0;
+            // Codes of eight bits do not fall evenly into the bars: each with its neighbours.
+            double bar =
+                    (bars.get(Math.max(0, i - 1)) + 2 * bars.get(i) + bars.get(Math.min(bars.size() - 1, i + 1))) / 4;
+            double h = most > 0 ? Math.min(1, Math.sqrt(bar / most)) : 0;
             path.append('L')
                     .append(Numbers.tenths((i + 0.5) / bars.size() * WIDTH))
                     .append(' ')

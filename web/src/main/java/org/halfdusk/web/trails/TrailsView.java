@@ -23,6 +23,7 @@ import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.Framed;
+import org.halfdusk.web.subject.LearntWords;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
@@ -252,7 +253,8 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                                 e.aperture(),
                                 "Sets how many stars draw a trail, since a moving star spends the same time on every pixel; "
                                         + "f/4 keeps the brightest from clipping and corners clean."),
-                        ReasonWords.iso(e.isoReason(), e.iso(), e.skyBrightness(), e.sky()),
+                        ReasonWords.iso(e.isoReason(), e.iso(), e.skyBrightness(), e.sky())
+                                .and(LearntWords.because(plan)),
                         ReasonWords.kelvin(
                                 plan.setting().kelvin(),
                                 "3200 K keeps the night blue; raw files can change it later.")),

@@ -1,4 +1,4 @@
-package org.halfdusk.web.review;
+package org.halfdusk.web.subject;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -9,22 +9,21 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.shoot.review.Lesson;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.subject.Line;
 
 /** What frames have taught, in words. */
-final class LearntWords {
+public final class LearntWords {
     private static final String[] OCTANTS = {
         "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
     };
 
     private LearntWords() {}
 
-    static ReviewPage.Lesson offer(Lesson l) {
-        return new ReviewPage.Lesson(said(l.figure(), l.detail(), l.value()), from(l.figure(), l.value()));
+    public static Line offer(Lesson l) {
+        return new Line(said(l.figure(), l.detail(), l.value()), from(l.figure(), l.value()));
     }
 
     /** "Camera 0.27 stops lighter than reckoned". */
-    static String said(Learnt.Figure figure, String detail, Measurement m) {
+    public static String said(Learnt.Figure figure, String detail, Measurement m) {
         double v = m.value();
         return switch (figure) {
             case CAMERA_STOPS -> "Camera " + stops(v) + " than reckoned";
@@ -51,7 +50,7 @@ final class LearntWords {
     }
 
     /** "12 frames, ± 0.05". */
-    static String from(Learnt.Figure figure, Measurement m) {
+    public static String from(Learnt.Figure figure, Measurement m) {
         return Words.count(m.frames(), "frame") + ", ± " + two(m.spread()) + unit(figure);
     }
 
@@ -65,7 +64,7 @@ final class LearntWords {
     }
 
     /** What of it a plan goes by. */
-    static List<Line> goneBy(Plan plan) {
+    public static List<Line> goneBy(Plan plan) {
         List<Line> all = new ArrayList<>();
         plan.rig().measured().camera().ifPresent(m -> add(all, Learnt.Figure.CAMERA_STOPS, "", m));
         plan.rig().measured().glass().ifPresent(m -> add(all, Learnt.Figure.LENS_STOPS, "", m));
@@ -79,6 +78,25 @@ final class LearntWords {
             octants.get(i).ifPresent(m -> add(all, Learnt.Figure.PLACE_TOWARDS, Integer.toString(octant), m));
         }
         return List.copyOf(all);
+    }
+
+    /** For who asks why: what frames have shown goes before the models. Empty where nothing was taken over. */
+    public static String because(Plan plan) {
+        double stops = plan.rig().measured().stops();
+        int of = plan.rig().measured().camera().map(Measurement::frames).orElse(0);
+        String camera = of == 0
+                ? ""
+                : " " + Words.count(of, "frame") + " of yours came out " + stops(stops)
+                        + " than the model has it: reckoned with.";
+        String place = plan.night()
+                .light()
+                .site()
+                .measured()
+                .zenith()
+                .map(m -> " The sky is taken as " + Words.count(m.frames(), "frame") + " of yours showed it here, "
+                        + Words.tenths(m.value()) + " mag/arcsec² overhead.")
+                .orElse("");
+        return camera + place;
     }
 
     private static void add(List<Line> all, Learnt.Figure figure, String detail, Measurement m) {
