@@ -74,6 +74,16 @@ public record Learnt(
 
     private static final double MAGNITUDES_A_STOP = 2.5 * Math.log10(2);
 
+    /** The same under the numbers of another file. */
+    public Learnt of(long thing, long shoot) {
+        return new Learnt(figure, thing, detail, value, shoot, takenOver, on);
+    }
+
+    /** Whether it is the same figure of the same thing, from the same shoot. */
+    public boolean same(Learnt other) {
+        return figure == other.figure && id == other.id && detail.equals(other.detail) && shootId == other.shootId;
+    }
+
     public Learnt with(boolean switched) {
         return new Learnt(figure, id, detail, value, shootId, takenOver, switched);
     }

@@ -50,6 +50,9 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
 
     private static final double HIGH_DEGREES = 60;
 
+    /** Pixels of a picture may be so many times as large as the sensor's for the lens to show in it. */
+    private static final double FINE = 1.5;
+
     /** A direction that differs by less is as the model has it, magnitudes†. */
     private static final double SEEN = 0.1;
 
@@ -120,9 +123,14 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
         }
         double pitch = file.shot().pitchMicrons().orElse(Verdict.ownPitch(e.plan(), file));
         List<Shown> all = new ArrayList<>();
-        all.add(new Shown(Learnt.Figure.LENS_STAR, "", stars.get().widthPx() * pitch));
+        // Of a smaller picture the pixel is what is measured, not the lens.
+        boolean fine = pitch <= FINE * e.plan().rig().camera().sensor().pixelPitchMicrometres();
+        if (fine) {
+            all.add(new Shown(Learnt.Figure.LENS_STAR, "", stars.get().widthPx() * pitch));
+        }
         stars.get()
                 .corner()
+                .filter(c -> fine)
                 .ifPresent(c -> all.add(new Shown(Learnt.Figure.LENS_CORNER, "", Math.max(0, c.widerPx()) * pitch)));
         axis(e, stars.get(), pitch).ifPresent(v -> all.add(new Shown(Learnt.Figure.MOUNT_AXIS, "", v)));
         return all;

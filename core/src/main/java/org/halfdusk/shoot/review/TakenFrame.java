@@ -1,8 +1,11 @@
 package org.halfdusk.shoot.review;
 
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import org.halfdusk.frame.FrameReading;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.typed.PlainText;
 
 /**
@@ -38,6 +41,23 @@ public record TakenFrame(
             }
             note = note.isBlank() ? "" : PlainText.lines("note", note, LONGEST_NOTE);
         }
+    }
+
+    /** The one that stands for several: the kept one with the most stars; else one from their middle, none that was rejected. */
+    public static Optional<Kept<TakenFrame>> best(List<Kept<TakenFrame>> frames) {
+        List<Kept<TakenFrame>> some = frames.stream()
+                .filter(f -> f.it().judgement().choice() != Choice.REJECT)
+                .toList();
+        return some.stream()
+                .filter(f ->
+                        f.it().judgement().stars() > 0 || f.it().judgement().choice() == Choice.KEEP)
+                .max(Comparator.comparingInt(f -> f.it().judgement().stars()))
+                .or(() -> some.isEmpty() ? Optional.empty() : Optional.of(some.get(some.size() / 2)));
+    }
+
+    /** The same of another shoot, or of none. */
+    public TakenFrame of(Optional<Long> shoot) {
+        return new TakenFrame(shoot, rig, file, reading, at, judgement);
     }
 
     public TakenFrame with(Judgement other) {

@@ -15,6 +15,10 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.review.Afterwards;
+import org.halfdusk.shoot.review.Learnt;
+import org.halfdusk.shoot.review.Softness;
+import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.running.RunEntry;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +29,10 @@ import org.jspecify.annotations.Nullable;
  * @param packing of shoots, by their numbers
  * @param nights what was noted in the nights of shoots, by their numbers
  * @param clocks of cameras, by their numbers
+ * @param frames figures of frames that were brought in, never pictures; those read without a shoot are not among them
+ * @param afterwards what was noted of shoots when they were over
+ * @param answers what was said of shoots where a picture cannot tell
+ * @param learnt what was taken over from frames
  */
 public record Backup(
         String format,
@@ -41,6 +49,10 @@ public record Backup(
         List<Packed> packing,
         List<Noted> nights,
         List<CameraClock> clocks,
+        List<TakenFrame> frames,
+        List<NotedAfterwards> afterwards,
+        List<Answered> answers,
+        List<Learnt> learnt,
         List<Kept<Track>> tracks,
         Map<String, String> settings) {
     /** A section that a file leaves out, or has as null, is empty. */
@@ -56,6 +68,10 @@ public record Backup(
         packing = all("packing", packing);
         nights = all("nights", nights);
         clocks = all("clocks", clocks);
+        frames = all("frames", frames);
+        afterwards = all("afterwards", afterwards);
+        answers = all("answers", answers);
+        learnt = all("learnt", learnt);
         tracks = all("tracks", tracks);
         settings = Objects.requireNonNullElse(settings, Map.of());
     }
@@ -102,6 +118,19 @@ public record Backup(
     public record CameraClock(long cameraId, ClockOffset offset) {
         public CameraClock {
             Objects.requireNonNull(offset, "clock offset is missing");
+        }
+    }
+
+    public record NotedAfterwards(long shootId, Afterwards noted) {
+        public NotedAfterwards {
+            Objects.requireNonNull(noted, "note is missing");
+        }
+    }
+
+    /** @param rig of the shoot, from 0 */
+    public record Answered(long shootId, int rig, Softness.Cause cause, boolean so) {
+        public Answered {
+            Objects.requireNonNull(cause, "cause is missing");
         }
     }
 }

@@ -15,9 +15,11 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.AllOrNothing;
+import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.KeptSettings;
 import org.halfdusk.shoot.kept.Kits;
+import org.halfdusk.shoot.kept.Learning;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
@@ -25,6 +27,7 @@ import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Tracks;
+import org.halfdusk.shoot.review.Learnt;
 import org.springframework.stereotype.Component;
 
 /** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */
@@ -36,6 +39,8 @@ public class BackupDesk {
     private final Shoots shoots;
     private final PackLists packing;
     private final RunLog log;
+    private final Frames frames;
+    private final Learning learning;
     private final Tracks tracks;
     private final KeptSettings settings;
     private final AllOrNothing atOnce;
@@ -48,6 +53,8 @@ public class BackupDesk {
             Shoots shoots,
             PackLists packing,
             RunLog log,
+            Frames frames,
+            Learning learning,
             Tracks tracks,
             KeptSettings settings,
             AllOrNothing atOnce,
@@ -59,6 +66,8 @@ public class BackupDesk {
         this.shoots = shoots;
         this.packing = packing;
         this.log = log;
+        this.frames = frames;
+        this.learning = learning;
         this.tracks = tracks;
         this.settings = settings;
         this.clock = clock;
@@ -109,6 +118,10 @@ public class BackupDesk {
                         .map(s -> new Backup.Noted(s.id(), log.entries(s.id())))
                         .toList(),
                 clocks(kits.cameras()),
+                frames.all().stream().map(Kept::it).toList(),
+                afterwards(all),
+                answers(all),
+                learnt(),
                 tracks.list(),
                 settings.all());
     }
@@ -140,8 +153,52 @@ public class BackupDesk {
                 all.packing().stream().filter(p -> p.shootId() == shootId).toList(),
                 all.nights().stream().filter(n -> n.shootId() == shootId).toList(),
                 List.of(),
+                all.frames().stream()
+                        .filter(f -> f.shootId().filter(s -> s == shootId).isPresent())
+                        .toList(),
+                all.afterwards().stream().filter(a -> a.shootId() == shootId).toList(),
+                all.answers().stream().filter(a -> a.shootId() == shootId).toList(),
+                List.of(),
                 List.of(),
                 Map.of());
+    }
+
+    private List<Backup.NotedAfterwards> afterwards(List<Kept<Shoot>> all) {
+        Set<Long> there = ids(all);
+        return frames.afterwards().entrySet().stream()
+                .filter(e -> there.contains(e.getKey()) && !e.getValue().empty())
+                .sorted(Map.Entry.comparingByKey())
+                .map(e -> new Backup.NotedAfterwards(e.getKey(), e.getValue()))
+                .toList();
+    }
+
+    /** Of things that are still there. */
+    private List<Learnt> learnt() {
+        Map<Learnt.Of, Set<Long>> there = Map.of(
+                Learnt.Of.CAMERA,
+                ids(kits.cameras()),
+                Learnt.Of.LENS,
+                ids(kits.lenses()),
+                Learnt.Of.PLACE,
+                ids(places.list()),
+                Learnt.Of.MOUNT,
+                ids(rigs.accessories()));
+        return learning.all().stream()
+                .filter(l -> there.getOrDefault(l.figure().of(), Set.of()).contains(l.id()))
+                .toList();
+    }
+
+    private List<Backup.Answered> answers(List<Kept<Shoot>> all) {
+        List<Backup.Answered> answers = new ArrayList<>();
+        frames.counts().keySet().forEach(shoot -> {
+            if (all.stream().anyMatch(s -> s.id() == shoot)) {
+                shoots.rigs(shoot)
+                        .forEach(r -> frames.answers(shoot, (int) r.id())
+                                .forEach((cause, so) ->
+                                        answers.add(new Backup.Answered(shoot, (int) r.id(), cause, so))));
+            }
+        });
+        return answers;
     }
 
     private List<Backup.CameraClock> clocks(List<Kept<Camera>> cameras) {
@@ -221,10 +278,42 @@ public class BackupDesk {
         b.clocks().stream()
                 .filter(c -> !known.containsKey(of(camera, c.cameraId())))
                 .forEach(c -> log.clock(of(camera, c.cameraId()), c.offset()));
+        review(b, shoot, camera, lens, place, accessory);
         if (settings.all().isEmpty()) {
             settings.replace(SettingTexts.withoutThings(b.settings()));
         }
         return new Report(counter.added, counter.there);
+    }
+
+    /** Frames that are there already stay as they are, and so does what was noted and taken over here. */
+    private void review(
+            Backup b,
+            Map<Long, Long> shoot,
+            Map<Long, Long> camera,
+            Map<Long, Long> lens,
+            Map<Long, Long> place,
+            Map<Long, Long> accessory) {
+        b.frames().forEach(f -> frames.add(f.of(f.shootId().map(s -> of(shoot, s)))));
+        b.afterwards().stream()
+                .filter(a -> frames.afterwards(of(shoot, a.shootId())).empty())
+                .forEach(a -> frames.afterwards(of(shoot, a.shootId()), a.noted()));
+        b.answers().stream()
+                .filter(a -> !frames.answers(of(shoot, a.shootId()), a.rig()).containsKey(a.cause()))
+                .forEach(a -> frames.answer(of(shoot, a.shootId()), a.rig(), a.cause(), Optional.of(a.so())));
+        List<Learnt> here = learning.all();
+        learning.take(b.learnt().stream()
+                .map(l -> l.of(
+                        of(
+                                switch (l.figure().of()) {
+                                    case CAMERA -> camera;
+                                    case LENS -> lens;
+                                    case PLACE -> place;
+                                    case MOUNT -> accessory;
+                                },
+                                l.id()),
+                        Optional.<Long>ofNullable(shoot.get(l.shootId())).orElse(0L)))
+                .filter(l -> here.stream().noneMatch(h -> h.same(l)))
+                .toList());
     }
 
     private static final class Counter {
@@ -348,6 +437,21 @@ public class BackupDesk {
         Set<Long> converter = ids(b.converters());
         Set<Long> accessory = ids(b.accessories());
         Set<Long> shoot = ids(b.shoots());
+        b.frames()
+                .forEach(f -> has(
+                        shoot, f.shootId(), "shoot of the frame “" + f.file().name() + "”"));
+        b.afterwards().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of a note"));
+        b.answers().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of an answer"));
+        b.learnt()
+                .forEach(l -> has(
+                        switch (l.figure().of()) {
+                            case CAMERA -> camera;
+                            case LENS -> lens;
+                            case PLACE -> place;
+                            case MOUNT -> accessory;
+                        },
+                        Optional.of(l.id()),
+                        "thing that a figure was learnt of"));
         b.shoots().forEach(k -> {
             String of = " of the shoot “" + k.it().title() + "”";
             has(place, Optional.of(k.it().placeId()), "place" + of);

@@ -11,6 +11,7 @@ import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.EarlierHere;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
@@ -37,10 +38,17 @@ record NightPage(
         String before,
         String beforeWords,
         String after,
-        String afterWords) {
+        String afterWords,
+        List<EarlierHere.Visit> earlier) {
 
     static NightPage of(
-            ShootDesk.Open open, Places places, Planner planner, Subjects subjects, Theme theme, FormErrors errors) {
+            ShootDesk.Open open,
+            Places places,
+            Planner planner,
+            Subjects subjects,
+            EarlierHere earlier,
+            Theme theme,
+            FormErrors errors) {
         LocalDate date = open.shoot().it().night();
         String selected = Long.toString(open.shoot().it().placeId());
         return new NightPage(
@@ -63,7 +71,8 @@ record NightPage(
                 date.minusDays(1).toString(),
                 Words.shortDate(date.minusDays(1)),
                 date.plusDays(1).toString(),
-                Words.shortDate(date.plusDays(1)));
+                Words.shortDate(date.plusDays(1)),
+                earlier.at(open.shoot().it().placeId(), open.shoot().id()));
     }
 
     /** The nights either side, two each way, by the same wishes; each leads to itself. Eclipses have none. */

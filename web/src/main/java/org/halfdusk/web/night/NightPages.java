@@ -3,6 +3,7 @@ package org.halfdusk.web.night;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.shoot.EarlierHere;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
@@ -11,7 +12,7 @@ import org.springframework.stereotype.Component;
 
 /** The Night step of a shoot. */
 @Component
-record NightPages(Places places, Planner planner, Subjects subjects) implements StepPages {
+record NightPages(Places places, Planner planner, Subjects subjects, EarlierHere earlier) implements StepPages {
     @Override
     public String step() {
         return "night";
@@ -19,6 +20,6 @@ record NightPages(Places places, Planner planner, Subjects subjects) implements 
 
     @Override
     public Object page(ShootDesk.Open open, ShootEditing.Result result, Theme theme) {
-        return NightPage.of(open, places, planner, subjects, theme, result.errors());
+        return NightPage.of(open, places, planner, subjects, earlier, theme, result.errors());
     }
 }

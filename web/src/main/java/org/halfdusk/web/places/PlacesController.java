@@ -18,6 +18,7 @@ import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
 import org.halfdusk.web.layout.PageOfList;
 import org.halfdusk.web.map.MapSheets;
+import org.halfdusk.web.shoot.EarlierHere;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,9 +39,11 @@ class PlacesController {
     private final Places places;
     private final MapSheets maps;
     private final AllOrNothing atOnce;
+    private final EarlierHere earlier;
     private final Clock clock;
 
-    PlacesController(Places places, MapSheets maps, AllOrNothing atOnce, Clock clock) {
+    PlacesController(Places places, MapSheets maps, AllOrNothing atOnce, EarlierHere earlier, Clock clock) {
+        this.earlier = earlier;
         this.clock = clock;
         this.atOnce = atOnce;
         this.places = places;
@@ -166,6 +169,7 @@ class PlacesController {
         model.addAttribute("form", form);
         model.addAttribute("id", id);
         model.addAttribute("heading", id == 0 ? "New place" : form.text("name"));
+        model.addAttribute("visits", id == 0 ? List.of() : earlier.at(id, 0));
         model.addAttribute("usedBy", id == 0 ? List.of() : places.usedBy(id));
         Optional<Kept<Place>> kept = id == 0 ? Optional.empty() : places.find(id);
         model.addAttribute(

@@ -41,10 +41,7 @@ final class ChosenPicture {
         return new ReviewPage.Chosen(
                 t.frame().id(),
                 label,
-                (label.matches("\\d+") ? "Frame " + label : label)
-                        + t.opened()
-                                .map(o -> ", " + Words.clockSeconds(o, zone))
-                                .orElse("") + ". " + file.name(),
+                caption(f, label, t, zone),
                 WIDTH,
                 height,
                 shapes(r, file, v, times),
@@ -61,6 +58,21 @@ final class ChosenPicture {
                 f.judgement().note(),
                 beside(both, t, action, -1),
                 beside(both, t, action, 1));
+    }
+
+    private static String caption(TakenFrame f, String label, Taken t, ZoneId zone) {
+        String at = t.opened().map(o -> ", " + Words.clockSeconds(o, zone)).orElse("");
+        if (f.shootId().isEmpty()) {
+            return f.file().name()
+                    + f.file()
+                            .shot()
+                            .taken()
+                            .map(d -> ", " + Words.longDate(d.toLocalDate()))
+                            .orElse("")
+                    + at;
+        }
+        return (label.matches("\\d+") ? "Frame " + label : label) + at + ". "
+                + f.file().name();
     }
 
     private static String beside(PlannedAndTaken both, Taken t, String action, int by) {

@@ -179,7 +179,7 @@ class LogPages {
                 subjects.name(s.subject()),
                 kit(s),
                 said(w.frames()),
-                picture(w.frames()),
+                TakenFrame.best(w.frames()).map(Kept::id).orElse(0L),
                 w.noted(),
                 notes(w.shoot().id()));
     }
@@ -211,19 +211,6 @@ class LogPages {
         return frames.stream()
                 .filter(f -> f.it().judgement().choice() == choice)
                 .count();
-    }
-
-    /** The frame with the most stars, of those the first that is kept; else one from the middle. */
-    static long picture(List<Kept<TakenFrame>> frames) {
-        List<Kept<TakenFrame>> some = frames.stream()
-                .filter(f -> f.it().judgement().choice() != Choice.REJECT)
-                .toList();
-        Optional<Kept<TakenFrame>> best = some.stream()
-                .filter(f ->
-                        f.it().judgement().stars() > 0 || f.it().judgement().choice() == Choice.KEEP)
-                .max(Comparator.comparingInt(f -> f.it().judgement().stars()));
-        return best.map(Kept::id)
-                .orElseGet(() -> some.isEmpty() ? 0L : some.get(some.size() / 2).id());
     }
 
     private static LogPage.Compared compared(Whole w) {
