@@ -25,14 +25,13 @@ import org.halfdusk.shoot.review.Shot;
  *
  * @param shot how it says that it took it
  * @param orientation how the picture lies in its file, 1 to 8; 1 where it does not say
- * @param components colours of a JPEG; 0 where it is none
  */
-public record Exif(Shot shot, int orientation, int components) {
-    public static final Exif NOTHING = new Exif(Shot.UNKNOWN, 1, 0);
+public record Exif(Shot shot, int orientation) {
+    public static final Exif NOTHING = new Exif(Shot.UNKNOWN, 1);
 
     /** Of a picture whose pixels are so many times as large as those that the camera wrote of. */
     Exif coarser(double times) {
-        return new Exif(shot.withPitch(times), orientation, components);
+        return new Exif(shot.withPitch(times), orientation);
     }
 
     private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("yyyy:MM:dd HH:mm:ss", Locale.ROOT);
@@ -66,14 +65,18 @@ public record Exif(Shot shot, int orientation, int components) {
                         whole(number(m, ExifDirectoryBase.TAG_ISO_EQUIVALENT)),
                         number(m, ExifDirectoryBase.TAG_FOCAL_LENGTH),
                         pitch(m)),
-                (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1),
-                components(m));
+                (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1));
     }
 
-    private static int components(Metadata m) {
-        JpegDirectory jpeg = m.getFirstDirectoryOfType(JpegDirectory.class);
-        Integer n = jpeg == null ? null : jpeg.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS);
-        return n == null ? 0 : n;
+    /** Colours of a JPEG; 0 where a stream is none. @throws IOException as {@link #read} */
+    static int colours(InputStream file) throws IOException {
+        try {
+            JpegDirectory jpeg = ImageMetadataReader.readMetadata(file).getFirstDirectoryOfType(JpegDirectory.class);
+            Integer n = jpeg == null ? null : jpeg.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS);
+            return n == null ? 0 : n;
+        } catch (ImageProcessingException | EOFException e) {
+            return 0;
+        }
     }
 
     private static Optional<LocalDateTime> taken(String text, Optional<String> fraction) {

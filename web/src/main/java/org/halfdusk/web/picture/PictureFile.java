@@ -61,8 +61,10 @@ public record PictureFile(Pixels pixels, Exif exif) {
         try (InputStream in = Files.newInputStream(file)) {
             exif = Exif.read(in);
         }
-        if (exif.components() == CMYK) {
-            throw refused(name, "is in CMYK");
+        try (InputStream in = Files.newInputStream(file)) {
+            if (Exif.colours(in) == CMYK) {
+                throw refused(name, "is in CMYK");
+            }
         }
         if (!EmbeddedPreview.raw(file)) {
             try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
