@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.frame.FrameFault;
@@ -77,7 +78,7 @@ class FramesOut {
                         .get())) {
             for (Map<String, Object> row : rows) {
                 List<Object> values = new ArrayList<>();
-                NAMES.forEach(n -> values.add(safe(Optional.ofNullable(row.get(n)))));
+                NAMES.forEach(n -> values.add(cell(n, Optional.ofNullable(row.get(n)))));
                 printer.printRecord(values);
             }
         } catch (IOException e) {
@@ -86,12 +87,13 @@ class FramesOut {
         return out.toString();
     }
 
+    /** Columns that hold what somebody typed. */
+    private static final Set<String> TYPED = Set.of("title", "place", "file", "note");
+
     /** What a table program would take for a formula is text. */
-    private static String safe(Optional<Object> value) {
+    private static String cell(String column, Optional<Object> value) {
         String text = value.map(Object::toString).orElse("");
-        return value.filter(String.class::isInstance).isPresent() && text.matches("^[=+\\-@\\t\\r].*")
-                ? "'" + text
-                : text;
+        return TYPED.contains(column) && text.matches("(?s)^[=+\\-@\\t\\r].*") ? "'" + text : text;
     }
 
     private static final List<String> NAMES = List.of(
