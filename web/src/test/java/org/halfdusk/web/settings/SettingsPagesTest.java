@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
@@ -97,8 +99,7 @@ class SettingsPagesTest {
             assertHas(app.get("/nights").body(), "<h1><span>When is it dark enough</span> at <span>Salt Pans");
             app.post("/nights/plan", Map.of("subject", "MILKY_WAY", "place", "2", "night", "2027-06-05"));
             Shoot fresh = app.bean(Shoots.class).list("").stream()
-                    .filter(k -> k.id() == 8)
-                    .findFirst()
+                    .max(Comparator.comparing(Kept::id))
                     .orElseThrow()
                     .it();
             assertEquals(1.5, fresh.rig().wishes().budgetPx());
@@ -201,7 +202,7 @@ class SettingsPagesTest {
             HttpResponse<String> r = app.upload("/backup", "file", "b.json", backup);
             assertEquals(200, r.statusCode(), r.body());
             assertEquals(6, app.bean(Places.class).list().size());
-            assertEquals(7, app.bean(Shoots.class).list("").size());
+            assertEquals(9, app.bean(Shoots.class).list("").size());
             assertEquals(3, app.bean(Kits.class).cameras().size());
             assertEquals(2, app.bean(Rigs.class).rigs().size());
             long core = app.bean(Shoots.class).list("Core over").get(0).id();
@@ -225,7 +226,7 @@ class SettingsPagesTest {
                     new ClockOffset(1.2, NIGHT),
                     app.bean(RunLog.class).clocks().get(shoot.rig().cameraId()));
             assertEquals(6, app.bean(Places.class).list().size());
-            assertEquals(7, app.bean(Shoots.class).list("").size());
+            assertEquals(9, app.bean(Shoots.class).list("").size());
         }
     }
 
@@ -245,7 +246,7 @@ class SettingsPagesTest {
                 assertHas(r.body(), "Nothing was changed.");
                 assertFalse(r.body().contains("Exception"));
             }
-            assertEquals(7, app.bean(Shoots.class).list("").size());
+            assertEquals(9, app.bean(Shoots.class).list("").size());
         }
     }
 }
