@@ -19,6 +19,7 @@ module org.halfdusk.core {
     exports org.halfdusk.shoot.setting;
     exports org.halfdusk.shoot;
     exports org.halfdusk.frame;
+    exports org.halfdusk.frame.disc;
     exports org.halfdusk.shoot.camera;
     exports org.halfdusk.shoot.programme;
     exports org.halfdusk.shoot.review;

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.frame.Spots.Spot;
+import org.halfdusk.frame.disc.MoonDisc;
 
 /**
  * A frame read: its light, its stars and what spoilt it.
@@ -16,6 +17,7 @@ import org.halfdusk.frame.Spots.Spot;
  * @param faults the likeliest first
  * @param solved against the stars, where that was asked for and succeeded
  * @param sheet the stars' shapes in smaller parts of the frame
+ * @param disc the moon's, of a frame that shows it
  */
 public record FrameReading(
         Kind kind,
@@ -26,7 +28,8 @@ public record FrameReading(
         List<FieldCell> cells,
         List<FrameFault> faults,
         Optional<Solution> solved,
-        Sheet sheet) {
+        Sheet sheet,
+        Optional<MoonDisc> disc) {
     /** A pixel. */
     public record At(int x, int y) {}
 
@@ -141,7 +144,8 @@ public record FrameReading(
                 field.cells(),
                 d.faults(kind),
                 solved,
-                field.sheet());
+                field.sheet(),
+                kind == Kind.MOON ? MoonDisc.of(pixels) : Optional.empty());
     }
 
     private static Optional<Solution> solved(

@@ -13,6 +13,7 @@ import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.frame.Solution;
 import org.halfdusk.frame.Tones;
+import org.halfdusk.frame.disc.MoonDisc;
 
 /**
  * A reading as it is kept: lines of a word and its figures, to seven digits. A figure that is not there is a hyphen. Lines of words that are
@@ -46,6 +47,7 @@ final class ReadingText {
                 s.typical().stream()
                         .flatMap(a -> a.map(p -> Stream.of(Integer.toString(p.x()), Integer.toString(p.y())))
                                 .orElse(Stream.of(NONE, NONE))));
+        r.disc().ifPresent(d -> line(out, "disc", numbers(d.x(), d.y(), d.radiusPx(), d.burntPx())));
         r.solved().ifPresent(x -> {
             line(
                     out,
@@ -112,7 +114,11 @@ final class ReadingText {
                 faults(lines),
                 solved(lines),
                 new FrameReading.Sheet(
-                        columns, rows, lines.of("shapes").cells(columns * rows), typical(lines.of("typical"))));
+                        columns, rows, lines.of("shapes").cells(columns * rows), typical(lines.of("typical"))),
+                lines.all("disc").stream()
+                        .findFirst()
+                        .map(Figures::new)
+                        .map(f -> new MoonDisc(f.next(), f.next(), f.next(), f.next())));
     }
 
     private static FrameReading.Kind kind(String text) {

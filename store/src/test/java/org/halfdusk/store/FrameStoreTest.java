@@ -27,6 +27,7 @@ import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.frame.Solution;
 import org.halfdusk.frame.Tones;
+import org.halfdusk.frame.disc.MoonDisc;
 import org.halfdusk.photometry.Measurement;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.review.Afterwards;
@@ -109,7 +110,8 @@ class FrameStoreTest {
                         2,
                         3,
                         Collections.nCopies(6, some),
-                        new ArrayList<>(Collections.nCopies(9, Optional.of(new FrameReading.At(7, 8))))));
+                        new ArrayList<>(Collections.nCopies(9, Optional.of(new FrameReading.At(7, 8))))),
+                solved ? Optional.of(new MoonDisc(100.5, 200.25, 50.125, 0)) : Optional.empty());
     }
 
     private static TakenFrame frame(Optional<Long> shoot, int n, FrameReading r) {

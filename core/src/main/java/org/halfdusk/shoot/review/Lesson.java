@@ -70,8 +70,9 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
             r.solved().ifPresent(s -> light(e, s).forEach(f -> add(shown, f.figure(), f.detail(), f.value())));
         }
         List<Lesson> all = new ArrayList<>();
-        shown.forEach((figure, details) -> details.forEach(
-                (detail, values) -> agreed(figure, values).ifPresent(m -> all.add(new Lesson(figure, detail, m)))));
+        shown.forEach((figure, details) -> details.forEach((detail, values) -> agreed(figure, values)
+                .filter(m -> figure != Learnt.Figure.PLACE_TOWARDS || Math.abs(m.value()) >= SEEN)
+                .ifPresent(m -> all.add(new Lesson(figure, detail, m)))));
         return List.copyOf(all);
     }
 

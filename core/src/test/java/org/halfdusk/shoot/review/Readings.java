@@ -52,7 +52,8 @@ final class Readings {
                 cells,
                 all,
                 solved,
-                new FrameReading.Sheet(3, 3, cells, Collections.nCopies(9, Optional.empty())));
+                new FrameReading.Sheet(3, 3, cells, Collections.nCopies(9, Optional.empty())),
+                Optional.empty());
     }
 
     /** As a camera in UTC wrote it. */

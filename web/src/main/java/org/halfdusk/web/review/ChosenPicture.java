@@ -183,6 +183,13 @@ final class ChosenPicture {
                 "Burnt out, black",
                 Words.percentTenths(r.tones().clipped()) + ", "
                         + Words.percentTenths(r.tones().belowBlack())));
+        r.disc().ifPresent(d -> {
+            all.add(new Line("Moon across", Words.plain(Math.rint(2 * d.radiusPx())) + " px"));
+            if (d.burntPx() > 0) {
+                all.add(new Line(
+                        "Burnt out of it", "a disc " + Words.plain(Math.rint(2 * d.burntPx())) + " px across"));
+            }
+        });
         r.solved().ifPresent(x -> {
             all.add(new Line(
                     "Looked at",

@@ -48,6 +48,23 @@ class PictureStore {
     PictureStore(DataHome home, long most) {
         this.folder = home.folder().resolve("pictures");
         this.most = most;
+        sweep(home.folder());
+        sweep(folder);
+    }
+
+    /** What a process that was killed had begun to write, or had been sent. */
+    private static void sweep(Path folder) {
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
+        try (Stream<Path> all = Files.list(folder)) {
+            for (Path p : all.filter(f -> f.getFileName().toString().matches("(half|sent).*\\.part"))
+                    .toList()) {
+                Files.deleteIfExists(p);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("what was left half written in " + folder + " cannot be swept", e);
+        }
     }
 
     private Path of(String hash, String kind) {

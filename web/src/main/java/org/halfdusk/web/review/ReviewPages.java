@@ -11,10 +11,12 @@ import java.util.stream.Stream;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.RunLog;
+import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.review.FrameFile;
 import org.halfdusk.shoot.review.Lesson;
@@ -42,13 +44,15 @@ class ReviewPages implements StepPages {
     static final int MOST_SHOWN = 15;
 
     private final Frames frames;
+    private final Shoots shoots;
     private final Planner planner;
     private final RunLog log;
     private final BringIn jobs;
     private final FramesFolder folder;
 
-    ReviewPages(Frames frames, Planner planner, RunLog log, BringIn jobs, FramesFolder folder) {
+    ReviewPages(Frames frames, Shoots shoots, Planner planner, RunLog log, BringIn jobs, FramesFolder folder) {
         this.frames = frames;
+        this.shoots = shoots;
         this.planner = planner;
         this.log = log;
         this.jobs = jobs;
@@ -124,6 +128,25 @@ class ReviewPages implements StepPages {
                 verdict.map(v -> offers(v, open)).orElseGet(List::of),
                 wrong);
     }
+
+    /** Frames of all shoots through this lens, those of this one first: whether it errs one way is no matter of a night. */
+    private List<FrameReading> ofLens(ShootDesk.Open open, List<TakenFrame> here) {
+        long lens = open.shoot().it().rig().lensId();
+        List<FrameReading> all =
+                new ArrayList<>(here.stream().map(TakenFrame::reading).toList());
+        Map<Long, Integer> counts = frames.counts();
+        for (Kept<Shoot> s : shoots.list("")) {
+            if (s.id() != open.shoot().id()
+                    && s.it().rig().lensId() == lens
+                    && counts.containsKey(s.id())
+                    && all.size() < MOST_OF_LENS) {
+                frames.of(s.id(), Shoots.FIRST_RIG).forEach(f -> all.add(f.it().reading()));
+            }
+        }
+        return all;
+    }
+
+    private static final int MOST_OF_LENS = 300;
 
     /** What the frames of a rig show, by the models alone. */
     List<Lesson> lessons(ShootDesk.Open open, List<TakenFrame> all) {

@@ -75,7 +75,7 @@ final class ReviewWords {
     static String headline(Verdict v) {
         return switch (v.kind()) {
             case DARK_FRAME -> "Dark frame: the cap was on.";
-            case MOON -> "The moon's disc, nothing else to measure.";
+            case MOON -> "The moon's disc.";
             case BURST -> "Bursts of fireworks; stars are not measured.";
             case NOTHING -> "No stars that can be measured.";
             case STARS -> v.stars().map(s -> stars(v, s)).orElse("Too few stars to measure.");
@@ -162,8 +162,8 @@ final class ReviewWords {
 
     static String spoilt(What w) {
         return switch (w) {
-            case AIRCRAFT -> "An aircraft crosses it: left out of a stack of the lightest.";
-            case SATELLITE -> "A satellite crosses it: left out of a stack of the lightest.";
+            case AIRCRAFT -> "An aircraft crosses it: leave it out of a stack of the lightest pixels.";
+            case SATELLITE -> "A satellite crosses it: leave it out of a stack of the lightest pixels.";
             case HEADLAMP -> "A lamp floods part of it.";
             case CLOUD -> "Cloud covers part of it.";
             default -> what(w);

@@ -1,0 +1,5 @@
+/** The moon's disc in a frame. */
+@NullMarked
+package org.halfdusk.frame.disc;
+
+import org.jspecify.annotations.NullMarked;
