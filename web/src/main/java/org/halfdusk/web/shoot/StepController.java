@@ -43,8 +43,8 @@ class StepController {
     }
 
     @PostMapping({
-        "/shoots/{id}/{step:night|frame|expose|sequence|pack|run}",
-        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack|run}"
+        "/shoots/{id}/{step:night|frame|expose|sequence|pack|run|review}",
+        "/shoots/{id}/rig{rig:\\d{1,3}}/{step:night|frame|expose|sequence|pack|run|review}"
     })
     String edit(
             @PathVariable long id,
