@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param packing of shoots, by their numbers
  * @param nights what was noted in the nights of shoots, by their numbers
  * @param clocks of cameras, by their numbers
- * @param frames figures of frames that were brought in, never pictures; those read without a shoot are not among them
+ * @param takenFrames figures of frames that were brought in, never pictures; those read without a shoot are not among them
  * @param afterwards what was noted of shoots when they were over
  * @param answers what was said of shoots where a picture cannot tell
  * @param learnt what was taken over from frames
@@ -49,7 +49,7 @@ public record Backup(
         List<Packed> packing,
         List<Noted> nights,
         List<CameraClock> clocks,
-        List<TakenFrame> frames,
+        List<TakenFrame> takenFrames,
         List<NotedAfterwards> afterwards,
         List<Answered> answers,
         List<Learnt> learnt,
@@ -68,7 +68,7 @@ public record Backup(
         packing = all("packing", packing);
         nights = all("nights", nights);
         clocks = all("clocks", clocks);
-        frames = all("frames", frames);
+        takenFrames = all("takenFrames", takenFrames);
         afterwards = all("afterwards", afterwards);
         answers = all("answers", answers);
         learnt = all("learnt", learnt);

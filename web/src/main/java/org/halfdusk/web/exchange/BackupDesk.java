@@ -153,7 +153,7 @@ public class BackupDesk {
                 all.packing().stream().filter(p -> p.shootId() == shootId).toList(),
                 all.nights().stream().filter(n -> n.shootId() == shootId).toList(),
                 List.of(),
-                all.frames().stream()
+                all.takenFrames().stream()
                         .filter(f -> f.shootId().filter(s -> s == shootId).isPresent())
                         .toList(),
                 all.afterwards().stream().filter(a -> a.shootId() == shootId).toList(),
@@ -293,7 +293,7 @@ public class BackupDesk {
             Map<Long, Long> lens,
             Map<Long, Long> place,
             Map<Long, Long> accessory) {
-        b.frames().forEach(f -> frames.add(f.of(f.shootId().map(s -> of(shoot, s)))));
+        b.takenFrames().forEach(f -> frames.add(f.of(f.shootId().map(s -> of(shoot, s)))));
         b.afterwards().stream()
                 .filter(a -> frames.afterwards(of(shoot, a.shootId())).empty())
                 .forEach(a -> frames.afterwards(of(shoot, a.shootId()), a.noted()));

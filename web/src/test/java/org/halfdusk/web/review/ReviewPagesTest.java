@@ -333,13 +333,13 @@ class ReviewPagesTest {
             JsonMapper json = JsonMapper.builder().build();
             JsonNode a = json.readTree(backup);
             JsonNode b = json.readTree(again);
-            for (String part : List.of("frames", "afterwards", "answers", "learnt")) {
+            for (String part : List.of("takenFrames", "afterwards", "answers", "learnt")) {
                 assertEquals(a.get(part).size(), b.get(part).size(), part);
                 assertTrue(a.get(part).size() > 0, part);
             }
             assertEquals(
-                    a.get("frames").get(3).get("reading").toString(),
-                    b.get("frames").get(3).get("reading").toString());
+                    a.get("takenFrames").get(3).get("reading").toString(),
+                    b.get("takenFrames").get(3).get("reading").toString());
         }
     }
 }
