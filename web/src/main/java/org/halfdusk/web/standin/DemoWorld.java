@@ -192,15 +192,15 @@ public class DemoWorld {
                 SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
                 "Wind from the north, dry; a car came up the path at three.");
         facts.put(SimulatedNights.FACT + early, SimulatedNights.Story.COMA.name());
-        long pans = sow(
+        long yard = sow(
                 Subject.MILKY_WAY,
-                at.pans(),
+                at.light(),
                 LocalDate.of(2027, 4, 10),
-                "Core over the pans at dawn",
+                "Core from the yard at dawn",
                 rig(camera, through.wide(), 15),
                 SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
                 "Kicked the tripod once, set it up again.");
-        facts.put(SimulatedNights.FACT + pans, SimulatedNights.Story.FOCUS_SLIPPED.name());
+        facts.put(SimulatedNights.FACT + yard, SimulatedNights.Story.FOCUS_SLIPPED.name());
     }
 
     private long sow(

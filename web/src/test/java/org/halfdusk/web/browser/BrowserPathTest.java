@@ -141,7 +141,7 @@ class BrowserPathTest {
         go("/shoots/" + id + "/expose");
         assertThat(caption()).containsText("f/4");
         go("/shoots");
-        assertThat(page.locator("main li")).hasCount(8);
+        assertThat(page.locator("main li")).hasCount(10);
     }
 
     /** From the first start of an empty installation to a planned shoot: typed, Enter, kept, planned. */

@@ -37,7 +37,7 @@ import tools.jackson.databind.json.JsonMapper;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ReviewPagesTest {
     private static final String EARLY = "/shoots/8/review";
-    private static final String PANS = "/shoots/9/review";
+    private static final String YARD = "/shoots/9/review";
 
     @TempDir
     static Path data;
@@ -114,17 +114,17 @@ class ReviewPagesTest {
     @Test
     @Order(2)
     void theNightWithTheClock() throws Exception {
-        until(PANS, ".steps", "17 frames read");
-        Document d = until(PANS, "main", "the camera's clock was 62.1 s ahead");
+        until(YARD, ".steps", "17 frames read");
+        Document d = until(YARD, "main", "the camera's clock was 62.1 s ahead");
         assertEquals(
                 302,
                 app.post(
-                                PANS + "/clock",
+                                YARD + "/clock",
                                 Map.of(
                                         "seconds",
                                         d.select("input[name=seconds]").val()))
                         .statusCode());
-        Document mended = page(PANS);
+        Document mended = page(YARD);
         assertTrue(mended.select("main").text().contains("17 planned, 17 of them taken"), mended.text());
         assertFalse(mended.text().contains("clock was"));
         List<String> soft = mended.select(".review-sheet a:not(.pill)").eachAttr("href");
@@ -135,10 +135,10 @@ class ReviewPagesTest {
         assertTrue(seventh.select(".review-causes").text().contains("only you know"));
         assertEquals(
                 302,
-                app.post(PANS + "/answer", Map.of("cause", "WRONG_FOCUS_MODE", "so", "yes"))
+                app.post(YARD + "/answer", Map.of("cause", "WRONG_FOCUS_MODE", "so", "yes"))
                         .statusCode());
         assertTrue(page(soft.get(6)).select(".review-causes").text().contains("yes, autofocus"));
-        assertEquals(400, app.post(PANS + "/clock", Map.of("seconds", "never")).statusCode());
+        assertEquals(400, app.post(YARD + "/clock", Map.of("seconds", "never")).statusCode());
     }
 
     /** What a person decides of a frame is kept, and a rejected one can be taken out of the log. */
@@ -160,7 +160,7 @@ class ReviewPagesTest {
                 app.post(EARLY + "/judge", Map.of("frame", id, "stars", "6")).statusCode());
         assertEquals(
                 404,
-                app.post(PANS + "/judge", Map.of("frame", id, "stars", "1")).statusCode(),
+                app.post(YARD + "/judge", Map.of("frame", id, "stars", "1")).statusCode(),
                 "of another shoot");
         String out = hrefs.get(0).replaceAll(".*=", "");
         app.post(EARLY + "/judge", Map.of("frame", out, "choice", "REJECT"));
