@@ -183,15 +183,6 @@ public class DemoWorld {
                 SubjectPlanner.wishes(Subject.SOLAR_ECLIPSE).usual(),
                 "Filters packed twice. The keeper opens the yard at 08:00.");
         shoots.addRig(totality, rig(camera, through.standard(), 24));
-        long early = sow(
-                Subject.MILKY_WAY,
-                at.tower(),
-                LocalDate.of(2027, 5, 7),
-                "First core of the year",
-                rig(camera, through.fast(), 18),
-                SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
-                "Wind from the north, dry; a car came up the path at three.");
-        facts.put(SimulatedNights.FACT + early, SimulatedNights.Story.COMA.name());
         long yard = sow(
                 Subject.MILKY_WAY,
                 at.light(),
@@ -201,6 +192,15 @@ public class DemoWorld {
                 SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
                 "Kicked the tripod once, set it up again.");
         facts.put(SimulatedNights.FACT + yard, SimulatedNights.Story.FOCUS_SLIPPED.name());
+        long early = sow(
+                Subject.MILKY_WAY,
+                at.tower(),
+                LocalDate.of(2027, 5, 7),
+                "First core of the year",
+                rig(camera, through.fast(), 18),
+                SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
+                "Wind from the north, dry; a car came up the path at three.");
+        facts.put(SimulatedNights.FACT + early, SimulatedNights.Story.COMA.name());
     }
 
     private long sow(

@@ -36,8 +36,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** The Review step, the log and what is learnt, asked over HTTP; frames of the demo's two nights, and others from a folder. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ReviewPagesTest {
-    private static final String EARLY = "/shoots/8/review";
-    private static final String YARD = "/shoots/9/review";
+    private static final String EARLY = "/shoots/9/review";
+    private static final String YARD = "/shoots/8/review";
 
     @TempDir
     static Path data;
