@@ -437,7 +437,7 @@ public class BackupDesk {
         Set<Long> converter = ids(b.converters());
         Set<Long> accessory = ids(b.accessories());
         Set<Long> shoot = ids(b.shoots());
-        b.frames()
+        b.takenFrames()
                 .forEach(f -> has(
                         shoot, f.shootId(), "shoot of the frame “" + f.file().name() + "”"));
         b.afterwards().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of a note"));
