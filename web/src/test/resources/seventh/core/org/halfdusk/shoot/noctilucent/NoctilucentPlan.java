@@ -43,7 +43,7 @@ public record NoctilucentPlan(
     @Override
     public Exposed exposed() {
         SkyBrightness sky = night.light().at(moment).framed(framing.direction()).total();
-        return Exposed.of(sky, sky, setting(), rig.camera(), night.windows().stream().anyMatch(w -> w.contains(moment)));
+        return Exposed.of(sky, sky, setting(), rig, night.windows().stream().anyMatch(w -> w.contains(moment)));
     }
 
     @Override
