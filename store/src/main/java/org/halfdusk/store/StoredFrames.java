@@ -134,6 +134,11 @@ public final class StoredFrames implements Frames {
     }
 
     @Override
+    public int count(long shootId) {
+        return dsl.fetchCount(FRAME, FRAME.SHOOT_ID.eq(shootId));
+    }
+
+    @Override
     public Map<Long, Integer> counts() {
         Map<Long, Integer> counts = new HashMap<>();
         dsl.select(FRAME.SHOOT_ID, DSL.count())

@@ -28,6 +28,10 @@ public record MoonDisc(double x, double y, double radiusPx, double burntPx) {
     private static final double THINNEST = 0.01;
 
     private static final int TRIES = 600;
+
+    /** More are not held at once. */
+    private static final double MOST_PIXELS = 2_500_000;
+
     private static final double NEAR_PX = 1.2;
     private static final int LEAST_EDGE = 20;
     private static final int MOST_EDGE = 1500;
@@ -35,18 +39,22 @@ public record MoonDisc(double x, double y, double radiusPx, double burntPx) {
 
     /** The limb of the largest bright part; nothing where none is round. */
     public static Optional<MoonDisc> of(Pixels p) {
-        int w = p.width();
-        int h = p.height();
+        // Of a large frame every so manieth pixel each way: a limb is as well known by them, and the memory stays
+        // small.
+        int step = (int) Math.ceil(Math.sqrt((double) p.width() * p.height() / MOST_PIXELS));
+        int w = (p.width() - 1) / step + 1;
+        int h = (p.height() - 1) / step + 1;
         float[] light = new float[w * h];
-        float[] r = new float[w];
-        float[] g = new float[w];
-        float[] b = new float[w];
+        float[] r = new float[p.width()];
+        float[] g = new float[p.width()];
+        float[] b = new float[p.width()];
         long burnt = 0;
         for (int y = 0; y < h; y++) {
-            p.row(y, 0, w, r, g, b);
+            p.row(y * step, 0, p.width(), r, g, b);
             for (int x = 0; x < w; x++) {
-                light[y * w + x] = Pixels.luminance(r[x], g[x], b[x]);
-                burnt += g[x] >= FULL ? 1 : 0;
+                int at = x * step;
+                light[y * w + x] = Pixels.luminance(r[at], g[at], b[at]);
+                burnt += g[at] >= FULL ? 1 : 0;
             }
         }
         float[] sorted = lit(light);
@@ -56,7 +64,7 @@ public record MoonDisc(double x, double y, double radiusPx, double burntPx) {
         float threshold = (float) (EDGE * sorted[(int) (BRIGHT * (sorted.length - 1))]);
         boolean[] part = largest(light, w, h, threshold);
         List<double[]> edge = edge(light, part, w, h, threshold);
-        double burntPx = Math.sqrt(burnt / Math.PI);
+        double burntPx = step * Math.sqrt(burnt / Math.PI);
         long area = 0;
         for (boolean in : part) {
             area += in ? 1 : 0;
@@ -64,7 +72,7 @@ public record MoonDisc(double x, double y, double radiusPx, double burntPx) {
         long lit = area;
         return circle(edge)
                 .filter(c -> lit >= THINNEST * Math.PI * c[2] * c[2])
-                .map(c -> new MoonDisc(c[0], c[1], c[2], burntPx));
+                .map(c -> new MoonDisc(step * c[0], step * c[1], step * c[2], burntPx));
     }
 
     /** Light of what is brighter than a fifth of the brightest, in order: the lit part. */

@@ -28,6 +28,9 @@ public interface Frames {
     /** Hashes of the files of all frames that a person rejected. */
     Set<String> rejected();
 
+    /** How many a shoot has, of all its rigs. */
+    int count(long shootId);
+
     /** How many each shoot has. */
     Map<Long, Integer> counts();
 

@@ -316,7 +316,7 @@ public record PlannedAndTaken(List<Slot> planned, List<Taken> taken, Optional<Pr
             }
         });
         s.aperture().ifPresent(v -> {
-            if (2 * Math.abs(Stops.between(v, f.fNumber().value())) > STOPS * 2) {
+            if (apart(v, f.fNumber().value())) {
                 wrong.add(new Wrong(What.APERTURE, f.fNumber().value(), v));
             }
         });

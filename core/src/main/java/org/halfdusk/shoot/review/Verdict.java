@@ -67,7 +67,7 @@ public record Verdict(
         return change.isEmpty() && spoilt.isEmpty();
     }
 
-    /** A trail that the plan means is no fault; nor is what subjects burn out or leave dark on purpose. */
+    /** A trail that the plan means is no fault. */
     private static boolean meant(What w, Optional<StarsMeasured> stars, OptionalDouble planned, Optional<Plan> plan) {
         if (w == What.TRAILED && plan.isPresent()) {
             return planned.isEmpty() || !longer(stars, planned);

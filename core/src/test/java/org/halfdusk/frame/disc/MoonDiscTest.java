@@ -58,6 +58,37 @@ class MoonDiscTest {
         assertEquals(0, d.burntPx(), 1e-9);
     }
 
+    /** A frame of more pixels than are held at once: every third of it each way shows the same limb. */
+    @Test
+    void aLargeFrameShowsTheSameLimb() {
+        Painted small = moon(230.3, 190.7, 90.4, 35, 20, 0.4);
+        int by = 10;
+        Pixels large = new Pixels() {
+            @Override
+            public int width() {
+                return by * small.width();
+            }
+
+            @Override
+            public int height() {
+                return by * small.height();
+            }
+
+            @Override
+            public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
+                float[] r = new float[small.width()];
+                small.row(y / by, 0, small.width(), r, new float[small.width()], new float[small.width()]);
+                for (int k = 0; k < n; k++) {
+                    red[k] = r[(x + k) / by];
+                    green[k] = red[k];
+                    blue[k] = red[k];
+                }
+            }
+        };
+        MoonDisc d = MoonDisc.of(large).orElseThrow();
+        assertEquals(by * 90.4, d.radiusPx(), 0.015 * by * 90.4, "1.5 %");
+    }
+
     @Test
     void whatIsBurntOutIsADiscAsLarge() {
         MoonDisc d = MoonDisc.of(moon(250, 200, 60, 0, 0, 3)).orElseThrow();

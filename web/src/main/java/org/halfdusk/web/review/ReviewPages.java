@@ -71,7 +71,7 @@ class ReviewPages implements StepPages {
 
     @Override
     public String answer(ShootDesk.Open open) {
-        return ReviewWords.tab(frames.counts().getOrDefault(open.shoot().id(), 0));
+        return ReviewWords.tab(frames.count(open.shoot().id()));
     }
 
     @Override
@@ -100,8 +100,7 @@ class ReviewPages implements StepPages {
         Optional<Long> id = chosen.map(t -> t.frame().id());
         String action = open.address("review");
         List<TakenFrame> all = both.taken().stream().map(t -> t.frame().it()).toList();
-        Optional<OneWay> series =
-                OneWay.of(all.stream().map(TakenFrame::reading).toList());
+        Optional<OneWay> series = OneWay.of(ofLens(open, all));
         Optional<Plan> plan = chosen.map(t -> t.opened().map(open.plan()::at).orElse(open.plan()));
         Optional<Verdict> verdict =
                 chosen.map(t -> Verdict.of(t.frame().it().file(), t.frame().it().reading(), plan));

@@ -1,7 +1,6 @@
 package org.halfdusk.web.shoot;
 
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.halfdusk.shoot.Shoot;
@@ -32,7 +31,10 @@ public class EarlierHere {
     /** Shoots at a place with frames or notes, the latest first. @param except a shoot that is not told of itself; 0 for none */
     public List<Visit> at(long placeId, long except) {
         Map<Long, Afterwards> noted = frames.afterwards();
-        Map<Long, Integer> counts = new HashMap<>(frames.counts());
+        Map<Long, Integer> counts = frames.counts();
+        if (noted.isEmpty() && counts.isEmpty()) {
+            return List.of();
+        }
         return shoots.list("").stream()
                 .filter(s -> s.it().placeId() == placeId && s.id() != except)
                 .filter(s -> counts.containsKey(s.id())
