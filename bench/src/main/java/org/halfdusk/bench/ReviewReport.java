@@ -121,15 +121,7 @@ final class ReviewReport {
     }
 
     private record Decoded(int width, int height, byte[] bgr) implements Pixels {
-        private static final float[] LINEAR = linear();
-
-        private static float[] linear() {
-            float[] all = new float[256];
-            for (int i = 0; i < all.length; i++) {
-                all[i] = (float) Pixels.linear(i / 255.0);
-            }
-            return all;
-        }
+        private static final float[] LINEAR = Pixels.linearOf(256);
 
         @Override
         public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {

@@ -23,6 +23,15 @@ public interface Pixels {
         return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
 
+    /** Linear light of each of so many codes, from 0 to 1. */
+    static float[] linearOf(int codes) {
+        float[] all = new float[codes];
+        for (int i = 0; i < codes; i++) {
+            all[i] = (float) linear(i / (codes - 1.0));
+        }
+        return all;
+    }
+
     /** And back. */
     static double linear(double code) {
         return code <= 0.04045 ? code / 12.92 : Math.pow((code + 0.055) / 1.055, 2.4);

@@ -109,7 +109,7 @@ public final class SimulatedFrame implements Pixels {
     }
 
     private static final class Darkroom {
-        static final float[] LINEAR = linear();
+        static final float[] LINEAR = Pixels.linearOf(256);
 
         private final Plan plan;
         private final Setting setting;
@@ -157,14 +157,6 @@ public final class SimulatedFrame implements Pixels {
             this.right = along.times(Math.cos(roll)).plus(across.times(Math.sin(roll)));
             this.up = across.times(Math.cos(roll)).minus(along.times(Math.sin(roll)));
             this.light = new float[width * height];
-        }
-
-        private static float[] linear() {
-            float[] all = new float[256];
-            for (int i = 0; i < all.length; i++) {
-                all[i] = (float) Pixels.linear(i / 255.0);
-            }
-            return all;
         }
 
         private Vector direction(double x, double y) {

@@ -251,16 +251,8 @@ public record PictureFile(Pixels pixels, Exif exif) {
     /** Where a pixel's colours lie in memory. */
     private record Layout(int width, int height, int row, int pixel, int red, int green, int blue) {}
 
-    private static final float[] EIGHT = linear(1 << 8);
-    private static final float[] SIXTEEN = linear(1 << 16);
-
-    private static float[] linear(int codes) {
-        float[] all = new float[codes];
-        for (int i = 0; i < codes; i++) {
-            all[i] = (float) Pixels.linear(i / (codes - 1.0));
-        }
-        return all;
-    }
+    private static final float[] EIGHT = Pixels.linearOf(1 << 8);
+    private static final float[] SIXTEEN = Pixels.linearOf(1 << 16);
 
     /** Pixels as they lie in memory. */
     private abstract static class Stored implements Pixels {

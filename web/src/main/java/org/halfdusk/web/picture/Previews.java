@@ -114,15 +114,7 @@ public final class Previews {
 
     /** A picture of eight bits as linear light. */
     private record Coded(BufferedImage image) implements Pixels {
-        private static final float[] LINEAR = linear();
-
-        private static float[] linear() {
-            float[] all = new float[256];
-            for (int i = 0; i < all.length; i++) {
-                all[i] = (float) Pixels.linear(i / 255.0);
-            }
-            return all;
-        }
+        private static final float[] LINEAR = Pixels.linearOf(256);
 
         @Override
         public int width() {

@@ -7,6 +7,7 @@ import java.io.InterruptedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
@@ -36,13 +37,15 @@ class FrameDesk {
     private final Frames frames;
     private final PictureStore pictures;
     private final Ephemeris ephemeris;
+    private final DataHome home;
     private final Clock clock;
 
     /** As many are read at once as there are processors: more would only wait for each other. */
     private final Semaphore processors =
             new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors()), true);
 
-    FrameDesk(Frames frames, PictureStore pictures, Ephemeris ephemeris, Clock clock) {
+    FrameDesk(Frames frames, PictureStore pictures, Ephemeris ephemeris, DataHome home, Clock clock) {
+        this.home = home;
         this.frames = frames;
         this.pictures = pictures;
         this.ephemeris = ephemeris;
@@ -73,8 +76,33 @@ class FrameDesk {
         return new Brought(id, false);
     }
 
-    /** A file that was sent by a form; what is refused is said. */
-    ReviewController.Sent sent(MultipartFile file, Optional<ShootDesk.Open> open, DataHome home) throws IOException {
+    /** What became of a file that was sent. @param refused in a sentence; empty where it was read */
+    record Sent(String name, boolean known, String refused) {
+        /** What a page says of all that were sent; empty where nothing was refused. */
+        static String wrong(List<Sent> all) {
+            return all.isEmpty()
+                    ? "No picture was chosen; JPEG, TIFF or raw files as the camera wrote them are allowed."
+                    : String.join(
+                            " ",
+                            all.stream()
+                                    .map(Sent::refused)
+                                    .filter(r -> !r.isEmpty())
+                                    .toList());
+        }
+    }
+
+    /** Files that were sent by a form, each kept as soon as it is read. */
+    List<Sent> sent(Optional<List<MultipartFile>> files, Optional<ShootDesk.Open> open) throws IOException {
+        List<Sent> all = new ArrayList<>();
+        for (MultipartFile file : files.orElseGet(List::of)) {
+            if (!file.isEmpty()) {
+                all.add(sent(file, open));
+            }
+        }
+        return all;
+    }
+
+    private Sent sent(MultipartFile file, Optional<ShootDesk.Open> open) throws IOException {
         String name = PlainText.shortened(
                 Optional.ofNullable(file.getOriginalFilename()).orElse("").replaceAll(".*[/\\\\]", ""),
                 FrameFile.LONGEST_NAME,
@@ -83,9 +111,9 @@ class FrameDesk {
         Path kept = Files.createTempFile(home.folder(), "sent", ".part");
         try {
             file.transferTo(kept);
-            return new ReviewController.Sent(name, bring(kept, name, open).known(), "");
+            return new Sent(name, bring(kept, name, open).known(), "");
         } catch (IllegalArgumentException e) {
-            return new ReviewController.Sent(name, false, Words.sentence(String.valueOf(e.getMessage())));
+            return new Sent(name, false, Words.sentence(String.valueOf(e.getMessage())));
         } finally {
             Files.deleteIfExists(kept);
         }

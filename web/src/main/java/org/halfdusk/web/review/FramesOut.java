@@ -9,6 +9,7 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +20,7 @@ import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.frame.FrameFault;
+import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Frames;
@@ -53,13 +55,7 @@ class FramesOut {
         Map<Long, Shoot> all = new LinkedHashMap<>();
         shoots.list("").forEach(s -> all.put(s.id(), s.it()));
         return frames.all().stream()
-                .filter(f -> f.it().shootId()
-                        .map(all::get)
-                        .filter(s -> asked.place().filter(p -> p != s.placeId()).isEmpty()
-                                && asked.night()
-                                        .filter(n -> !n.equals(s.night()))
-                                        .isEmpty())
-                        .isPresent())
+                .filter(f -> f.it().shootId().map(all::get).filter(asked::here).isPresent())
                 .toList();
     }
 
@@ -132,23 +128,30 @@ class FramesOut {
         Map<Long, ClockOffset> clocks = log.clocks();
         Map<Long, Kept<Shoot>> all = new LinkedHashMap<>();
         shoots.list("").forEach(s -> all.put(s.id(), s));
+        Map<Long, Optional<Place>> where = new HashMap<>();
         List<Map<String, Object>> rows = new ArrayList<>();
         for (Kept<TakenFrame> f : some) {
-            f.it().shootId().map(all::get).ifPresent(s -> rows.add(row(f.it(), s, clocks)));
+            f.it().shootId()
+                    .map(all::get)
+                    .ifPresent(s -> rows.add(row(
+                            f.it(),
+                            s,
+                            where.computeIfAbsent(
+                                    s.it().placeId(), p -> places.find(p).map(Kept::it)),
+                            clocks)));
         }
         return rows;
     }
 
-    private Map<String, Object> row(TakenFrame f, Kept<Shoot> s, Map<Long, ClockOffset> clocks) {
+    private Map<String, Object> row(TakenFrame f, Kept<Shoot> s, Optional<Place> place, Map<Long, ClockOffset> clocks) {
         Map<String, Object> row = new LinkedHashMap<>();
-        var place = places.find(s.it().placeId());
-        ZoneId zone = place.map(p -> p.it().zone()).orElse(ZoneOffset.UTC);
+        ZoneId zone = place.map(Place::zone).orElse(ZoneOffset.UTC);
         double ahead = Optional.ofNullable(clocks.get(s.it().rig().cameraId()))
                 .map(ClockOffset::seconds)
                 .orElse(0.0);
         row.put("shoot", s.id());
         row.put("title", s.it().title());
-        row.put("place", place.map(p -> p.it().name()).orElse(""));
+        row.put("place", place.map(Place::name).orElse(""));
         row.put("night", s.it().night().toString());
         row.put("rig", f.rig() + 1);
         row.put("file", f.file().name());

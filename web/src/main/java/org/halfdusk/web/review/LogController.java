@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +15,6 @@ import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.FormErrors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -42,15 +40,13 @@ class LogController {
     private final FramesOut out;
     private final FrameDesk bringing;
     private final Frames frames;
-    private final DataHome home;
 
-    LogController(LogPages pages, ReadPages reading, FramesOut out, FrameDesk bringing, Frames frames, DataHome home) {
+    LogController(LogPages pages, ReadPages reading, FramesOut out, FrameDesk bringing, Frames frames) {
         this.pages = pages;
         this.reading = reading;
         this.out = out;
         this.bringing = bringing;
         this.frames = frames;
-        this.home = home;
     }
 
     private static LogPages.Asked asked(Map<String, String> form) {
@@ -126,24 +122,16 @@ class LogController {
             Model model,
             HttpServletResponse response)
             throws IOException {
-        List<MultipartFile> files =
-                sent.orElseGet(List::of).stream().filter(f -> !f.isEmpty()).toList();
-        List<ReviewController.Sent> all = new ArrayList<>();
-        for (MultipartFile f : files) {
-            all.add(bringing.sent(f, Optional.empty(), home));
-        }
+        List<FrameDesk.Sent> all = bringing.sent(sent, Optional.empty());
         if (!script.isEmpty()) {
             return ResponseEntity.ok(all);
         }
-        List<String> refused = all.stream()
-                .map(ReviewController.Sent::refused)
-                .filter(r -> !r.isEmpty())
-                .toList();
-        if (!files.isEmpty() && refused.isEmpty()) {
+        String wrong = FrameDesk.Sent.wrong(all);
+        if (wrong.isEmpty()) {
             return "redirect:/log/read";
         }
         response.setStatus(HttpStatus.BAD_REQUEST.value());
-        return read(Map.of(), files.isEmpty() ? ReviewController.NONE_CHOSEN : String.join(" ", refused), model);
+        return read(Map.of(), wrong, model);
     }
 
     /** Takes a picture out of the log, not from the disk. */

@@ -74,7 +74,13 @@ class LogPages {
     }
 
     /** What of the log is asked for. */
-    record Asked(String query, Optional<Long> place, Optional<LocalDate> night, Optional<Integer> year) {}
+    record Asked(String query, Optional<Long> place, Optional<LocalDate> night, Optional<Integer> year) {
+        /** Whether a shoot is at the place and in the night that it is narrowed to. */
+        boolean here(Shoot s) {
+            return place.filter(p -> p != s.placeId()).isEmpty()
+                    && night.filter(n -> !n.equals(s.night())).isEmpty();
+        }
+    }
 
     private record Whole(Kept<Shoot> shoot, Optional<Place> place, List<Kept<TakenFrame>> frames, Afterwards noted) {
         LocalDate night() {
@@ -153,9 +159,7 @@ class LogPages {
                                         s.night().toString()),
                                 notes(w.shoot().id()).stream())
                         .anyMatch(t -> t.toLowerCase(Locale.ROOT).contains(q));
-        return said
-                && asked.place().filter(p -> p != s.placeId()).isEmpty()
-                && asked.night().filter(n -> !n.equals(s.night())).isEmpty();
+        return said && asked.here(s);
     }
 
     private String kit(Shoot s) {

@@ -3,7 +3,6 @@ package org.halfdusk.web.review;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,7 +20,6 @@ import org.halfdusk.shoot.review.TakenFrame.Judgement;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -56,7 +54,6 @@ class ReviewController {
     private final RunLog log;
     private final ShootDesk desk;
     private final DemoFrames demo;
-    private final DataHome home;
     private final Clock clock;
 
     ReviewController(
@@ -70,7 +67,6 @@ class ReviewController {
             RunLog log,
             ShootDesk desk,
             DemoFrames demo,
-            DataHome home,
             Clock clock) {
         this.pages = pages;
         this.bringing = bringing;
@@ -82,7 +78,6 @@ class ReviewController {
         this.log = log;
         this.desk = desk;
         this.demo = demo;
-        this.home = home;
         this.clock = clock;
     }
 
@@ -124,12 +119,6 @@ class ReviewController {
         return "review/review";
     }
 
-    static final String NONE_CHOSEN =
-            "No picture was chosen; JPEG, TIFF or raw files as the camera wrote them are allowed.";
-
-    /** What became of each file that was sent. */
-    record Sent(String name, boolean known, String refused) {}
-
     /** Pictures that were dropped on the page, or chosen in its form; each is kept as soon as it is read. */
     @PostMapping("/frames")
     Object send(
@@ -142,27 +131,16 @@ class ReviewController {
             HttpServletResponse response)
             throws IOException {
         ShootDesk.Open open = open(id, rig, Optional.empty());
-        List<MultipartFile> files =
-                frames.orElseGet(List::of).stream().filter(f -> !f.isEmpty()).toList();
-        List<Sent> all = new ArrayList<>();
-        for (MultipartFile file : files) {
-            all.add(bringing.sent(file, Optional.of(open), home));
-        }
+        List<FrameDesk.Sent> all = bringing.sent(frames, Optional.of(open));
         if (!script.isEmpty()) {
             return ResponseEntity.ok(all);
         }
-        List<String> refused =
-                all.stream().map(Sent::refused).filter(r -> !r.isEmpty()).toList();
-        if (!files.isEmpty() && refused.isEmpty()) {
+        String wrong = FrameDesk.Sent.wrong(all);
+        if (wrong.isEmpty()) {
             return "redirect:" + open.address("review");
         }
         response.setStatus(HttpStatus.BAD_REQUEST.value());
-        return render(
-                open,
-                ReviewPages.Asked.NOTHING,
-                files.isEmpty() ? NONE_CHOSEN : String.join(" ", refused),
-                frame,
-                model);
+        return render(open, ReviewPages.Asked.NOTHING, wrong, frame, model);
     }
 
     /** All frames of a folder of the one that was named at start. */
