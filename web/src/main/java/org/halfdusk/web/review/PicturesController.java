@@ -2,6 +2,8 @@ package org.halfdusk.web.review;
 
 import java.time.Duration;
 import org.halfdusk.shoot.kept.Frames;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.web.door.NotFound;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -24,8 +26,9 @@ class PicturesController {
     @GetMapping({"/frames/{id}/{kind:320|2048}.jpg", "/frames/{id}/{kind:star[0-8]}.png"})
     ResponseEntity<byte[]> picture(@PathVariable long id, @PathVariable String kind) {
         boolean star = kind.startsWith("star");
-        byte[] bytes = frames.find(id)
-                .flatMap(f -> pictures.get(f.it().file().hash(), kind + (star ? ".png" : ".jpg")))
+        Kept<TakenFrame> frame =
+                frames.find(id).orElseThrow(() -> new NotFound("There is no frame number " + id + "."));
+        byte[] bytes = pictures.get(frame.it().file().hash(), kind + (star ? ".png" : ".jpg"))
                 .orElseThrow(() -> new NotFound("That picture of frame number " + id
                         + " is not kept any more; bringing the frame in again makes it."));
         return ResponseEntity.ok()
