@@ -29,6 +29,7 @@ module org.halfdusk.core {
     exports org.halfdusk.shoot.kept;
     exports org.halfdusk.shoot.planning;
     exports org.halfdusk.shoot.milkyway;
+    exports org.halfdusk.shoot.town;
     exports org.halfdusk.shoot.trails;
     exports org.halfdusk.shoot.moon;
     exports org.halfdusk.shoot.lunareclipse;

@@ -190,7 +190,7 @@ class HouseTest {
     private static final int MOST_FILES = 24;
 
     private static final java.util.List<String> SUBJECTS =
-            java.util.List.of("milkyway", "trails", "moon", "lunareclipse", "solareclipse", "fireworks");
+            java.util.List.of("milkyway", "trails", "moon", "lunareclipse", "solareclipse", "fireworks", "town");
 
     /** Choices are values: text is read by codecs alone, at the form and at the row. */
     @Test

@@ -22,7 +22,9 @@ public enum Body {
     /** The band's brightest part of the far south, galactic longitude 287°. */
     CARINA(287),
     /** The highest point of the band's middle line: another part of the band at each moment and place. */
-    BAND_TOP(null);
+    BAND_TOP(null),
+    /** The celestial pole over the horizon of a place, which stands still. */
+    CELESTIAL_POLE(null);
 
     private final @Nullable Vector j2000;
     private final OptionalDouble galacticLongitudeDegrees;
@@ -46,9 +48,9 @@ public enum Body {
         return Optional.ofNullable(j2000);
     }
 
-    /** Whether it has a place of its own, seen from the Earth's centre; the band's top is only seen from somewhere. */
+    /** Whether it has a place of its own, seen from the Earth's centre; the band's top and the pole are only seen from somewhere. */
     public boolean placed() {
-        return this != BAND_TOP;
+        return this != BAND_TOP && this != CELESTIAL_POLE;
     }
 
     /** Whether it is a part of the Milky Way's band. */

@@ -1,16 +1,17 @@
 package org.halfdusk.exposure;
 
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.photometry.Iso;
 
 /**
  * How clean a patch comes out of the camera: SNR = St/√(St + Dt + R²) of one pixel, S its light and D its dark current in
  * electrons, R the noise of reading it. About 2,000 electrons per µm² and lux·s; a dark current of 0.1 e⁻/s at 20 °C that
- * doubles every 6 °C; read noise 1.5 e⁻ and 3 e⁻ at ISO 100 that fall with the gain: sane defaults of sensors of some ten years, single ones differ by two.
+ * doubles every 6 °C: sane defaults of sensors of some ten years, single ones differ by two.
  *
  * @param pixelPitchMicrometres µm
  * @param celsius of the sensor, −60 to 60: the air's, as long as it is not warmed by its own work
  */
-public record Noise(double pixelPitchMicrometres, double celsius, Iso iso) {
+public record Noise(double pixelPitchMicrometres, double celsius, Iso iso, ReadNoise read) {
     /** Frames of a usual stack†. */
     public static final int USUAL_STACK = 16;
 
@@ -18,16 +19,16 @@ public record Noise(double pixelPitchMicrometres, double celsius, Iso iso) {
     private static final double DARK_AT_20 = 0.1;
     private static final double DOUBLES_EVERY = 6;
 
-    /** Read noise that no ISO takes away, and what the converter adds at ISO 100, which falls with the gain†, electrons. */
-    private static final double READ_BEFORE_GAIN = 1.5;
-
-    private static final double READ_AFTER_GAIN = 3;
-
     public Noise {
         if (!(pixelPitchMicrometres > 0 && celsius >= -60 && celsius <= 60)) {
             throw new IllegalArgumentException("pixels of " + pixelPitchMicrometres + " µm at " + celsius
                     + " °C are outside above 0 µm and −60 to 60 °C");
         }
+    }
+
+    /** Of a usual sensor. */
+    public Noise(double pixelPitchMicrometres, double celsius, Iso iso) {
+        this(pixelPitchMicrometres, celsius, iso, ReadNoise.STEADY);
     }
 
     /** Electrons that light frees in one pixel; independent of the ISO. */
@@ -43,11 +44,7 @@ public record Noise(double pixelPitchMicrometres, double celsius, Iso iso) {
     /** Signal-to-noise of one frame. */
     public double ratio(double exposureLuxSeconds, double seconds) {
         double signal = electrons(exposureLuxSeconds);
-        return signal
-                / Math.sqrt(signal
-                        + darkPerSecond() * seconds
-                        + square(READ_BEFORE_GAIN)
-                        + square(READ_AFTER_GAIN * 100 / iso.value()));
+        return signal / Math.sqrt(signal + darkPerSecond() * seconds + square(read.electrons(iso)));
     }
 
     private static double square(double x) {

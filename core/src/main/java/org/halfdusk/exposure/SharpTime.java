@@ -26,10 +26,15 @@ public record SharpTime(
 
     public static SharpTime of(School school, School.Setup setup, List<ShutterTime> longestFirst) {
         double seconds = school.seconds(setup);
-        ShutterTime dial =
-                ShutterTime.roundDown(seconds, longestFirst).orElseGet(() -> longestFirst.get(longestFirst.size() - 1));
+        ShutterTime dial = ShutterTime.within(seconds, longestFirst);
         double middle = setup.trails().middlePx(dial.realSeconds());
         double corner = setup.trails().worstPx(dial.realSeconds());
-        return new SharpTime(school, seconds, dial, middle, corner, Trailing.elongation(middle));
+        return new SharpTime(
+                school,
+                seconds,
+                dial,
+                middle,
+                corner,
+                Trailing.elongation(middle, setup.trails().blurPx()));
     }
 }

@@ -99,6 +99,11 @@ public record ShutterTime(double nominalSeconds, double realSeconds) implements 
         return List.copyOf(all);
     }
 
+    /** The longest mark within a limit; the shortest there is where even that is too long. */
+    public static ShutterTime within(double limitSeconds, List<ShutterTime> longestFirst) {
+        return roundDown(limitSeconds, longestFirst).orElseGet(() -> longestFirst.get(longestFirst.size() - 1));
+    }
+
     /** The longest of the times whose real length is at most the limit, forgiving 1 %; nothing where all are longer. */
     public static Optional<ShutterTime> roundDown(double limitSeconds, List<ShutterTime> longestFirst) {
         return longestFirst.stream()

@@ -24,6 +24,7 @@ import org.halfdusk.photometry.Iso;
  * @param coldLoss share of a charge lost per degree under 20 °C
  * @param heatLoss share of a charge lost per degree over 40 °C
  * @param timer what counts its frames
+ * @param readNoise how its noise of reading goes with ISO; of no account on film
  */
 public record Camera(
         String name,
@@ -44,7 +45,8 @@ public record Camera(
         OptionalDouble filmExponent,
         double coldLoss,
         double heatLoss,
-        IntervalTimer timer) {
+        IntervalTimer timer,
+        ReadNoise readNoise) {
     /** A percent a degree (a working figure). */
     public static final double USUAL_LOSS = 0.01;
 
@@ -53,6 +55,7 @@ public record Camera(
         Objects.requireNonNull(sensor, "sensor is missing");
         // Not in what was written before cameras had one.
         timer = Objects.requireNonNullElse(timer, IntervalTimer.USUAL);
+        readNoise = Objects.requireNonNullElse(readNoise, ReadNoise.STEADY);
         Figures.within("lowest ISO", lowestIso, Iso.LOWEST, Iso.HIGHEST, "");
         Figures.within("highest ISO", highestIso, lowestIso, Iso.HIGHEST, "");
         Figures.within("shortest shutter time", shortestSeconds, 1.0 / 64_000, 1, "s");
@@ -109,7 +112,8 @@ public record Camera(
                 OptionalDouble.empty(),
                 USUAL_LOSS,
                 USUAL_LOSS,
-                IntervalTimer.USUAL);
+                IntervalTimer.USUAL,
+                ReadNoise.STEADY);
     }
 
     /** The same counted by another timer. */
@@ -133,7 +137,8 @@ public record Camera(
                 filmExponent,
                 coldLoss,
                 heatLoss,
-                other);
+                other,
+                readNoise);
     }
 
     /** Marks of sensitivity that it has, lowest first. */

@@ -9,15 +9,17 @@ import org.halfdusk.photometry.Measurement;
  * @param camera stops by which pictures come out lighter than the model has it
  * @param glass stops of this lens beside those of the camera's others
  * @param starMicrons full width at half height of a star in the middle of the picture, µm
+ * @param cornerMicrons by which stars in the worst corner are wider along the radius, wide open, µm
  * @param fall stops by which the corner is darker than the geometry of the lens alone has it
  */
 public record Measured(
         Optional<Measurement> camera,
         Optional<Measurement> glass,
         Optional<Measurement> starMicrons,
+        Optional<Measurement> cornerMicrons,
         Optional<Measurement> fall) {
     public static final Measured NOTHING =
-            new Measured(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            new Measured(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** A frame that differs by more was not what it was taken for. */
     public static final double MOST_STOPS = 4;

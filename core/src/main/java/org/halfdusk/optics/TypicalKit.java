@@ -65,6 +65,7 @@ public final class TypicalKit {
                 OptionalDouble.of(1.3),
                 0,
                 0,
-                IntervalTimer.USUAL);
+                IntervalTimer.USUAL,
+                ReadNoise.STEADY);
     }
 }

@@ -52,6 +52,28 @@ public record ForegroundObject(
                 .seenFrom(from);
     }
 
+    /**
+     * A gap in a skyline as something that a body can stand in: its floor is the top.
+     *
+     * @param name of it
+     */
+    public static ForegroundObject in(Skyline.Gap gap, String name) {
+        double away = GAP_METRES;
+        double drop = LineOfSight.altitudeDegrees(0, away);
+        double floor = away * Math.tan(Math.toRadians(gap.altitudeDegrees() - drop));
+        double width = 2 * away * Math.tan(Math.toRadians(Math.min(50, gap.widthDegrees()) / 2));
+        return new ForegroundObject(
+                name,
+                0,
+                Math.min(5000, width),
+                Azimuth.ofDegrees(gap.azimuthDegrees()),
+                away,
+                new Range("floor", -5000, 5000, "m").clamped(floor + EYE_METRES));
+    }
+
+    /** Hills stand far off; the direction alone counts, m. */
+    private static final double GAP_METRES = 5000;
+
     /** The same from another place; what has no position of its own stays where it was seen. */
     public ForegroundObject seenFrom(Observer from) {
         return position.map(p -> new ForegroundObject(

@@ -1,7 +1,9 @@
 package org.halfdusk.place;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How high the land stands around a place, by direction: straight from one point to the next, round through north. Without
@@ -42,6 +44,65 @@ public record Skyline(List<Point> points) {
                         + "° comes twice in the skyline; each once is allowed");
             }
         }
+    }
+
+    /**
+     * A lower stretch between two higher ones.
+     *
+     * @param azimuthDegrees of its lowest point
+     * @param altitudeDegrees there
+     * @param depthDegrees under the lower of its flanks
+     * @param widthDegrees at half of that depth
+     */
+    public record Gap(double azimuthDegrees, double altitudeDegrees, double depthDegrees, double widthDegrees) {}
+
+    /** Stretches at least so deep, the deepest first; none where it is flat. @param leastDepth degrees, above 0 */
+    public List<Gap> gaps(double leastDepth) {
+        if (flat()) {
+            return List.of();
+        }
+        List<Gap> all = new ArrayList<>();
+        for (int i = 0; i < AROUND; i++) {
+            double here = at(i);
+            if (at(i - 1) > here && at(i + 1) >= here) {
+                gap(i, here).filter(g -> g.depthDegrees() >= leastDepth).ifPresent(all::add);
+            }
+        }
+        all.sort(Comparator.comparingDouble(Gap::depthDegrees).reversed());
+        return List.copyOf(all);
+    }
+
+    private static final int AROUND = 360;
+
+    /** Shallower gaps frame nothing in a picture†, degrees. */
+    public static final double LEAST_GAP_DEGREES = 1.5;
+
+    private Optional<Gap> gap(int azimuth, double lowest) {
+        double depth = Math.min(flank(azimuth, lowest, 1), flank(azimuth, lowest, -1)) - lowest;
+        if (depth <= 0) {
+            return Optional.empty();
+        }
+        double half = lowest + depth / 2;
+        int width = 1;
+        for (int way : new int[] {1, -1}) {
+            for (int i = 1; i < AROUND / 2 && at(azimuth + way * i) < half; i++) {
+                width++;
+            }
+        }
+        return Optional.of(new Gap(azimuth, lowest, depth, width));
+    }
+
+    /** The highest point on one side before it falls below the lowest again. */
+    private double flank(int azimuth, double lowest, int way) {
+        double most = lowest;
+        for (int i = 1; i < AROUND / 2; i++) {
+            double a = at(azimuth + way * i);
+            if (a < lowest) {
+                return most;
+            }
+            most = Math.max(most, a);
+        }
+        return most;
     }
 
     public boolean flat() {

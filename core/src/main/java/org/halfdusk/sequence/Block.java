@@ -6,8 +6,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.time.Interval;
 
 /**
  * A piece of one rig's programme: frames of one purpose, or a step without frames such as taking the filter off.
@@ -25,6 +27,10 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         PANORAMA,
         TIME_LAPSE,
         BRACKET,
+        /** With somebody in the frame: kept out of stacks. */
+        PEOPLE,
+        /** The shutter waits for cars to pass. */
+        HEADLIGHTS,
         DARK_FRAME,
         TOWN,
         SHOW,
@@ -43,7 +49,17 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         /** Whether what is photographed is to be sharp in its frames: not where it is to draw trails, nor with the cap on. */
         public boolean sharp() {
             return switch (this) {
-                case TRAILS, GROUND, DARK_FRAME, TOWN, SHOW, FINALE, TIME_LAPSE, FILTER_OFF, FILTER_ON, PAUSE -> false;
+                case TRAILS,
+                        GROUND,
+                        DARK_FRAME,
+                        HEADLIGHTS,
+                        TOWN,
+                        SHOW,
+                        FINALE,
+                        TIME_LAPSE,
+                        FILTER_OFF,
+                        FILTER_ON,
+                        PAUSE -> false;
                 default -> true;
             };
         }
@@ -104,6 +120,26 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
             Frame f = new Frame(open, s.shutter(), s.fNumber(), s.iso());
             frames.add(f);
             open = f.close().plus(gap);
+        }
+        return frames;
+    }
+
+    /**
+     * A bracket again and again through a span, each on its time or as soon as the one before is done.
+     *
+     * @param every from the start of one to the start of the next
+     * @param rest between the last frame of one and the first of the next, at least
+     * @param most so many at the most
+     * @param row the frames of one that starts at a moment
+     */
+    public static List<Frame> rows(
+            Interval span, Duration every, Duration rest, int most, Function<Instant, List<Frame>> row) {
+        List<Frame> frames = new ArrayList<>();
+        Instant t = onTheSecond(span.start());
+        for (int i = 0; i < most && t.isBefore(span.end()); i++) {
+            frames.addAll(row.apply(t));
+            Instant after = frames.get(frames.size() - 1).close().plus(rest);
+            t = t.plus(every).isAfter(after) ? t.plus(every) : after;
         }
         return frames;
     }

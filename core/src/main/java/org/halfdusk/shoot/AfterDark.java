@@ -6,6 +6,7 @@ import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.moon.MoonNight;
+import org.halfdusk.shoot.town.TownNight;
 import org.halfdusk.shoot.trails.TrailsNight;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
@@ -13,7 +14,7 @@ import org.halfdusk.time.Interval;
 
 /** A subject of the night proper, between one noon and the next. */
 public sealed interface AfterDark extends SubjectNight
-        permits MilkyWayNight, TrailsNight, MoonNight, LunarEclipseNight, FireworksNight {
+        permits MilkyWayNight, TrailsNight, MoonNight, LunarEclipseNight, FireworksNight, TownNight {
     Night night();
 
     @Override

@@ -42,6 +42,7 @@ public record Packing(List<Item> items, Air air, double charges, double megabyte
         CARDS,
         FILM_ROLLS,
         LENS_CAP,
+        LENS_HOOD,
         LENS_WARMER,
         CLOTH,
         TAPE,
@@ -100,6 +101,7 @@ public record Packing(List<Item> items, Air air, double charges, double megabyte
         add(items, Item.CARDS, !film);
         add(items, Item.FILM_ROLLS, film);
         add(items, Item.LENS_CAP, !film && needs.contains(Item.LENS_CAP));
+        add(items, Item.LENS_HOOD, needs.contains(Item.LENS_HOOD));
         add(items, Item.LENS_WARMER, night && (weather.isEmpty() || troubles.contains(Spell.Trouble.DEW)));
         items.add(Item.CLOTH);
         add(items, Item.TAPE, night);

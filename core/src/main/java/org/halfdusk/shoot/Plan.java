@@ -12,6 +12,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
@@ -23,13 +24,14 @@ import org.halfdusk.shoot.setting.Recentring;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
+import org.halfdusk.shoot.town.TownPlan;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.trailing.FrameTrails;
 import org.halfdusk.trailing.School;
 
 /** A shoot answered: when, where the camera points, how to expose, which frames. Each subject adds its own reasons. */
 public sealed interface Plan
-        permits MilkyWayPlan, TrailsPlan, MoonPlan, LunarEclipsePlan, SolarEclipsePlan, FireworksPlan {
+        permits MilkyWayPlan, TrailsPlan, MoonPlan, LunarEclipsePlan, SolarEclipsePlan, FireworksPlan, TownPlan {
     /** What all the rest asks of its subject. */
     Traits traits();
 
@@ -109,6 +111,20 @@ public sealed interface Plan
         return px.isPresent() && px.getAsDouble() > 0 ? mostMotionPx() / px.getAsDouble() : School.LONGEST_SECONDS;
     }
 
+    /** The bracket that a person has for a phase, at its moment: one frame, or so many steps apart; nothing where they left it as computed. */
+    default Optional<List<Setting>> chosenBracket(Setting middle, PhaseChoice chosen) {
+        return chosen.frames().isEmpty()
+                ? Optional.empty()
+                : Optional.of(chosen.ladder()
+                        .map(l -> bracket(middle, l, moment(), fixesIso(chosen)))
+                        .orElseGet(() -> List.of(middle)));
+    }
+
+    /** Whether a person fixed the ISO, for all or for a phase. */
+    default boolean fixesIso(PhaseChoice chosen) {
+        return wishes().pinnedIso().isPresent() || chosen.iso().isPresent();
+    }
+
     /** A bracket about a setting: in time as long as nothing moves too far at a moment, then in ISO unless that is fixed. */
     default List<Setting> bracket(Setting middle, Ladder ladder, Instant at) {
         return bracket(middle, ladder, at, wishes().pinnedIso().isPresent());
@@ -167,6 +183,21 @@ public sealed interface Plan
     /** What becomes of the picture by the time that it is exposed for: of a disc, sharp until it has moved what may be seen. */
     default List<Zone> timeZones() {
         return Zone.sharpUntil(sharpSeconds(moment()));
+    }
+
+    /** Times that are worth a mark on the ruler beside the schools. */
+    default List<TimeLimit> timeLimits() {
+        return List.of();
+    }
+
+    /** Whether a meter's reading of what is photographed stands in the place of the model: not where a script spans many lights. */
+    default boolean readingCounts() {
+        return true;
+    }
+
+    /** Whether lamps shall draw rays, which a small aperture does. */
+    default boolean drawsRays() {
+        return false;
     }
 
     /** Whether a longer time makes what is photographed brighter: of what moves on it only draws more. */

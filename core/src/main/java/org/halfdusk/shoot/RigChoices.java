@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
@@ -27,6 +28,7 @@ import org.halfdusk.typed.Range;
  * @param blocks that a person has laid, in order of time; empty for the computed ones
  * @param panorama nothing for one frame
  * @param script what is changed of a computed script
+ * @param scene the light in the scene
  */
 public record RigChoices(
         OptionalDouble focusMetres,
@@ -36,7 +38,8 @@ public record RigChoices(
         List<BlockSpec> blocks,
         Recording recording,
         Optional<Panorama.Wish> panorama,
-        ScriptChoices script) {
+        ScriptChoices script,
+        SceneChoices scene) {
     public static final Range FOCUS_RANGE = new Range("focus distance", 0.05, 100_000, "m");
 
     public static final RigChoices NONE = new RigChoices(
@@ -47,22 +50,24 @@ public record RigChoices(
             List.of(),
             Recording.RAW,
             Optional.empty(),
-            ScriptChoices.NONE);
+            ScriptChoices.NONE,
+            SceneChoices.NONE);
 
     public static final Field<RigChoices, OptionalDouble> FOCUS = new Field<>(
             "FOCUS",
             "focus distance",
             Codec.perhaps(FOCUS_RANGE),
             RigChoices::focusMetres,
-            (c, v) -> new RigChoices(v, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script));
+            (c, v) -> new RigChoices(
+                    v, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script, c.scene));
 
     public static final Field<RigChoices, Optional<Tolerance>> TOLERANCE = new Field<>(
             "TOLERANCE",
             "how it is looked at",
             RigTexts.TOLERANCE.perhaps(),
             RigChoices::tolerance,
-            (c, v) ->
-                    new RigChoices(c.focusMetres, v, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script));
+            (c, v) -> new RigChoices(
+                    c.focusMetres, v, c.limits, c.bracket, c.blocks, c.recording, c.panorama, c.script, c.scene));
 
     public static final Field<RigChoices, Mount> MOUNT = new Field<>(
                     "MOUNT",
@@ -102,7 +107,7 @@ public record RigChoices(
             RigTexts.BRACKET.perhaps(),
             RigChoices::bracket,
             (c, v) -> new RigChoices(
-                    c.focusMetres, c.tolerance, c.limits, v, c.blocks, c.recording, c.panorama, c.script));
+                    c.focusMetres, c.tolerance, c.limits, v, c.blocks, c.recording, c.panorama, c.script, c.scene));
 
     public static final Field<RigChoices, List<BlockSpec>> BLOCKS = new Field<>(
             "BLOCKS",
@@ -110,7 +115,7 @@ public record RigChoices(
             Codec.of(BlockSpec::parse, BlockSpec::text),
             RigChoices::blocks,
             (c, v) -> new RigChoices(
-                    c.focusMetres, c.tolerance, c.limits, c.bracket, v, c.recording, c.panorama, c.script));
+                    c.focusMetres, c.tolerance, c.limits, c.bracket, v, c.recording, c.panorama, c.script, c.scene));
 
     public static final Field<RigChoices, Boolean> FILES = new Field<>(
                     "FILES",
@@ -150,7 +155,7 @@ public record RigChoices(
             RigTexts.PANORAMA.perhaps(),
             RigChoices::panorama,
             (c, v) -> new RigChoices(
-                    c.focusMetres, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, v, c.script));
+                    c.focusMetres, c.tolerance, c.limits, c.bracket, c.blocks, c.recording, v, c.script, c.scene));
 
     public static final Field<RigChoices, List<PhaseChoice>> PHASES = new Field<>(
                     "PHASES",
@@ -169,22 +174,30 @@ public record RigChoices(
             .in(RigChoices::script, RigChoices::with);
 
     /** All of them. */
-    public static final List<Field<RigChoices, ?>> FIELDS = List.of(
-            FOCUS,
-            TOLERANCE,
-            MOUNT,
-            POLAR,
-            PERSON,
-            FILTER,
-            BRACKET,
-            BLOCKS,
-            FILES,
-            NOISE_REDUCTION,
-            POWER,
-            CELSIUS,
-            PANORAMA,
-            PHASES,
-            ROWS);
+    public static final List<Field<RigChoices, ?>> FIELDS = Stream.concat(
+                    Stream.<Field<RigChoices, ?>>of(
+                            FOCUS,
+                            TOLERANCE,
+                            MOUNT,
+                            POLAR,
+                            PERSON,
+                            FILTER,
+                            BRACKET,
+                            BLOCKS,
+                            FILES,
+                            NOISE_REDUCTION,
+                            POWER,
+                            CELSIUS,
+                            PANORAMA,
+                            PHASES,
+                            ROWS),
+                    Stream.concat(SceneChoices.OF_METER.stream(), SceneChoices.OF_OWN_LIGHT.stream())
+                            .map(RigChoices::ofScene))
+            .toList();
+
+    static <T> Field<RigChoices, T> ofScene(Field<SceneChoices, T> field) {
+        return field.in(RigChoices::scene, RigChoices::with);
+    }
 
     /** @throws IllegalArgumentException naming the value and what is allowed */
     public RigChoices {
@@ -198,15 +211,19 @@ public record RigChoices(
     }
 
     private RigChoices with(ScriptChoices other) {
-        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, recording, panorama, other);
+        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, recording, panorama, other, scene);
+    }
+
+    private RigChoices with(SceneChoices other) {
+        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, recording, panorama, script, other);
     }
 
     private RigChoices with(LimitChoices other) {
-        return new RigChoices(focusMetres, tolerance, other, bracket, blocks, recording, panorama, script);
+        return new RigChoices(focusMetres, tolerance, other, bracket, blocks, recording, panorama, script, scene);
     }
 
     private RigChoices with(Recording other) {
-        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, other, panorama, script);
+        return new RigChoices(focusMetres, tolerance, limits, bracket, blocks, other, panorama, script, scene);
     }
 
     /**

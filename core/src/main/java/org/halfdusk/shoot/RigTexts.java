@@ -1,9 +1,14 @@
 package org.halfdusk.shoot;
 
+import java.util.Locale;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.exposure.Ladder;
+import org.halfdusk.exposure.LampPower;
+import org.halfdusk.exposure.MeterReading;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.photometry.FNumber;
+import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.trailing.Mount;
 import org.halfdusk.trailing.Tolerance;
@@ -32,9 +37,74 @@ final class RigTexts {
 
     /** Azimuth, altitude and roll, degrees. */
     static final Codec<Framing> AIM =
-            new Codec<>(RigTexts::aim, RigTexts::text, f -> text(f).replace(" ", "° ") + "°", new Codec.Asked.Line());
+            new Codec<>(RigTexts::aim, RigTexts::text, f -> text(f).replace(" ", "° ") + "°", new Codec.Asked.Line(""));
+
+    /** "EV 3", or time, aperture and ISO as a meter shows them: "1/2 f/4 ISO 400". Kept to a hundredth of a stop. */
+    static final Codec<MeterReading> READING = Codec.of(
+                    RigTexts::reading, (MeterReading r) -> "EV " + TypedNumber.plain(hundredths(r.ev())))
+            .like("EV 3, or 1/2 f/4 ISO 400");
+
+    /** "95 lux" as measured at a metre, or what its box says, "300 lm 40°". Kept as lux. */
+    static final Codec<LampPower> LAMP = Codec.of(
+                    RigTexts::lamp, (LampPower l) -> TypedNumber.plain(hundredths(l.luxAtOneMetre())) + " lux")
+            .like("95 lux at 1 m, or 300 lm 40°");
+
+    private static final Range DIVISOR = Range.of("divisor of the metered time", 1, 64_000);
 
     private RigTexts() {}
+
+    private static double hundredths(double x) {
+        return Math.rint(100 * x) / 100;
+    }
+
+    private static MeterReading reading(String text) {
+        String bare =
+                text.replaceAll("(?i)\\b(ev|iso)\\b|f/|″|(?<=[\\d ])s\\b", " ").strip();
+        String[] p = bare.split("\\s+");
+        if (p.length == 1) {
+            return new MeterReading(hundredths(MeterReading.EV.read(p[0])));
+        }
+        if (p.length != 3) {
+            throw new IllegalArgumentException("meter reading “" + TypedNumber.shown(text)
+                    + "” is not understood; write EV 3, or time, aperture and ISO as 1/2 f/4 ISO 400");
+        }
+        Faults faults = new Faults();
+        double seconds = faults.or(1.0, () -> seconds(p[0]));
+        double aperture = faults.or(1.0, () -> FNumber.RANGE.read(p[1]));
+        int iso = faults.or(100, () -> Iso.RANGE.whole(p[2]));
+        faults.refuse();
+        return new MeterReading(hundredths(
+                MeterReading.of(seconds, FNumber.of(aperture), Iso.of(iso)).ev()));
+    }
+
+    /** As a dial has it: 4, 0.5 or 1/2. */
+    private static double seconds(String text) {
+        int bar = text.indexOf('/');
+        return bar < 1
+                ? MeterReading.SECONDS.read(text)
+                : MeterReading.SECONDS.check(
+                        DIVISOR.read(text.substring(0, bar)) / DIVISOR.read(text.substring(bar + 1)));
+    }
+
+    private static LampPower lamp(String text) {
+        String typed = text.toLowerCase(Locale.ROOT);
+        if (typed.endsWith("lux") || typed.endsWith("lx")) {
+            return new LampPower(hundredths(LampPower.LUX.read(typed.substring(0, typed.lastIndexOf('l')))));
+        }
+        int unit = typed.indexOf("lm");
+        if (unit < 1) {
+            throw new IllegalArgumentException("lamp “" + TypedNumber.shown(text)
+                    + "” is not understood; write 95 lux as measured at 1 m, or 300 lm 40° from its box");
+        }
+        String beam = typed.substring(unit + 2).replace("°", "").strip();
+        Faults faults = new Faults();
+        double lumen = faults.or(1.0, () -> LampPower.LUMEN.read(typed.substring(0, unit)));
+        double width = beam.isEmpty()
+                ? LampPower.USUAL_BEAM
+                : faults.or(LampPower.USUAL_BEAM, () -> LampPower.BEAM.read(beam));
+        faults.refuse();
+        return new LampPower(hundredths(LampPower.ofLumen(lumen, width).luxAtOneMetre()));
+    }
 
     /** The parts of a text, or a refusal that says what they are. */
     private static String[] parts(String what, String text, int count, String meant) {

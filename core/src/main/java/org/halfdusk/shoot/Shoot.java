@@ -92,7 +92,8 @@ public record Shoot(
         public Wishes wishes(Sensor sensor, List<Support> supports) {
             Wishes limited = wishes.with(choices.limits().with(supports))
                     .with(new Phases(
-                            choices.recording().jpeg(), choices.script().phases()));
+                            choices.recording().jpeg(), choices.script().phases()))
+                    .with(choices.scene().metered());
             return choices.tolerance()
                     .map(t -> limited.withBudget(Wishes.BUDGET.clamped(Math.rint(10 * t.budgetPx(sensor)) / 10)))
                     .orElse(limited);

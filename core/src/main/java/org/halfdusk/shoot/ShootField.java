@@ -162,6 +162,12 @@ public final class ShootField {
                     RigChoices.FIELDS.stream().map(ShootField::ofChoices))
             .toList();
 
+    /** What a person's own meter says, and what they give more or less. */
+    public static final List<Field<Shoot, ?>> OF_METER = SceneChoices.ofShoot(SceneChoices.OF_METER);
+
+    /** Light that they bring. */
+    public static final List<Field<Shoot, ?>> OF_OWN_LIGHT = SceneChoices.ofShoot(SceneChoices.OF_OWN_LIGHT);
+
     private static final Map<Subject, List<Field<Shoot, ?>>> ALL = new EnumMap<>(Subject.class);
 
     static {

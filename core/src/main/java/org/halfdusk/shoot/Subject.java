@@ -7,5 +7,6 @@ public enum Subject {
     MOON,
     LUNAR_ECLIPSE,
     SOLAR_ECLIPSE,
-    FIREWORKS
+    FIREWORKS,
+    TOWN
 }

@@ -20,6 +20,8 @@ import org.halfdusk.shoot.moon.MoonWish;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.solareclipse.SolarEclipseWish;
+import org.halfdusk.shoot.town.TownPlanner;
+import org.halfdusk.shoot.town.TownWish;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.shoot.trails.TrailsWish;
 
@@ -35,7 +37,8 @@ public sealed interface SubjectPlanner<N extends SubjectNight, W extends Wish>
                 MoonPlanner,
                 LunarEclipsePlanner,
                 SolarEclipsePlanner,
-                FireworksPlanner {
+                FireworksPlanner,
+                TownPlanner {
     /** One for each subject. */
     static List<SubjectPlanner<?, ?>> all(Ephemeris ephemeris) {
         return List.of(
@@ -44,7 +47,8 @@ public sealed interface SubjectPlanner<N extends SubjectNight, W extends Wish>
                 new MoonPlanner(),
                 new LunarEclipsePlanner(ephemeris),
                 new SolarEclipsePlanner(),
-                new FireworksPlanner());
+                new FireworksPlanner(),
+                new TownPlanner());
     }
 
     Subject subject();
@@ -63,6 +67,7 @@ public sealed interface SubjectPlanner<N extends SubjectNight, W extends Wish>
             case LUNAR_ECLIPSE -> LunarEclipseWish.KIND;
             case SOLAR_ECLIPSE -> SolarEclipseWish.KIND;
             case FIREWORKS -> FireworksWish.KIND;
+            case TOWN -> TownWish.KIND;
         };
     }
 
@@ -80,6 +85,7 @@ public sealed interface SubjectPlanner<N extends SubjectNight, W extends Wish>
             case LUNAR_ECLIPSE -> LunarEclipsePlanner.TRAITS;
             case SOLAR_ECLIPSE -> SolarEclipsePlanner.TRAITS;
             case FIREWORKS -> FireworksPlanner.TRAITS;
+            case TOWN -> TownPlanner.TRAITS;
         };
     }
 

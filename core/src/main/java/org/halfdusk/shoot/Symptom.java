@@ -10,14 +10,17 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Metered;
 import org.halfdusk.trailing.School;
 import org.halfdusk.trailing.StarTrails;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.typed.Field;
+import org.halfdusk.typed.TypedNumber;
 
 /** What a test frame shows to be wrong, and the one thing to change for it. */
 public enum Symptom {
     LEFT_EDGE,
+    THIN_CLOUD,
     CLIPPED,
     DASHES,
     WINGS,
@@ -28,16 +31,22 @@ public enum Symptom {
     SPARKS_SHORT,
     DISC_WHITE,
     DISC_DARK,
-    DISC_DOUBLED;
+    DISC_DOUBLED,
+    TOWN_WHITE,
+    TOWN_BLACK,
+    LAMPS_DULL;
 
     /** What frames of stars show. */
-    public static final List<Symptom> OF_STARS = List.of(LEFT_EDGE, CLIPPED, DASHES, WINGS, SOFT);
+    public static final List<Symptom> OF_STARS = List.of(LEFT_EDGE, CLIPPED, DASHES, WINGS, THIN_CLOUD, SOFT);
 
     /** What frames of moving sparks show, whose brightness no time sets. */
     public static final List<Symptom> OF_SPARKS = List.of(BURSTS_WHITE, BURSTS_FAINT, BURSTS_PILED, SPARKS_SHORT, SOFT);
 
     /** What frames of the sun's or the moon's disc show. */
     public static final List<Symptom> OF_DISCS = List.of(DISC_WHITE, DISC_DARK, DISC_DOUBLED, SOFT);
+
+    /** What frames of a lit town show. */
+    public static final List<Symptom> OF_TOWNS = List.of(TOWN_WHITE, TOWN_BLACK, LAMPS_DULL, SOFT);
 
     /**
      * One change.
@@ -81,15 +90,38 @@ public enum Symptom {
             case CLIPPED -> iso(s, s.iso().times(0.5).nearest(isos), trail);
             case DASHES -> shorter(rig, s, trails);
             case WINGS -> stoppedDown(rig, s, trail);
-            case SOFT -> Remedy.none(trail);
+            case SOFT, THIN_CLOUD -> Remedy.none(trail);
             case BURSTS_WHITE ->
                 aperture(rig, s, 1).orElseGet(() -> iso(s, s.iso().times(0.5).nearest(isos), trail));
             case BURSTS_FAINT ->
                 aperture(rig, s, -1).orElseGet(() -> iso(s, s.iso().times(2).nearest(isos), trail));
-            case BURSTS_PILED, DISC_WHITE, DISC_DOUBLED -> time(rig, s, trails, 0.5);
-            case SPARKS_SHORT -> time(rig, s, trails, 2);
+            case BURSTS_PILED, DISC_WHITE, DISC_DOUBLED, TOWN_WHITE -> time(rig, s, trails, 0.5);
+            case SPARKS_SHORT, TOWN_BLACK -> time(rig, s, trails, 2);
+            case LAMPS_DULL -> aperture(rig, s, 1).orElseGet(() -> Remedy.none(trail));
             case DISC_DARK -> iso(s, s.iso().times(2).nearest(isos), trail);
         };
+    }
+
+    /** Thin cloud takes about so much of the stars' light†, stops. */
+    public static final double THIN_CLOUD_STOPS = 0.7;
+
+    /** For a plan as it is set: what is seen may shift all of it. */
+    public Remedy remedy(Plan plan) {
+        if (this != THIN_CLOUD) {
+            return remedy(plan.rig(), plan.setting(), plan.trails());
+        }
+        double now = plan.wishes().metered().plusStops();
+        double more = Metered.PLUS.clamped(now + THIN_CLOUD_STOPS);
+        double trail = plan.trails().middlePx(plan.setting().shutter().realSeconds());
+        return more - now < THIN_CLOUD_STOPS / 2
+                ? Remedy.none(trail)
+                : Remedy.of(
+                        new Change<>(
+                                SceneChoices.ofShoot(SceneChoices.PLUS),
+                                more,
+                                "+" + TypedNumber.plain(more) + " stops"),
+                        more - now,
+                        trail);
     }
 
     private static Remedy iso(Setting s, Iso iso, double trail) {

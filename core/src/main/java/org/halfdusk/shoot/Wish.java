@@ -7,11 +7,12 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipseWish;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.shoot.moon.MoonWish;
 import org.halfdusk.shoot.solareclipse.SolarEclipseWish;
+import org.halfdusk.shoot.town.TownWish;
 import org.halfdusk.shoot.trails.TrailsWish;
 
 /** What a person wishes of a subject itself, beside the exposure. */
 public sealed interface Wish
-        permits MilkyWayWish, TrailsWish, MoonWish, LunarEclipseWish, SolarEclipseWish, FireworksWish {
+        permits MilkyWayWish, TrailsWish, MoonWish, LunarEclipseWish, SolarEclipseWish, FireworksWish, TownWish {
     /** Minutes as people wish them, to the second. */
     static Duration minutes(double minutes) {
         return Duration.ofSeconds(Math.round(minutes * 60));

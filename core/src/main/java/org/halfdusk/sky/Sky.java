@@ -101,6 +101,9 @@ public final class Sky {
     }
 
     private Vector meridian(Body body, Moment m, double siderealRad) {
+        if (body == Body.CELESTIAL_POLE) {
+            return new Vector(0, 0, observer.latitudeDegrees() < 0 ? -1 : 1);
+        }
         if (body == Body.BAND_TOP) {
             Vector top = bandTop(horizon(meridian(Body.GALACTIC_NORTH_POLE, m, siderealRad)));
             return new Vector(

@@ -37,10 +37,13 @@ public final class FrameTrails implements StarTrails {
 
     private final Vector pole;
     private final PeriodicError periodic;
+    private final double blurPx;
     private final List<Vector> middle;
     private final List<Vector> whole;
 
-    private FrameTrails(Projection projection, Sensor sensor, Vector turning, Vector pole, PeriodicError periodic) {
+    private FrameTrails(
+            Projection projection, Sensor sensor, Vector turning, Vector pole, PeriodicError periodic, double blurPx) {
+        this.blurPx = blurPx;
         this.projection = projection;
         this.sensor = sensor;
         this.turning = turning;
@@ -75,7 +78,8 @@ public final class FrameTrails implements StarTrails {
                 rig.camera().sensor(),
                 turning,
                 pole,
-                mount.turns() ? periodic : PeriodicError.NONE);
+                mount.turns() ? periodic : PeriodicError.NONE,
+                Trailing.blurPx(rig));
     }
 
     /** The ground's own motion on a turning mount, which goes with the axis. */
@@ -85,7 +89,8 @@ public final class FrameTrails implements StarTrails {
                 rig.camera().sensor(),
                 pole.times(mount.groundShare()),
                 pole,
-                PeriodicError.NONE);
+                PeriodicError.NONE,
+                Trailing.blurPx(rig));
     }
 
     private List<Vector> points(int columns, int rows, double share) {
@@ -152,6 +157,11 @@ public final class FrameTrails implements StarTrails {
     /** The longest way in the whole frame. */
     public Trailing.Path worstPath(double seconds) {
         return longest(whole, seconds);
+    }
+
+    @Override
+    public double blurPx() {
+        return blurPx;
     }
 
     @Override

@@ -1,5 +1,6 @@
 package org.halfdusk.trailing;
 
+import java.util.List;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.FNumber;
@@ -50,7 +51,7 @@ public enum School {
         double f = s.focalMm();
         double rate = s.trails().rate();
         double limit = switch (this) {
-            case DIVIDE_500_EQUIVALENT -> 500 / (f * s.cropFactor() * rate);
+            case DIVIDE_500_EQUIVALENT -> divided(EQUIVALENT_DIVIDEND, s);
             case DIVIDE_BY_SENSOR -> sensorConstant(s.cropFactor()) / (f * rate);
             case NPF_1 -> aperturePixel(s);
             case NPF_2 -> 2 * aperturePixel(s);
@@ -58,6 +59,17 @@ public enum School {
             case PIXEL_BUDGET -> s.trails().seconds(s.budgetPx());
         };
         return Math.min(limit, LONGEST_SECONDS);
+    }
+
+    /** That of {@link #DIVIDE_500_EQUIVALENT}. */
+    public static final int EQUIVALENT_DIVIDEND = 500;
+
+    /** Dividends in use, from careful to careless. */
+    public static final List<Integer> DIVIDENDS = List.of(300, 400, 500, 600);
+
+    /** The divide rule with another dividend: C ÷ (focal length × crop factor), s, at most an hour. */
+    public static double divided(double dividend, Setup s) {
+        return Math.min(dividend / (s.focalMm() * s.cropFactor() * s.trails().rate()), LONGEST_SECONDS);
     }
 
     /** The dividend by class of sensor: the published ones to about four-thirds, 500 ÷ crop for others. */

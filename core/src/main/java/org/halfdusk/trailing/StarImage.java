@@ -13,9 +13,14 @@ public final class StarImage {
 
     /** Brightness of size × size pixels about the star, row by row from the top, in units of a still star's peak. */
     public static double[][] of(Trailing.Path path, int size) {
+        return of(path, Trailing.BLUR_PX, size);
+    }
+
+    /** The same through a lens of another blur. @param blurPx standard deviation, px, above 0 */
+    public static double[][] of(Trailing.Path path, double blurPx, int size) {
         double[][] light = new double[size][size];
         double middle = (size - 1) / 2.0;
-        double twiceVariance = 2 * Trailing.BLUR_PX * Trailing.BLUR_PX;
+        double twiceVariance = 2 * blurPx * blurPx;
         for (int step = 0; step < STEPS; step++) {
             double share = (step + 0.5) / STEPS - 0.5;
             double x = middle + share * path.dx();

@@ -2,6 +2,11 @@ package org.halfdusk.trailing;
 
 /** How stars trail over a frame: what the schools of the longest time ask of it. */
 public interface StarTrails {
+    /** Blur of a star as a standard deviation, px. */
+    default double blurPx() {
+        return Trailing.BLUR_PX;
+    }
+
     /** How fast the sky turns over the sensor, in shares of the Earth's rate: 1 on a tripod, 0 on a mount that turns with it. */
     double rate();
 

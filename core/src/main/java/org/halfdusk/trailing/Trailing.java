@@ -132,8 +132,28 @@ public record Trailing(
         return sin < 1e-9 ? 1 : imaging.radius(Math.atan2(sin, ahead)) / sin;
     }
 
+    /**
+     * Blur of a rig's own stars as a standard deviation, px: as frames have shown it, otherwise {@link #BLUR_PX}; not under half a pixel's,
+     * which the pixel's own width makes.
+     */
+    public static double blurPx(Rig rig) {
+        return rig.measured()
+                .starMicrons()
+                .map(m -> Math.max(
+                        BLUR_PX / 2, m.value() / rig.camera().sensor().pixelPitchMicrometres() / WIDTH_OF_BLUR))
+                .orElse(BLUR_PX);
+    }
+
+    /** Full width at half height of a Gaussian, in standard deviations. */
+    private static final double WIDTH_OF_BLUR = 2 * Math.sqrt(2 * Math.log(2));
+
     /** Length-to-width of a recorded star with a trail of the given length: √(1 + L²/(12 σ²)). */
     public static double elongation(double trailPx) {
-        return Math.sqrt(1 + trailPx * trailPx / (12 * BLUR_PX * BLUR_PX));
+        return elongation(trailPx, BLUR_PX);
+    }
+
+    /** The same for a lens whose stars are otherwise blurred. @param blurPx standard deviation σ, px, above 0 */
+    public static double elongation(double trailPx, double blurPx) {
+        return Math.sqrt(1 + trailPx * trailPx / (12 * blurPx * blurPx));
     }
 }

@@ -20,8 +20,8 @@ public record Codec<T>(
         Function<String, T> reader, Function<T, String> writer, Function<T, String> wording, Asked asked) {
     /** How a form asks for a value. */
     public sealed interface Asked {
-        /** As a line of text. */
-        record Line() implements Asked {}
+        /** As a line of text. @param example of what is meant, may be empty */
+        record Line(String example) implements Asked {}
 
         /** As a number; nothing is an answer too where it says so. */
         record Number(String unit, boolean perhaps) implements Asked {}
@@ -41,7 +41,12 @@ public record Codec<T>(
 
     /** Asked for as a line, worded as it is written. */
     public static <T> Codec<T> of(Function<String, T> reader, Function<T, String> writer) {
-        return new Codec<>(reader, writer, writer, new Asked.Line());
+        return new Codec<>(reader, writer, writer, new Asked.Line(""));
+    }
+
+    /** The same, asked for with an example. */
+    public Codec<T> like(String example) {
+        return new Codec<>(reader, writer, wording, new Asked.Line(example));
     }
 
     /** A text in its one written form. */

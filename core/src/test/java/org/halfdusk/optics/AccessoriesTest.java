@@ -54,7 +54,8 @@ class AccessoriesTest {
                 OptionalDouble.of(1.3),
                 0,
                 0,
-                IntervalTimer.USUAL);
+                IntervalTimer.USUAL,
+                ReadNoise.STEADY);
         assertTrue(film.film());
         assertThrows(
                 IllegalArgumentException.class,
@@ -77,6 +78,7 @@ class AccessoriesTest {
                         OptionalDouble.of(1.3),
                         0,
                         0,
-                        IntervalTimer.USUAL));
+                        IntervalTimer.USUAL,
+                        ReadNoise.STEADY));
     }
 }

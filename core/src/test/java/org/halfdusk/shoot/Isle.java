@@ -10,6 +10,7 @@ import org.halfdusk.light.DarkSite;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.SkyBrightness;
@@ -70,7 +71,8 @@ public final class Isle {
                 film,
                 0.01,
                 0.01,
-                IntervalTimer.USUAL);
+                IntervalTimer.USUAL,
+                ReadNoise.STEADY);
     }
 
     public static Rig rig(Lens lens, double focalMm) {

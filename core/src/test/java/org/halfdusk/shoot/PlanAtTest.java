@@ -21,6 +21,7 @@ import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonPlanner;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
+import org.halfdusk.shoot.town.TownPlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -41,6 +42,7 @@ class PlanAtTest {
                 plan(new LunarEclipsePlanner(ReferenceTable.EPHEMERIS), Isle.TELE, LocalDate.of(2028, 12, 31));
             case SOLAR_ECLIPSE -> plan(new SolarEclipsePlanner(), Isle.TELE, LocalDate.of(2027, 8, 2));
             case FIREWORKS -> plan(new FireworksPlanner(), Isle.STANDARD, LocalDate.of(2027, 8, 15));
+            case TOWN -> plan(new TownPlanner(), Isle.STANDARD, LocalDate.of(2027, 6, 11));
         };
     }
 

@@ -11,11 +11,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.halfdusk.shoot.fireworks.FireworksWish;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.moon.MoonWish;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.trailing.Mount;
+import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Field;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,6 +39,7 @@ class ShootFieldTest {
             "HAND",
             "OUTSIDE",
             "CYGNUS",
+            "95 lux",
             "CRESCENT",
             "ND4",
             "LUNAR",
@@ -70,7 +73,7 @@ class ShootFieldTest {
         Map<String, String> before = ShootField.texts(shoot);
         assertEquals(ShootField.of(subject).size(), before.size(), "names are unique");
         for (Field<Shoot, ?> field : ShootField.of(subject)) {
-            String text = TRIED.stream()
+            String text = Stream.concat(TRIED.stream(), options(field))
                     .filter(t -> taken(field, t) && !field.codec().normal(t).equals(before.get(field.name())))
                     .findFirst()
                     .orElseThrow(() -> new AssertionError("nothing to try in " + field.name()));
@@ -87,6 +90,13 @@ class ShootFieldTest {
 
     private static <T> Shoot set(Field<Shoot, T> field, Shoot from, Shoot to) {
         return field.with(from, field.of(to));
+    }
+
+    /** What a choice offers is tried too. */
+    private static Stream<String> options(Field<Shoot, ?> field) {
+        return field.codec().asked() instanceof Codec.Asked.Choice c
+                ? c.options().stream().map(Codec.Option::text)
+                : Stream.empty();
     }
 
     private static boolean taken(Field<Shoot, ?> field, String text) {

@@ -16,6 +16,7 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Kits;
@@ -260,6 +261,7 @@ public final class StoredKits implements Kits {
         r.setTimerStep(c.timer().step().name());
         r.setTimerFrom(c.timer().from().name());
         r.setTimerLargest((long) c.timer().largest());
+        r.setReadNoise(c.readNoise().name());
     }
 
     private static Kept<Camera> camera(CameraRecord r) {
@@ -290,7 +292,8 @@ public final class StoredKits implements Kits {
                 new IntervalTimer(
                         IntervalTimer.Step.valueOf(r.getTimerStep()),
                         IntervalTimer.From.valueOf(r.getTimerFrom()),
-                        r.getTimerLargest().intValue()));
+                        r.getTimerLargest().intValue()),
+                ReadNoise.valueOf(r.getReadNoise()));
         return new Kept<>(r.getId(), camera);
     }
 

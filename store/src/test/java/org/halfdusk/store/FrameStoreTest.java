@@ -28,6 +28,7 @@ import org.halfdusk.frame.FrameReading;
 import org.halfdusk.frame.Solution;
 import org.halfdusk.frame.Tones;
 import org.halfdusk.frame.disc.MoonDisc;
+import org.halfdusk.optics.FocusMark;
 import org.halfdusk.photometry.Measurement;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.review.Afterwards;
@@ -217,5 +218,28 @@ class FrameStoreTest {
         assertFalse(learning.forget(Learnt.Figure.PLACE_TOWARDS, 4));
         assertTrue(learning.forget(Learnt.Figure.PLACE_TOWARDS, 3));
         assertEquals(List.of(), learning.all());
+    }
+
+    /** Marks of focus: kept, read, hidden and brought back, so many of a lens and no more; a row that no rule lets through is not there. */
+    @Test
+    void marksOfFocus() throws Exception {
+        StoredFocusMarks marks = new StoredFocusMarks(database, Clock.fixed(AT, ZoneOffset.UTC));
+        long lens = database.dsl().fetchOne("SELECT min(id) FROM lens").get(0, Long.class);
+        FocusMark one = new FocusMark(lens, 18, OptionalDouble.of(9.5), "tape on the 4", AT);
+        FocusMark bare = new FocusMark(lens, 24, OptionalDouble.empty(), "line on line", AT);
+        long first = marks.add(one);
+        marks.add(bare);
+        assertEquals(List.of(bare, one), marks.of(lens).stream().map(Kept::it).toList(), "the newest first");
+        assertEquals(List.of(), marks.of(lens + 1000));
+        assertTrue(marks.remove(first));
+        assertFalse(marks.remove(first));
+        assertEquals(List.of(bare), marks.all().stream().map(Kept::it).toList());
+        assertTrue(marks.restore(first));
+        database.dsl().execute("UPDATE focus_mark SET mark = '' WHERE id = " + first);
+        assertEquals(List.of(bare), marks.all().stream().map(Kept::it).toList());
+        for (int i = 2; i < FocusMark.MOST; i++) {
+            marks.add(new FocusMark(lens, 18, OptionalDouble.empty(), "mark " + i, AT));
+        }
+        assertThrows(IllegalArgumentException.class, () -> marks.add(one));
     }
 }

@@ -10,6 +10,7 @@ import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.kept.AllOrNothing;
+import org.halfdusk.shoot.kept.FocusMarks;
 import org.halfdusk.shoot.kept.Forecasts;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.KeptSettings;
@@ -26,6 +27,7 @@ import org.halfdusk.shoot.search.CalendarEvents;
 import org.halfdusk.store.Database;
 import org.halfdusk.store.Facts;
 import org.halfdusk.store.StoredCalendarEvents;
+import org.halfdusk.store.StoredFocusMarks;
 import org.halfdusk.store.StoredForecasts;
 import org.halfdusk.store.StoredFrames;
 import org.halfdusk.store.StoredKits;
@@ -148,6 +150,11 @@ class Composition {
     @Bean
     Learning learning(Database database) {
         return new StoredLearning(database);
+    }
+
+    @Bean
+    FocusMarks focusMarks(Database database, Clock clock) {
+        return new StoredFocusMarks(database, clock);
     }
 
     @Bean

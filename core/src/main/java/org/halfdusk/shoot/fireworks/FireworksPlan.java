@@ -28,13 +28,18 @@ import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.time.Interval;
 
-/** A fireworks shoot answered. */
+/**
+ * A fireworks shoot answered.
+ *
+ * @param smoke where it goes by the forecast; nothing where none reaches
+ */
 public record FireworksPlan(
         Place place,
         FireworksNight night,
         Rig rig,
         Framing framing,
         Show show,
+        Optional<Smoke> smoke,
         Wishes wishes,
         Instant moment,
         ApertureChoice aperture,
@@ -73,18 +78,25 @@ public record FireworksPlan(
     }
 
     public static FireworksPlan of(
-            Place place, FireworksNight night, Rig rig, Optional<Framing> framing, Wishes wishes, Show show) {
+            Place place,
+            FireworksNight night,
+            Rig rig,
+            Optional<Framing> framing,
+            Wishes wishes,
+            Show show,
+            Optional<Smoke> smoke) {
         Framing aim = framing.orElseGet(() -> aim(rig, show));
-        ApertureChoice aperture = ApertureChoice.preferring(USUAL_APERTURE, rig, wishes);
+        ApertureChoice aperture = ApertureChoice.preferring(
+                USUAL_APERTURE.stoppedDown(-wishes.metered().plusStops()), rig, wishes);
         List<Iso> isos = rig.camera().isos();
         Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
-        return new FireworksPlan(place, night, rig, aim, show, wishes, night.bestMoment(), aperture, iso);
+        return new FireworksPlan(place, night, rig, aim, show, smoke, wishes, night.bestMoment(), aperture, iso);
     }
 
     @Override
     public FireworksPlan at(Instant other) {
         return new FireworksPlan(
-                place, night, rig, framing, show, wishes, night.whole().nearest(other), aperture, iso);
+                place, night, rig, framing, show, smoke, wishes, night.whole().nearest(other), aperture, iso);
     }
 
     /** What is going on at its moment: the town before and after the show. */
@@ -188,6 +200,19 @@ public record FireworksPlan(
         };
     }
 
+    /** A self-timer's shortest delay, which those without a release are left with, s. */
+    public static final double SELF_TIMER_SECONDS = 2;
+
+    /**
+     * When to press after a launch of the largest shell is seen, so that the shutter opens on the last of its climb, with a delay between
+     * finger and shutter; negative where it is too late by then.
+     *
+     * @param delaySeconds 0 to 10
+     */
+    public double pressAfterLaunch(double delaySeconds) {
+        return Show.breakSeconds(show.largest()) - CLIMB_SECONDS - delaySeconds;
+    }
+
     /** With bulb any time to half a second by hand; otherwise the nearest mark. */
     public ShutterTime shutter(Scene scene) {
         double wished = seconds(scene);
@@ -226,7 +251,9 @@ public record FireworksPlan(
     @Override
     public double stopsOff() {
         double finale = scene() == Scene.FINALE ? 1 : scene() == Scene.TOWN ? -1 : 0;
-        return USUAL_APERTURE.stoppedDown(finale).stopsOver(setting().fNumber())
+        return USUAL_APERTURE
+                        .stoppedDown(finale - wishes.metered().plusStops())
+                        .stopsOver(setting().fNumber())
                 + setting().iso().stopsOver(USUAL_ISO);
     }
 
@@ -304,6 +331,11 @@ public record FireworksPlan(
 
     @Override
     public boolean timeBrightens() {
+        return false;
+    }
+
+    @Override
+    public boolean readingCounts() {
         return false;
     }
 }

@@ -53,7 +53,10 @@ public record FireworksPlanner() implements SubjectPlanner<FireworksNight, Firew
     @Override
     public Plan plan(
             Site site, FireworksNight night, Rig rig, Optional<Framing> framing, Wishes wishes, FireworksWish wish) {
-        return FireworksPlan.of(site.place(), night, rig, framing, wishes, wish.show());
+        Optional<Smoke> smoke = site.forecast()
+                .flatMap(f -> f.during(night.show()))
+                .flatMap(s -> Smoke.of(wish.show().azimuth().degrees(), s));
+        return FireworksPlan.of(site.place(), night, rig, framing, wishes, wish.show(), smoke);
     }
 
     /** A zoom about 35 mm: shells rise higher than one thinks. */

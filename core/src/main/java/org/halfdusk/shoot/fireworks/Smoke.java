@@ -7,8 +7,12 @@ import org.halfdusk.weather.Spell;
  * Where the smoke of a show goes as one stands facing it.
  *
  * @param windMetresPerSecond the strongest while it lasts
+ * @param acrossMetresPerSecond of it across the line of sight, to the right positive
  */
-public record Smoke(Drift drift, double windMetresPerSecond) {
+public record Smoke(Drift drift, double windMetresPerSecond, double acrossMetresPerSecond) {
+    /** Smoke of a burst hides later ones for about so long†, s. */
+    public static final double SECONDS = 30;
+
     /** Wind under which smoke hangs where it is, m/s: light air, Beaufort 1. */
     public static final double HANGS_METRES_PER_SECOND = 1.5;
 
@@ -31,18 +35,20 @@ public record Smoke(Drift drift, double windMetresPerSecond) {
     public static Optional<Smoke> of(double showAzimuthDegrees, Spell weather) {
         double wind = weather.mostWindMetresPerSecond();
         if (wind < HANGS_METRES_PER_SECOND) {
-            return Optional.of(new Smoke(Drift.HANGS, wind));
+            return Optional.of(new Smoke(Drift.HANGS, wind, 0));
         }
         if (weather.windFromDegrees().isEmpty()) {
             return Optional.empty();
         }
         double off = Math.IEEEremainder(weather.windFromDegrees().getAsDouble() - showAzimuthDegrees, 360);
+        // What comes from the right goes to the left.
+        double across = -wind * Math.sin(Math.toRadians(off));
         if (Math.abs(off) < ALONG_DEGREES) {
-            return Optional.of(new Smoke(Drift.TOWARDS_YOU, wind));
+            return Optional.of(new Smoke(Drift.TOWARDS_YOU, wind, across));
         }
         if (Math.abs(off) > 180 - ALONG_DEGREES) {
-            return Optional.of(new Smoke(Drift.AWAY, wind));
+            return Optional.of(new Smoke(Drift.AWAY, wind, across));
         }
-        return Optional.of(new Smoke(off > 0 ? Drift.LEFT : Drift.RIGHT, wind));
+        return Optional.of(new Smoke(off > 0 ? Drift.LEFT : Drift.RIGHT, wind, across));
     }
 }

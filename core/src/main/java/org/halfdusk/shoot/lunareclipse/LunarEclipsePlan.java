@@ -271,7 +271,8 @@ public record LunarEclipsePlan(
     public double stopsOff() {
         LunarExposure e = step(moment).exposure();
         Setting s = e.setting();
-        double wanted = EclipseGuide.seconds(s.fNumber(), s.iso(), e.q() - e.airStops() + e.skyStops());
+        double wanted = EclipseGuide.seconds(
+                s.fNumber(), s.iso(), e.q() - e.airStops() - wishes.metered().plusStops() + e.skyStops());
         return Stops.between(s.shutter().realSeconds(), wanted);
     }
 
@@ -361,5 +362,10 @@ public record LunarEclipsePlan(
     @Override
     public Optional<Recentring> recentring() {
         return Recentring.of(rig, wishes.limits(), night.sky(), Body.MOON, moment);
+    }
+
+    @Override
+    public boolean readingCounts() {
+        return false;
     }
 }

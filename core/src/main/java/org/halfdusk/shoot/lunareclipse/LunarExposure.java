@@ -76,14 +76,15 @@ public record LunarExposure(
     static LunarExposure of(Rig rig, double q, Apparent altitude, Wishes wishes, double limit, SkyBrightness behind) {
         double air = AIR.stopsBelowHigh(altitude);
         List<ShutterTime> times = ExposurePlan.times(rig);
-        ShutterTime longest = ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
+        ShutterTime longest = ShutterTime.within(limit, times);
         List<Iso> isos = rig.camera().isos();
         Iso lowest = isos.get(0);
         FNumber usual =
                 ApertureChoice.preferring(rig.sharpestAperture(), rig, wishes).fNumber();
         double sky = SkyExposure.guideValue(behind, SkyExposure.MOST_BEHIND);
-        double guide = Math.max(q - air, sky);
-        double skyStops = guide - (q - air);
+        double own = q - air - wishes.metered().plusStops();
+        double guide = Math.max(own, sky);
+        double skyStops = guide - own;
         Spent spent = Spent.TIME;
         FNumber n = usual;
         Iso iso = wishes.pinnedIso().orElse(lowest);

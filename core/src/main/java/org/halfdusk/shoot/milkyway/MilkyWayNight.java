@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.LightWindows;
@@ -15,6 +16,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
+import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
@@ -69,7 +71,8 @@ public record MilkyWayNight(
         Night night = Night.of(light.sky(), date, zone);
         Body part = wish.part();
         List<Interval> up = Interval.intersect(
-                high(night, wish), Windows.of(night.sky(), night.interval()).over(part, skyline));
+                Interval.intersect(high(night, wish), towards(night, wish)),
+                Windows.of(night.sky(), night.interval()).over(part, skyline));
         List<Interval> dark =
                 night.darkness() instanceof Darkness.NeverDark never && !broughtOut(part, light, never.at())
                         ? List.of()
@@ -96,6 +99,10 @@ public record MilkyWayNight(
             Instant at = within.nearest(never.at());
             return new Night.Sighting(at, night.sky().at(wish.part(), at));
         }
+        Optional<Azimuth> towards = wish.towards().azimuth();
+        if (towards.isPresent()) {
+            return night.nearestTo(wish.part(), towards.get(), within);
+        }
         return wish.arch()
                 ? night.nearestAltitude(wish.part(), ARCH_DEGREES, within)
                 : night.highest(wish.part(), within);
@@ -118,6 +125,22 @@ public record MilkyWayNight(
                         .toList()
                 : high;
     }
+
+    /** Spans in which the part stands over the wished direction; all of the night where none is wished. */
+    private static List<Interval> towards(Night night, MilkyWayWish wish) {
+        if (wish.towards().azimuth().isEmpty()) {
+            return List.of(night.interval());
+        }
+        Curve margin = Curve.of(
+                t -> wish.towards().margin(night.sky().at(wish.part(), Moment.instantOf(t))),
+                Moment.utDays(night.interval().start()),
+                Moment.utDays(night.interval().end()),
+                TOWARDS_STEP_DAYS);
+        return Curve.intervals(margin.spans(0, true));
+    }
+
+    /** Five minutes: it moves a degree or so meanwhile, and at least a degree to each side is wished. */
+    private static final double TOWARDS_STEP_DAYS = 1.0 / 288;
 
     /** What is left of the band's contrast where it never gets dark: the dark sky's light over that of the least light. */
     private static double contrast(Night night, SkyLight light, Instant best) {
@@ -238,7 +261,11 @@ public record MilkyWayNight(
         if (up.stream().noneMatch(c -> edge.equals(start ? c.start() : c.end()))) {
             return WindowLimit.Cause.MOON;
         }
-        double altitude = sky().altitudeDegrees(part(), Moment.utDays(edge));
+        HorizontalPosition at = sky().at(part(), edge);
+        if (wish.towards().azimuth().isPresent() && Math.abs(wish.towards().margin(at)) < AT_WISHED_DEGREES) {
+            return WindowLimit.Cause.DIRECTION;
+        }
+        double altitude = at.altitude().degrees();
         if (wish.arch() && Math.abs(altitude - HIGHEST_ARCH_DEGREES) < AT_WISHED_DEGREES) {
             return WindowLimit.Cause.OVERHEAD;
         }
@@ -258,7 +285,11 @@ public record MilkyWayNight(
         if (Interval.intersect(dark, up).isEmpty()) {
             double altitude = best.position().altitude().degrees();
             if (!Interval.intersect(dark, high(night, wish)).isEmpty()) {
-                return Optional.of(new NoWindow.CoreHidden(altitude));
+                return Optional.of(wish.towards()
+                        .azimuth()
+                        .<NoWindow>map(a ->
+                                new NoWindow.Elsewhere(best.position().azimuth().degrees(), a.degrees()))
+                        .orElseGet(() -> new NoWindow.CoreHidden(altitude)));
             }
             return Optional.of(
                     wish.arch() && altitude > HIGHEST_ARCH_DEGREES

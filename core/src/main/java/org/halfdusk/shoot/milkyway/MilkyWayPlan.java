@@ -2,10 +2,14 @@ package org.halfdusk.shoot.milkyway;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
@@ -15,6 +19,7 @@ import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
+import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
@@ -48,7 +53,8 @@ public record MilkyWayPlan(
     }
 
     private static MilkyWayPlan set(Place place, MilkyWayNight night, Rig rig, Framing aim, Instant at, Wishes wishes) {
-        SkyBrightness brightness = night.light().at(at).framed(aim.direction()).total();
+        SkyBrightness brightness =
+                wishes.metered().or(night.light().at(at).framed(aim.direction()).total());
         ExposurePlan exposure = ExposurePlan.of(rig, aim, night.sky().pole().direction(), brightness, wishes);
         return new MilkyWayPlan(place, night, rig, aim, at, exposure);
     }
@@ -101,11 +107,42 @@ public record MilkyWayPlan(
         return exposure.trails();
     }
 
+    /** The same sky through another lens, aimed as it is. */
+    public MilkyWayPlan through(Rig other) {
+        return set(place, night, other, framing, moment, wishes());
+    }
+
+    /** Where the arch's top comes in the frame, as a share of its height from below; nothing where it is outside. */
+    public OptionalDouble topInFrame() {
+        Projection projection = Projection.of(framing, rig);
+        Projection.Point reach = projection.reach(rig.camera().sensor());
+        return projection
+                .of(night.sky().at(Body.BAND_TOP, moment).direction())
+                .filter(p -> Math.abs(p.x()) < reach.x() && Math.abs(p.y()) < reach.y())
+                .map(p -> OptionalDouble.of(0.5 + p.y() / (2 * reach.y())))
+                .orElse(OptionalDouble.empty());
+    }
+
     /** Equal frames to be stacked. */
     public FrameRun stack() {
-        return new FrameRun(
-                exposure.shutter(), GAP_SECONDS, STACK_FRAMES, rig.camera().timer());
+        return unpeopled().run(STACK_FRAMES);
     }
+
+    private FrameRun run(int frames) {
+        return new FrameRun(
+                exposure.shutter(), GAP_SECONDS, frames, rig.camera().timer());
+    }
+
+    /** The same with nobody in the frame: who sways is no part of a stack, and need not hold its time back. */
+    private MilkyWayPlan unpeopled() {
+        ExposureLimits limits = wishes().limits();
+        return limits.personStands()
+                ? set(place, night, rig, framing, moment, wishes().with(limits.withoutPerson()))
+                : this;
+    }
+
+    /** Frames with a person: of five one has them still, with open eyes†. */
+    public static final int WITH_PERSON = 5;
 
     /** A stack about the best moment, inside the window where it fits, and a frame with the cap on. */
     @Override
@@ -114,20 +151,27 @@ public record MilkyWayPlan(
     }
 
     private List<Block> blocks(Interval window) {
-        FrameRun run = stack();
+        MilkyWayPlan alone = unpeopled();
+        FrameRun run = alone.run(STACK_FRAMES);
         Duration length = Duration.ofMillis(Math.round(run.durationSeconds() * 1000));
         Instant latest = window.end().minus(length);
         Instant wished = night.bestMoment().minus(length.dividedBy(2));
         Instant start = wished.isAfter(latest) ? latest : wished;
         start = Block.onTheSecond(start.isBefore(window.start()) ? window.start() : start);
-        Block stack = Block.of(Block.Kind.STACK, start, run, setting());
-        if (rig.camera().film()) {
-            return List.of(stack);
+        List<Block> blocks = new ArrayList<>();
+        if (wishes().limits().personStands()) {
+            Block people = Block.of(Block.Kind.PEOPLE, start, run(WITH_PERSON), setting());
+            blocks.add(people);
+            start = Block.onTheSecond(people.end().plusSeconds(10));
         }
-        FrameRun one = new FrameRun(exposure.shutter(), 0, 1);
-        return List.of(
-                stack,
-                Block.of(Block.Kind.DARK_FRAME, Block.onTheSecond(stack.end().plusSeconds(10)), one, setting()));
+        Block stack = Block.of(Block.Kind.STACK, start, run, alone.setting());
+        blocks.add(stack);
+        if (!rig.camera().film()) {
+            FrameRun one = new FrameRun(alone.exposure.shutter(), 0, 1);
+            blocks.add(Block.of(
+                    Block.Kind.DARK_FRAME, Block.onTheSecond(stack.end().plusSeconds(10)), one, alone.setting()));
+        }
+        return List.copyOf(blocks);
     }
 
     /** When the wished part stands straight over an object in the main window, and how far above its top, degrees. */

@@ -71,7 +71,7 @@ public record MilkyWayPlanner() implements SubjectPlanner<MilkyWayNight, MilkyWa
     @Override
     public MilkyWayWish initialWish(Place place, Preferences preferences) {
         double lowest = preferences.lowestCoreDegrees();
-        return new MilkyWayWish(coreClimbs(place, lowest) ? Body.GALACTIC_CENTRE : Body.CYGNUS, lowest);
+        return MilkyWayWish.of(coreClimbs(place, lowest) ? Body.GALACTIC_CENTRE : Body.CYGNUS, lowest);
     }
 
     @Override

@@ -1,6 +1,9 @@
 package org.halfdusk.shoot.milkyway;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
@@ -13,8 +16,10 @@ import org.halfdusk.typed.Range;
  *
  * @param part of the band; its top stands for the whole arch
  * @param lowestDegrees altitude under which that part is not wanted, 0 to 60
+ * @param towards over which direction
+ * @param red whether the camera is modified for the red of hydrogen
  */
-public record MilkyWayWish(Body part, double lowestDegrees) implements Wish {
+public record MilkyWayWish(Body part, double lowestDegrees, Towards towards, boolean red) implements Wish {
     public static final Range LOWEST_CORE_RANGE = new Range("lowest core altitude", 0, 60, "°");
     private static final Range LOWEST_RANGE = new Range("lowest altitude", 0, 60, "°");
 
@@ -30,17 +35,57 @@ public record MilkyWayWish(Body part, double lowestDegrees) implements Wish {
                     new Codec.Chosen<>(Body.ORION, "ORION", "the band beside Orion"),
                     new Codec.Chosen<>(Body.CARINA, "CARINA", "Carina")),
             MilkyWayWish::part,
-            (w, v) -> new MilkyWayWish(v, w.lowestDegrees));
+            (w, v) -> new MilkyWayWish(v, w.lowestDegrees, w.towards, w.red));
 
     public static final Field<MilkyWayWish, Double> LOWEST = Field.number(
-            "CORE_LOWEST", LOWEST_RANGE, MilkyWayWish::lowestDegrees, (w, v) -> new MilkyWayWish(w.part, v));
+            "CORE_LOWEST",
+            LOWEST_RANGE,
+            MilkyWayWish::lowestDegrees,
+            (w, v) -> new MilkyWayWish(w.part, v, w.towards, w.red));
 
-    public static final WishKind<MilkyWayWish> KIND =
-            new WishKind<>(MilkyWayWish.class, core(MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES), List.of(PART, LOWEST));
+    /** Nothing for any direction. */
+    public static final Field<MilkyWayWish, OptionalDouble> TOWARDS = new Field<>(
+            "BAND_TOWARDS",
+            Towards.AZIMUTH.what(),
+            Codec.perhaps(Towards.AZIMUTH),
+            w -> w.towards.azimuth().map(a -> OptionalDouble.of(a.degrees())).orElse(OptionalDouble.empty()),
+            (w, v) -> w.over(new Towards(
+                    v.isPresent() ? Optional.of(Azimuth.ofDegrees(v.getAsDouble() % 360)) : Optional.empty(),
+                    w.towards.withinDegrees())));
+
+    private static final Field<MilkyWayWish, Double> WITHIN = Field.number(
+            "BAND_WITHIN",
+            Towards.WITHIN,
+            w -> w.towards.withinDegrees(),
+            (w, v) -> w.over(new Towards(w.towards.azimuth(), v)));
+
+    private static final Field<MilkyWayWish, Boolean> RED = new Field<>(
+            "BAND_RED",
+            "camera",
+            Codec.choice(
+                    "camera",
+                    new Codec.Chosen<>(false, "AS_BUILT", "as built"),
+                    new Codec.Chosen<>(true, "MODIFIED", "modified for red nebulae")),
+            MilkyWayWish::red,
+            (w, v) -> new MilkyWayWish(w.part, w.lowestDegrees, w.towards, v));
+
+    public static final WishKind<MilkyWayWish> KIND = new WishKind<>(
+            MilkyWayWish.class,
+            core(MilkyWayNight.DEFAULT_LOWEST_CORE_DEGREES),
+            List.of(PART, LOWEST, TOWARDS, WITHIN, RED));
 
     /** Of the core. */
     public static MilkyWayWish core(double lowestDegrees) {
-        return new MilkyWayWish(Body.GALACTIC_CENTRE, lowestDegrees);
+        return of(Body.GALACTIC_CENTRE, lowestDegrees);
+    }
+
+    /** Of a part of the band, wherever it stands. */
+    public static MilkyWayWish of(Body part, double lowestDegrees) {
+        return new MilkyWayWish(part, lowestDegrees, Towards.ANYWHERE, false);
+    }
+
+    private MilkyWayWish over(Towards other) {
+        return new MilkyWayWish(part, lowestDegrees, other, red);
     }
 
     /** Whether the whole arch is wished. */

@@ -19,6 +19,9 @@ public sealed interface NoWindow {
     /** The arch goes overhead while it is dark; how low its top gets then. */
     record ArchOverhead(double lowestWhileDarkDegrees) implements NoWindow {}
 
+    /** It is high enough while it is dark, but over another direction than is wished; where it stands at its best, degrees. */
+    record Elsewhere(double azimuthDegrees, double wishedDegrees) implements NoWindow {}
+
     /** Each holds for a while, never all at once. */
     record NeverTogether() implements NoWindow {}
 }

@@ -13,6 +13,8 @@ public record WindowLimit(Cause cause, Instant at) {
         MOON,
         CORE,
         SKYLINE,
-        OVERHEAD
+        OVERHEAD,
+        /** It comes over the wished direction, or leaves it. */
+        DIRECTION
     }
 }

@@ -54,6 +54,12 @@ public final class LandAndMoon {
         public double moonBrighterBy() {
             return Stops.between(landSeconds, moonSeconds);
         }
+
+        /** Whether one exposure holds both. */
+        public boolean together() {
+            double brighter = moonBrighterBy();
+            return brighter <= MOON_BRIGHTER_BY_AT_MOST && brighter >= -MOON_DARKER_BY_AT_MOST;
+        }
     }
 
     /** At a moment; the Moon below the horizon counts as on it. */

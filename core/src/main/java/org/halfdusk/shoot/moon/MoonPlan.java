@@ -5,9 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.Framing;
@@ -18,6 +18,7 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
+import org.halfdusk.shoot.TimeLimit;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
@@ -100,10 +101,49 @@ public record MoonPlan(
         return shot.stopsOff();
     }
 
-    /** Sharp until the moon, a long lens or a hand moves too much. */
+    /** Sharp until hand, long lens or the moon itself moves too much. */
     @Override
     public List<Zone> timeZones() {
-        return Zone.sharpUntil(shot.limitSeconds());
+        double motion = shot.limits().motion();
+        double steady = Math.min(motion, shot.steadySeconds());
+        return List.of(
+                new Zone(steady, Zone.Kind.SHARP),
+                new Zone(motion, handheld() ? Zone.Kind.HAND_SHAKES : Zone.Kind.LENS_SHAKES),
+                new Zone(Double.POSITIVE_INFINITY, Zone.Kind.BLURRED));
+    }
+
+    @Override
+    public List<TimeLimit> timeLimits() {
+        MoonShot.Limits l = shot.limits();
+        double stabilised = Math.pow(2, rig.camera().stabiliserStops());
+        List<TimeLimit> all = new ArrayList<>();
+        if (handheld()) {
+            if (stabilised > 1) {
+                all.add(new TimeLimit(TimeLimit.Kind.HAND_STABILISED, l.hand()));
+            }
+            all.add(new TimeLimit(TimeLimit.Kind.HAND, l.hand() / stabilised));
+        }
+        all.add(new TimeLimit(TimeLimit.Kind.MOTION, l.motion()));
+        return List.copyOf(all);
+    }
+
+    /** Nothing is taken longer than hand or lens are steady: what is wanted brighter gets more ISO. */
+    @Override
+    public double sharpSeconds(Instant at) {
+        return Math.min(Plan.super.sharpSeconds(at), shot.steadySeconds());
+    }
+
+    /** The same through other glass, its pins kept. */
+    public MoonPlan with(Rig other) {
+        return set(place, night, other, framing, wishes, moment, support, betweenBrackets);
+    }
+
+    /** Share of the picture that the lit disc takes, 0 to 1. */
+    public double shareOfFrame() {
+        double mm = disc(rig).millimetres();
+        double sensor = rig.camera().sensor().widthMm() * rig.camera().sensor().heightMm();
+        double lit = night.sky().moonPhase(moment).illuminatedFraction();
+        return Math.min(1, lit * Math.PI / 4 * mm * mm / sensor);
     }
 
     @Override
@@ -158,16 +198,14 @@ public record MoonPlan(
         if (!shot.visible()) {
             return List.of();
         }
-        List<Frame> frames = new ArrayList<>();
         PhaseChoice chosen = wishes.phases().of(Block.Kind.BRACKETS);
         List<Setting> bracket = bracket(chosen);
-        Duration every = chosen.cadence(betweenBrackets);
-        Instant t = Block.onTheSecond(span.start());
-        for (int i = 0; i < MOST_BRACKETS && t.isBefore(span.end()); i++) {
-            frames.addAll(Block.row(t, bracket, Duration.ofMillis(500)));
-            Instant after = frames.get(frames.size() - 1).close().plusSeconds(1);
-            t = t.plus(every).isAfter(after) ? t.plus(every) : after;
-        }
+        List<Frame> frames = Block.rows(
+                span,
+                chosen.cadence(betweenBrackets),
+                Duration.ofSeconds(1),
+                MOST_BRACKETS,
+                t -> Block.row(t, bracket, Duration.ofMillis(500)));
         return List.of(Block.of(Block.Kind.BRACKETS, frames));
     }
 
@@ -175,17 +213,15 @@ public record MoonPlan(
     private List<Setting> bracket(PhaseChoice chosen) {
         List<ShutterTime> marks = ExposurePlan.times(rig);
         Setting middle = chosen.over(setting(), marks, true);
-        if (chosen.frames().isPresent()) {
-            boolean fixed = wishes.pinnedIso().isPresent() || chosen.iso().isPresent();
-            return chosen.ladder().map(l -> bracket(middle, l, moment, fixed)).orElseGet(() -> List.of(middle));
-        }
-        return chosen.empty()
-                ? shot.bracket().stream().map(t -> middle.with(t, middle.iso())).toList()
-                : DoubleStream.of(0.5, 1, 2)
-                        .mapToObj(k -> middle.with(
-                                ShutterTime.nearest(middle.shutter().realSeconds() * k, marks), middle.iso()))
-                        .distinct()
-                        .toList();
+        return chosenBracket(middle, chosen).orElseGet(() -> bracket(middle, ABOUT, moment, fixesIso(chosen)));
+    }
+
+    /** A stop darker, right, a stop brighter. */
+    private static final Ladder ABOUT = new Ladder(3, 3);
+
+    /** The bracket of its moment as it is planned. */
+    public List<Setting> bracket() {
+        return bracket(wishes.phases().of(Block.Kind.BRACKETS));
     }
 
     /** By itself it is kept in the middle; over land the picture stands. */

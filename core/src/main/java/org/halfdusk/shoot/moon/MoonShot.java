@@ -2,11 +2,11 @@ package org.halfdusk.shoot.moon;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.MeterReading;
 import org.halfdusk.exposure.MoonExposure;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
@@ -14,6 +14,7 @@ import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.setting.ApertureChoice;
@@ -32,6 +33,7 @@ import org.halfdusk.time.Moment;
  * @param stopsOff from the rule to what was set, positive brighter: a mark's rounding, a pin, or a limit of the camera
  * @param skyStops by which the bright sky behind holds it under the rule; 0 in the dark
  * @param fixedIso whether a person fixed the ISO
+ * @param handheld whether it is held in the hand
  * @param visible whether the Moon's surface stands out from the sky at all
  */
 public record MoonShot(
@@ -47,6 +49,7 @@ public record MoonShot(
         double skyStops,
         boolean visible,
         boolean fixedIso,
+        boolean handheld,
         Circumstances circumstances) {
     /**
      * The Moon at a moment.
@@ -116,7 +119,9 @@ public record MoonShot(
         FNumber n = aperture.fNumber();
         Iso lowIso = Iso.of(rig.camera().lowestIso());
         double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR)
-                * Math.pow(2, moon.eclipse().stops());
+                * Math.pow(2, moon.eclipse().stops())
+                * Math.pow(2, wishes.metered().or(moon.surface()).over(moon.surface()) / Magnitudes.PER_STOP)
+                * wishes.metered().light();
         double sky = SkyExposure.guideValue(moon.sky(), SkyExposure.MOST_BEHIND);
         double atLowest = Math.min(rule, EclipseGuide.seconds(n, lowIso, sky));
         List<ShutterTime> times = ExposurePlan.times(rig);
@@ -142,6 +147,7 @@ public record MoonShot(
                 Stops.between(rule, atLowest),
                 moon.altitude().up() && moon.sky().atLeastAsDarkAs(moon.surface()),
                 wishes.pinnedIso().isPresent(),
+                support == Support.HAND,
                 moon);
     }
 
@@ -176,12 +182,57 @@ public record MoonShot(
         return shutter.realSeconds() > limitSeconds() * (1 + ShutterTime.FORGIVEN);
     }
 
-    /** A stop darker, right, a stop brighter. */
-    public List<ShutterTime> bracket() {
-        List<ShutterTime> times = ExposurePlan.times(rig);
-        return DoubleStream.of(0.5, 1, 2)
-                .mapToObj(k -> ShutterTime.nearest(shutter.realSeconds() * k, times))
-                .distinct()
-                .toList();
+    /** What hands or a long lens allow, whatever the Moon moves, s. */
+    public double steadySeconds() {
+        return handheld ? limits.hand() : limits.longLens();
+    }
+
+    /** What people point at the Moon, or reckon by. */
+    public enum School {
+        F11_RULE,
+        GUIDE_VALUE_8,
+        AVERAGING_METER
+    }
+
+    /**
+     * A school's answer at this aperture and ISO.
+     *
+     * @param position of the disc's mean across the histogram, 0 to 1
+     * @param stopsOver clipping of the disc's mean; negative under it
+     */
+    public record Answer(School school, double seconds, double position, double stopsOver) {}
+
+    /**
+     * All of them.
+     *
+     * @param shareOfFrame that the lit disc takes of the picture, 0 to 1: what is dark beside it misleads a meter
+     */
+    public List<Answer> schools(double shareOfFrame) {
+        FNumber n = aperture.fNumber();
+        double rule = exactSeconds();
+        double guide = EclipseGuide.seconds(
+                n,
+                iso,
+                EclipseGuide.fullMoon()
+                        - phaseStops
+                        - airStops
+                        - circumstances.eclipse().stops());
+        double mean = shareOfFrame * circumstances.surface().luminance()
+                + (1 - shareOfFrame) * circumstances.sky().luminance();
+        double meter = new MeterReading(MeterReading.EV.clamped(MeterReading.ev(mean))).seconds(n, iso);
+        return List.of(
+                answer(School.F11_RULE, rule),
+                answer(School.GUIDE_VALUE_8, guide),
+                answer(School.AVERAGING_METER, meter));
+    }
+
+    private Answer answer(School school, double seconds) {
+        SkyExposure out = new SkyExposure(circumstances.surface().exposable(), aperture.fNumber(), seconds, iso);
+        return new Answer(school, seconds, out.histogramPosition(), -out.stopsUnderClipping());
+    }
+
+    /** What the rule asks for, before a mark is chosen, s. */
+    public double exactSeconds() {
+        return shutter.realSeconds() / Math.pow(2, stopsOff);
     }
 }

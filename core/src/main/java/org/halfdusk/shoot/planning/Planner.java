@@ -360,7 +360,9 @@ public final class Planner {
     private Shoot.ShootRig fittestRig(Subject subject) {
         SubjectPlanner<?, ?> planner = of(subject);
         Kept<Camera> camera = kits.cameras().stream()
-                .max(Comparator.comparingDouble(c -> c.it().sensor().diagonalMm()))
+                // One film of one speed is for who asks for it.
+                .max(Comparator.comparing((Kept<Camera> c) -> !c.it().film())
+                        .thenComparing(c -> c.it().sensor().diagonalMm()))
                 .orElseThrow(() -> new IllegalArgumentException(
                         "there is no camera in the kit yet; add one before planning a shoot"));
         Kept<Lens> lens = kits.lenses().stream()

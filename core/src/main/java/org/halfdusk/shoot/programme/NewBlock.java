@@ -4,11 +4,15 @@ import java.time.Instant;
 import java.util.Optional;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.optics.Rig;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.setting.ExposurePlan;
 
 /** A block as a person begins with it, set as the plan is set; all its figures are working figures† that are there to be changed. */
 public enum NewBlock {
@@ -18,6 +22,13 @@ public enum NewBlock {
         @Override
         BlockSpec at(Instant start, Plan plan, RigChoices choices) {
             return of(start, frames(), GroundFrames.of(plan, start).setting(), 0);
+        }
+    },
+    PEOPLE(Block.Kind.PEOPLE, 5, 2),
+    HEADLIGHTS(Block.Kind.HEADLIGHTS, 8, 1) {
+        @Override
+        BlockSpec at(Instant start, Plan plan, RigChoices choices) {
+            return of(start, frames(), headlights(plan), 0);
         }
     },
     TIME_LAPSE(Block.Kind.TIME_LAPSE, 300, 5),
@@ -46,6 +57,20 @@ public enum NewBlock {
             return of(start, tiles, plan.setting(), 0);
         }
     };
+
+    /** Long enough for a car to cross the frame, at an aperture that keeps its lamps' colour†. */
+    private static final double CAR_SECONDS = 20;
+
+    private static final FNumber CAR_APERTURE = new FNumber(8);
+
+    private static Setting headlights(Plan plan) {
+        Rig rig = plan.rig();
+        return new Setting(
+                ShutterTime.nearest(CAR_SECONDS, ExposurePlan.times(rig)),
+                CAR_APERTURE.atLeast(rig.widestAperture()).nearest(rig.apertures()),
+                rig.camera().isos().get(0),
+                plan.setting().kelvin());
+    }
 
     private static final double PAUSE_SECONDS = 300;
 
@@ -85,6 +110,7 @@ public enum NewBlock {
             case GROUND ->
                 Optional.of(
                         BlockSpec.Made.of(GroundFrames.of(plan, spec.start()).setting()));
+            case HEADLIGHTS -> Optional.of(BlockSpec.Made.of(headlights(plan)));
             default -> Optional.of(BlockSpec.Made.of(plan.setting()));
         };
     }

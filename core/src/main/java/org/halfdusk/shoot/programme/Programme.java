@@ -23,6 +23,7 @@ import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.time.Interval;
 
 /**
  * One rig's night, in order of time: blocks that the plan computes, or that a person has laid. Everything that is shown, typed into a
@@ -246,5 +247,16 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
                 choices.recording().noiseReduction(),
                 choices.recording().outsidePower(),
                 air.celsius());
+    }
+
+    /** The first span in which frames of both are taken; nothing where one is over before the other begins. */
+    public static Optional<Interval> overlap(List<Block> one, List<Block> other) {
+        return one.stream()
+                .filter(b -> !b.frames().isEmpty())
+                .flatMap(b -> other.stream()
+                        .filter(o -> !o.frames().isEmpty())
+                        .flatMap(o ->
+                                Interval.of(b.start(), b.end()).intersect(Interval.of(o.start(), o.end())).stream()))
+                .min(Comparator.comparing(Interval::start));
     }
 }

@@ -50,6 +50,7 @@ public record Knowledge(List<Learnt> all, Map<Observer, Long> where) {
                         of(Learnt.Figure.CAMERA_STOPS, cameraId, ""),
                         of(Learnt.Figure.LENS_STOPS, lensId, ""),
                         of(Learnt.Figure.LENS_STAR, lensId, ""),
+                        of(Learnt.Figure.LENS_CORNER, lensId, ""),
                         of(Learnt.Figure.LENS_FALL, lensId, ""));
     }
 

@@ -53,6 +53,9 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
     /** Pixels of a picture may be so many times as large as the sensor's for the lens to show in it. */
     private static final double FINE = 1.5;
 
+    /** Within a third of a stop of the widest mark. */
+    private static final double WIDE_OPEN = Math.pow(2, 1.0 / 6);
+
     /** A direction that differs by less is as the model has it, magnitudes†. */
     private static final double SEEN = 0.1;
 
@@ -74,6 +77,25 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
                 .filter(m -> figure != Learnt.Figure.PLACE_TOWARDS || Math.abs(m.value()) >= SEEN)
                 .ifPresent(m -> all.add(new Lesson(figure, detail, m)))));
         return List.copyOf(all);
+    }
+
+    /**
+     * The same for a camera that other lenses have shown already: what is left is this lens's.
+     *
+     * @param camera its stops by frames through other lenses
+     */
+    public static List<Lesson> beside(Measurement camera, List<Lesson> lessons) {
+        return lessons.stream()
+                .map(l -> l.figure() == Learnt.Figure.CAMERA_STOPS ? l.less(camera) : l)
+                .toList();
+    }
+
+    private Lesson less(Measurement camera) {
+        return new Lesson(
+                Learnt.Figure.LENS_STOPS,
+                "",
+                new Measurement(
+                        value.value() - camera.value(), Math.hypot(value.spread(), camera.spread()), value.frames()));
     }
 
     private record Shown(Learnt.Figure figure, String detail, double value) {}
@@ -126,12 +148,15 @@ public record Lesson(Learnt.Figure figure, String detail, Measurement value) {
         List<Shown> all = new ArrayList<>();
         // Of a smaller picture the pixel is what is measured, not the lens.
         boolean fine = pitch <= FINE * e.plan().rig().camera().sensor().pixelPitchMicrometres();
+        // Stopped down a lens is another one.
+        boolean open = file.shot().aperture().stream()
+                .anyMatch(n -> n <= e.plan().rig().widestAperture().value() * WIDE_OPEN);
         if (fine) {
             all.add(new Shown(Learnt.Figure.LENS_STAR, "", stars.get().widthPx() * pitch));
         }
         stars.get()
                 .corner()
-                .filter(c -> fine)
+                .filter(c -> fine && open)
                 .ifPresent(c -> all.add(new Shown(Learnt.Figure.LENS_CORNER, "", Math.max(0, c.widerPx()) * pitch)));
         axis(e, stars.get(), pitch).ifPresent(v -> all.add(new Shown(Learnt.Figure.MOUNT_AXIS, "", v)));
         return all;

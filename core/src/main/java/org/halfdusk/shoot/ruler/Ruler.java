@@ -64,6 +64,9 @@ public record Ruler(
         NPF_3,
         RULE_500,
         PERSON,
+        HAND,
+        HAND_STABILISED,
+        MOTION,
         SHARPEST,
         TARGET,
         LIFT
@@ -78,6 +81,9 @@ public record Ruler(
 
     /** An Airy disc of more pixels than this is seen as softness†; 2.44 · 0.55 µm across at f/1. */
     private static final double SOFT_PIXELS = 2.5;
+
+    /** From this f-number on the edges of an iris draw rays that are seen†. */
+    public static final double RAYS_FROM = 8;
 
     private static final double AIRY_MICROMETRES = 2.44 * 0.55;
 
@@ -143,6 +149,15 @@ public record Ruler(
         if (plan.pointStars().isPresent() && plan.wishes().limits().personStands()) {
             ticks.add(tick(Part.TIME, What.PERSON, ExposureLimits.PERSON_SECONDS));
         }
+        plan.timeLimits()
+                .forEach(l -> ticks.add(tick(
+                        Part.TIME,
+                        switch (l.kind()) {
+                            case HAND -> What.HAND;
+                            case HAND_STABILISED -> What.HAND_STABILISED;
+                            case MOTION -> What.MOTION;
+                        },
+                        l.seconds())));
         List<Zone> zones = new ArrayList<>(plan.timeZones());
         // Of stars a bulb's times are for the ground; trails and all else may use them.
         double dial = ShutterTime.nearest(rig.camera().longestTimedSeconds(), ExposurePlan.times(rig))
@@ -190,6 +205,7 @@ public record Ruler(
         List<Zone> zones = List.of(
                 new Zone(rig.smallestAperture().value(), Zone.Kind.OUT_OF_REACH),
                 new Zone(soft, Zone.Kind.SOFTENED),
+                new Zone(plan.drawsRays() ? Math.max(corners, RAYS_FROM) : soft, Zone.Kind.RAYS),
                 new Zone(corners, Zone.Kind.SHARP_LENS),
                 new Zone(widest.value(), Zone.Kind.SOFT_CORNERS),
                 new Zone(0, Zone.Kind.OUT_OF_REACH));

@@ -7,6 +7,8 @@ import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.LightWindows;
 import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.sky.Curve;
@@ -112,6 +114,18 @@ public final class Alignments {
         double over = p.altitude().degrees() - wish.object().topDegrees();
         return Math.min(wish.sidewaysDegrees() - sideways, Math.min(over, wish.mostOverDegrees() - over));
     }
+
+    /** What a body can stand over or in at a place: its objects, then the gaps in its skyline, the deepest first. */
+    public static List<ForegroundObject> targets(Place place) {
+        List<ForegroundObject> all = new ArrayList<>(place.objects());
+        place.skyline().gaps(Skyline.LEAST_GAP_DEGREES).stream()
+                .limit(MOST_GAPS)
+                .map(g -> ForegroundObject.in(g, "the gap at " + Math.round(g.azimuthDegrees()) + "°"))
+                .forEach(all::add);
+        return List.copyOf(all);
+    }
+
+    private static final int MOST_GAPS = 5;
 
     /** The wish that what is followed suggests: it over the first object; nothing without one. */
     public static Optional<Wish> usual(Body body, List<ForegroundObject> objects) {

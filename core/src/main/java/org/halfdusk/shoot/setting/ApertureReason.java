@@ -2,6 +2,7 @@ package org.halfdusk.shoot.setting;
 
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Measurement;
 
 /** What decided the aperture. */
 public sealed interface ApertureReason {
@@ -14,6 +15,15 @@ public sealed interface ApertureReason {
      * @param missing stops that even the camera's highest ISO would leave missing there
      */
     record Widest(FNumber sharpest, double stops, Iso isoThere, double missing) implements ApertureReason {}
+
+    /**
+     * A stop down, since frames have shown that corners smear wide open by more than a trail that is seen.
+     *
+     * @param micrometres by which stars there are wider along the radius, and by how many frames
+     * @param px the same in pixels of this sensor
+     * @param stops light given up
+     */
+    record CornersSmear(FNumber widest, Measurement micrometres, double px, double stops) implements ApertureReason {}
 
     /** The subject's usual one; stops of light given up against wide open. */
     record Usual(FNumber widest, double stops) implements ApertureReason {}

@@ -27,6 +27,11 @@ public record ExposureLimits(
     /** With a mount nobody exposes longer in one go†: clouds, planes and a bumped leg cost all of it. */
     public static final double TRACKED_SECONDS = 240;
 
+    /** The same with nobody in the frame. */
+    public ExposureLimits withoutPerson() {
+        return new ExposureLimits(mount, polarErrorArcmin, periodic, false, filterDensity);
+    }
+
     public ExposureLimits {
         Objects.requireNonNull(mount, "mount is missing");
         periodic = Objects.requireNonNullElse(periodic, PeriodicError.NONE);

@@ -13,6 +13,7 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.photometry.Measurement;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.trailing.FrameTrails;
@@ -54,7 +55,7 @@ public record ExposurePlan(
 
     /** Stops from the school's target to where the sky comes out: positive brighter. */
     public double stopsOverTarget() {
-        return sky.stopsOver(wishes.isoSchool().histogramPosition());
+        return wishes.stopsOver(sky);
     }
 
     /** What a school gives for it, s. */
@@ -64,6 +65,23 @@ public record ExposurePlan(
                 .mapToDouble(SharpTime::seconds)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** What the divide rule gives with a dividend, and what that trails. */
+    public record DividedTime(int dividend, double seconds, ShutterTime dial, double middlePx, double cornerPx) {}
+
+    /** With each of the dividends in use, from careful to careless. */
+    public List<DividedTime> divided() {
+        School.Setup setup = School.Setup.of(rig, trails, aperture, wishes.budgetPx());
+        List<ShutterTime> times = times(rig);
+        return School.DIVIDENDS.stream()
+                .map(d -> {
+                    double seconds = School.divided(d, setup);
+                    ShutterTime dial = ShutterTime.within(seconds, times);
+                    return new DividedTime(
+                            d, seconds, dial, trails.middlePx(dial.realSeconds()), trails.worstPx(dial.realSeconds()));
+                })
+                .toList();
     }
 
     /** A setting that gives the same light. */
@@ -153,8 +171,19 @@ public record ExposurePlan(
                 return exactAperture().nearest(rig.apertures());
             }
             return wishes.pinnedAperture()
+                    .or(() ->
+                            smear().map(m -> rig.widestAperture().stoppedDown(1).nearest(rig.apertures())))
                     .orElse(rig.widestAperture())
                     .within(rig.widestAperture(), rig.smallestAperture());
+        }
+
+        /** What frames have shown corners to be wider by wide open, where that is more than a trail may be long: then people close a stop. */
+        private Optional<Measurement> smear() {
+            return rig.measured().cornerMicrons().filter(m -> px(m) > wishes.budgetPx());
+        }
+
+        private double px(Measurement micrometres) {
+            return micrometres.value() / rig.camera().sensor().pixelPitchMicrometres();
         }
 
         /** Two of the three are held: the third follows. */
@@ -166,8 +195,7 @@ public record ExposurePlan(
 
         private FNumber exactAperture() {
             double seconds = effective(pinnedTime().realSeconds());
-            Iso needed = new SkyExposure(skyBrightness, FNumber.ONE, seconds, Iso.HUNDRED)
-                    .isoFor(wishes.isoSchool().histogramPosition());
+            Iso needed = wishes.isoFor(new SkyExposure(skyBrightness, FNumber.ONE, seconds, Iso.HUNDRED));
             return FNumber.ONE.stoppedDown(wishes.pinnedIso().orElseThrow().stopsOver(needed));
         }
 
@@ -217,7 +245,7 @@ public record ExposurePlan(
         }
 
         private ShutterTime longest(double limit) {
-            return ShutterTime.roundDown(limit, times).orElseGet(() -> times.get(times.size() - 1));
+            return ShutterTime.within(limit, times);
         }
 
         /** Whether a sky comes out over its place by more than a third at the longest time even with the lowest ISO. */
@@ -266,6 +294,11 @@ public record ExposurePlan(
                         ? new ApertureReason.OutOfReach(wished, widest, rig.smallestAperture())
                         : new ApertureReason.Pinned(widest, aperture.stopsOver(widest));
             }
+            Optional<Measurement> smear = smear();
+            if (smear.isPresent()) {
+                return new ApertureReason.CornersSmear(
+                        widest, smear.get(), px(smear.get()), aperture.stopsOver(widest));
+            }
             FNumber sharpest = rig.sharpestAperture();
             Iso exact = exactIso(sharpest, shutter, wishes.isoSchool());
             Iso isoThere = exact.nearest(isos);
@@ -274,8 +307,8 @@ public record ExposurePlan(
         }
 
         private Iso exactIso(FNumber aperture, ShutterTime shutter, IsoSchool school) {
-            return new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), Iso.HUNDRED)
-                    .isoFor(school.histogramPosition());
+            return wishes.with(school)
+                    .isoFor(new SkyExposure(skyBrightness, aperture, effective(shutter.realSeconds()), Iso.HUNDRED));
         }
     }
 

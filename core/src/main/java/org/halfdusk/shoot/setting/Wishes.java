@@ -4,6 +4,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.exposure.IsoSchool;
+import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.PhaseChoice;
@@ -20,6 +21,7 @@ import org.halfdusk.typed.Range;
  * @param pinnedIso ISO that must be used
  * @param limits mount, people, filter; a file of an older version has none
  * @param phases what is fixed for a phase of a script alone; a file of an older version has none
+ * @param metered what a person's own meter says and what they give more or less; likewise
  */
 public record Wishes(
         double budgetPx,
@@ -28,7 +30,8 @@ public record Wishes(
         Optional<FNumber> pinnedAperture,
         Optional<Iso> pinnedIso,
         ExposureLimits limits,
-        Phases phases) {
+        Phases phases,
+        Metered metered) {
     public static final Range BUDGET = new Range("trail budget", 0.3, 50, "px");
     public static final Range SHUTTER = new Range("shutter time", 1.0 / 64_000, 3600, "s");
 
@@ -46,16 +49,39 @@ public record Wishes(
             OptionalDouble pinnedSeconds,
             Optional<FNumber> pinnedAperture,
             Optional<Iso> pinnedIso) {
-        this(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, ExposureLimits.NONE, Phases.NONE);
+        this(
+                budgetPx,
+                isoSchool,
+                pinnedSeconds,
+                pinnedAperture,
+                pinnedIso,
+                ExposureLimits.NONE,
+                Phases.NONE,
+                Metered.NONE);
     }
 
     public Wishes with(ExposureLimits other) {
-        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other, phases);
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other, phases, metered);
     }
 
     /** The same with other choices for phases. */
     public Wishes with(Phases other) {
-        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, other);
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, other, metered);
+    }
+
+    /** The same with another reading, or more or less light. */
+    public Wishes with(Metered other) {
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases, other);
+    }
+
+    /** The ISO that puts a sky where it is wished, with what is given more or less. */
+    public Iso isoFor(SkyExposure sky) {
+        return sky.isoFor(isoSchool.histogramPosition()).times(metered.light());
+    }
+
+    /** Stops from there to how it comes out: positive brighter. */
+    public double stopsOver(SkyExposure sky) {
+        return sky.iso().stopsOver(isoFor(sky));
     }
 
     /** With what is chosen for a phase in the place of what is fixed for all. */
@@ -72,29 +98,30 @@ public record Wishes(
 
     /** With another time fixed, s; with none where it is empty, as with the next two. */
     public Wishes withSeconds(OptionalDouble other) {
-        return new Wishes(budgetPx, isoSchool, other, pinnedAperture, pinnedIso, limits, phases);
+        return new Wishes(budgetPx, isoSchool, other, pinnedAperture, pinnedIso, limits, phases, metered);
     }
 
     public Wishes withAperture(Optional<FNumber> other) {
-        return new Wishes(budgetPx, isoSchool, pinnedSeconds, other, pinnedIso, limits, phases);
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, other, pinnedIso, limits, phases, metered);
     }
 
     public Wishes withIso(Optional<Iso> other) {
-        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, other, limits, phases);
+        return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, other, limits, phases, metered);
     }
 
     public Wishes with(IsoSchool other) {
-        return new Wishes(budgetPx, other, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases);
+        return new Wishes(budgetPx, other, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases, metered);
     }
 
     public Wishes withBudget(double px) {
-        return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases);
+        return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases, metered);
     }
 
     public Wishes {
         Objects.requireNonNull(isoSchool, "sky placement is missing");
         limits = Objects.requireNonNullElse(limits, ExposureLimits.NONE);
         phases = Objects.requireNonNullElse(phases, Phases.NONE);
+        metered = Objects.requireNonNullElse(metered, Metered.NONE);
         BUDGET.check(budgetPx);
         pinnedSeconds.ifPresent(SHUTTER::check);
         pinnedAperture.ifPresent(n -> FNumber.RANGE.check(n.value()));

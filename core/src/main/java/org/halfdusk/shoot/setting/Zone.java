@@ -37,10 +37,24 @@ public record Zone(double until, Kind kind) {
         /** The disc moves less than is seen. */
         SHARP(Tone.GOOD),
         BLURRED(Tone.BAD),
+        /** Longer than hands are still. */
+        HAND_SHAKES(Tone.FAIR),
+        /** Longer than a long lens on a tripod is still. */
+        LENS_SHAKES(Tone.FAIR),
         /** Sparks are short strokes. */
         STROKES(Tone.FAIR),
         WHOLE_BREAK(Tone.GOOD),
         SEVERAL_BREAKS(Tone.FAIR),
+        /** Film takes in what a meter says. */
+        AS_METERED(Tone.GOOD),
+        /** Film slows down: more than a meter says. */
+        RECIPROCITY(Tone.FAIR),
+        PEOPLE_SHARP(Tone.GOOD),
+        PEOPLE_BLURRED(Tone.FAIR),
+        /** Who walks leaves no trace, and cars draw lines. */
+        PEOPLE_GONE(Tone.GOOD),
+        /** Lamps draw rays. */
+        RAYS(Tone.GOOD),
         /** By diffraction. */
         SOFTENED(Tone.FAIR),
         SHARP_LENS(Tone.GOOD),

@@ -164,7 +164,7 @@ public record SolarEclipsePlan(
                 Extinction.CLEAR.stopsBelowHigh(altitude),
                 phase.filtered() ? SolarLimb.crescentStops(LocalDiscs.at(night.sky(), at)) : 0,
                 wishes.limits().speedArcsec(night.sky(), Body.SUN, at),
-                wishes.budgetPx());
+                wishes);
     }
 
     private FNumber aperture(EclipseGuide.Solar phase, Instant at) {
@@ -236,5 +236,10 @@ public record SolarEclipsePlan(
     @Override
     public Optional<Recentring> recentring() {
         return Recentring.of(rig, wishes.limits(), night.sky(), Body.SUN, moment);
+    }
+
+    @Override
+    public boolean readingCounts() {
+        return false;
     }
 }

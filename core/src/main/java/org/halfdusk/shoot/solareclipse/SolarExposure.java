@@ -6,6 +6,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.setting.ExposurePlan;
+import org.halfdusk.shoot.setting.Wishes;
 
 /**
  * The exposure of one phase by its guide value.
@@ -33,10 +34,11 @@ public record SolarExposure(
             double airStops,
             double crescentStops,
             double speedArcsec,
-            double budgetPx) {
-        double exact = EclipseGuide.seconds(fNumber, iso, phase.q() - airStops - crescentStops);
+            Wishes wishes) {
+        double darker = airStops + crescentStops + wishes.metered().plusStops();
+        double exact = EclipseGuide.seconds(fNumber, iso, phase.q() - darker);
         ShutterTime shutter = ShutterTime.nearest(exact, ExposurePlan.times(rig));
         double px = shutter.realSeconds() * speedArcsec / rig.pixelScaleArcsec();
-        return new SolarExposure(phase, airStops, crescentStops, exact, shutter, px, px > budgetPx);
+        return new SolarExposure(phase, airStops, crescentStops, exact, shutter, px, px > wishes.budgetPx());
     }
 }

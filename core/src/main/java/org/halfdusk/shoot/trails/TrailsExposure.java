@@ -63,13 +63,12 @@ public record TrailsExposure(
         List<ShutterTime> times = ExposurePlan.times(rig);
         List<Iso> isos = rig.camera().isos();
         double slowest = limit(rig, skyBrightness, aperture.fNumber(), isos.get(0));
-        ShutterTime usual = ShutterTime.roundDown(USUAL_SECONDS, times).orElseGet(() -> times.get(times.size() - 1));
+        ShutterTime usual = ShutterTime.within(USUAL_SECONDS, times);
         ShutterTime chosen = usual;
         TimeReason reason = usual.nominalSeconds() < USUAL_SECONDS ? TimeReason.LONGEST_OF_CAMERA : TimeReason.USUAL;
         double filmSeconds = Reciprocity.needed(
                 rig,
-                new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED)
-                                .isoFor(wishes.isoSchool().histogramPosition())
+                wishes.isoFor(new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED))
                                 .value()
                         / isos.get(0).value());
         if (wishes.pinnedSeconds().isEmpty() && rig.camera().film()) {
@@ -79,19 +78,17 @@ public record TrailsExposure(
             chosen = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), times);
             reason = TimeReason.PINNED;
         } else if (wishes.pinnedAperture().isPresent() && wishes.pinnedIso().isPresent()) {
-            double needed = new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED)
-                            .isoFor(wishes.isoSchool().histogramPosition())
+            double needed = wishes.isoFor(new SkyExposure(skyBrightness, aperture.fNumber(), 1, Iso.HUNDRED))
                             .value()
                     / wishes.pinnedIso().get().value();
             chosen = ShutterTime.nearest(Math.min(School.LONGEST_SECONDS, needed), times);
             reason = TimeReason.LIGHT;
         } else if (usual.realSeconds() > slowest) {
-            chosen = ShutterTime.roundDown(slowest, times).orElseGet(() -> times.get(times.size() - 1));
+            chosen = ShutterTime.within(slowest, times);
             reason = TimeReason.SKY_GLOW;
         }
         double counts = Reciprocity.counts(rig, chosen.realSeconds());
-        Iso exact = new SkyExposure(skyBrightness, aperture.fNumber(), counts, Iso.HUNDRED)
-                .isoFor(wishes.isoSchool().histogramPosition());
+        Iso exact = wishes.isoFor(new SkyExposure(skyBrightness, aperture.fNumber(), counts, Iso.HUNDRED));
         Iso iso = wishes.pinnedIso().orElseGet(() -> exact.nearest(isos));
         return new TrailsExposure(
                 rig,
@@ -112,8 +109,7 @@ public record TrailsExposure(
                 && wishes.pinnedIso().isPresent()) {
             ShutterTime time = ShutterTime.nearest(wishes.pinnedSeconds().getAsDouble(), ExposurePlan.times(rig));
             double counts = Reciprocity.counts(rig, time.realSeconds());
-            Iso needed = new SkyExposure(sky, FNumber.ONE, counts, Iso.HUNDRED)
-                    .isoFor(wishes.isoSchool().histogramPosition());
+            Iso needed = wishes.isoFor(new SkyExposure(sky, FNumber.ONE, counts, Iso.HUNDRED));
             FNumber exact = FNumber.ONE.stoppedDown(wishes.pinnedIso().get().stopsOver(needed));
             FNumber nearest = exact.nearest(rig.apertures());
             return new ApertureChoice(nearest, new ApertureReason.FromLight(exact, exact.stopsOver(nearest)));

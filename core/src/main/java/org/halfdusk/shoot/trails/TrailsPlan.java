@@ -59,7 +59,7 @@ public record TrailsPlan(
     public static TrailsPlan of(
             Place place, TrailsNight night, Rig rig, Optional<Framing> framing, Wishes wishes, double gapSeconds) {
         Framing aim = framing.orElseGet(() -> towardsThePole(night, rig));
-        TrailsExposure exposure = TrailsExposure.of(rig, brightest(night, aim), wishes);
+        TrailsExposure exposure = TrailsExposure.of(rig, wishes.metered().or(brightest(night, aim)), wishes);
         Optional<FrameRun> run = night.span()
                 .map(s -> FrameRun.filling(
                         seconds(s), exposure.shutter(), gapSeconds, rig.camera().timer()));
@@ -70,7 +70,8 @@ public record TrailsPlan(
     @Override
     public TrailsPlan at(Instant other) {
         Instant at = night.whole().nearest(other);
-        SkyBrightness sky = night.light().at(at).framed(framing.direction()).total();
+        SkyBrightness sky = wishes().metered()
+                .or(night.light().at(at).framed(framing.direction()).total());
         return new TrailsPlan(place, night, rig, framing, at, TrailsExposure.of(rig, sky, wishes()), run);
     }
 
@@ -117,7 +118,7 @@ public record TrailsPlan(
 
     @Override
     public double stopsOff() {
-        return exposure.sky().stopsOver(wishes().isoSchool().histogramPosition());
+        return wishes().stopsOver(exposure.sky());
     }
 
     /** Short frames make many files; long ones end where the sky's glow drowns faint trails. */

@@ -33,6 +33,10 @@ class SmokeTest {
         assertEquals(Smoke.Drift.LEFT, drift(90));
         assertEquals(Smoke.Drift.AWAY, drift(180));
         assertEquals(Smoke.Drift.RIGHT, drift(270));
+        assertEquals(
+                4, Smoke.of(0, wind(4, OptionalDouble.of(270))).orElseThrow().acrossMetresPerSecond(), 1e-9);
+        assertEquals(
+                -4, Smoke.of(0, wind(4, OptionalDouble.of(90))).orElseThrow().acrossMetresPerSecond(), 1e-9);
     }
 
     @Test

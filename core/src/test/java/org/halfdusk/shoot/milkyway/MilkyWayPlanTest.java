@@ -173,7 +173,7 @@ class MilkyWayPlanTest {
 
     private static MilkyWayNight of(Observer observer, LocalDate date, ZoneId zone, Body part, double lowest) {
         return MilkyWayNight.of(
-                new SkyLight(sky(observer), SITE), date, zone, new MilkyWayWish(part, lowest), Skyline.FLAT);
+                new SkyLight(sky(observer), SITE), date, zone, MilkyWayWish.of(part, lowest), Skyline.FLAT);
     }
 
     /** At 55° N the Sun sinks to −11.6° at the solstice: Cygnus shows about local midnight, and scores for what the sky is. */

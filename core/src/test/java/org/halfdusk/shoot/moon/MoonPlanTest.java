@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.angle.Apparent;
@@ -20,6 +21,8 @@ import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Metering;
+import org.halfdusk.exposure.Setting;
+import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.light.Daylight;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Camera;
@@ -139,13 +142,19 @@ class MoonPlanTest {
         assertFalse(shot.overLimit());
         assertTrue(shot.iso().value() > 400);
         assertTrue(Math.abs(shot.stopsOff()) < 0.35);
-        assertEquals(3, shot.bracket().size());
-        assertEquals(
-                2,
-                Stops.between(
-                        shot.bracket().get(2).realSeconds(),
-                        shot.bracket().get(0).realSeconds()),
-                0.1);
+        List<Setting> bracket = usual().bracket();
+        assertEquals(3, bracket.size());
+        assertEquals(2, light(bracket.get(2)) - light(bracket.get(0)), 0.35);
+        for (Setting frame : bracket) {
+            assertTrue(
+                    frame.shutter().realSeconds() <= shot.limitSeconds() * 1.01,
+                    "no frame of it is longer than the limit: ISO makes it brighter");
+        }
+    }
+
+    private static double light(Setting s) {
+        return Stops.between(
+                s.shutter().realSeconds() * s.iso().value(), s.fNumber().squared());
     }
 
     @Test
@@ -411,5 +420,27 @@ class MoonPlanTest {
         }
         assertEquals(new MoonNight.Band(4, 9), MoonNight.Band.between(9, 4));
         assertEquals(new MoonNight.Band(4, 5), MoonNight.Band.between(4, 4));
+    }
+
+    /** Whatever holds the camera, no frame of any bracket is longer than what holds it allows. */
+    @ParameterizedTest
+    @CsvSource({"0,100,HAND", "2.5,100,HAND", "5,400,HAND", "8,400,HAND", "0,400,TRIPOD", "5,100,TRIPOD", "1,250,HAND"})
+    void noMarkIsLongerThanItsLimit(double stops, double focalMm, String support) {
+        Rig rig = Rig.of(Isle.steady(stops), Isle.TELE, Optional.empty(), focalMm);
+        for (String picture : new String[] {"LAND", "ALONE", "HALF"}) {
+            MoonWish wish = MoonWish.PICTURE.read(MoonWish.SUPPORT.read(MoonWish.KIND.usual(), support), picture);
+            MoonPlan p = plan(SANDBAR, FULL, rig, Wishes.DEFAULT, wish);
+            double limit = p.shot().limitSeconds() * (1 + ShutterTime.FORGIVEN);
+            assertTrue(p.setting().shutter().realSeconds() <= limit, picture + " " + p.setting());
+            for (Setting s : p.bracket()) {
+                assertTrue(s.shutter().realSeconds() <= limit, picture + " " + s);
+            }
+            if (support.equals("HAND")) {
+                assertEquals(
+                        Math.pow(2, stops) / (focalMm * rig.camera().sensor().cropFactor()),
+                        p.shot().limits().hand(),
+                        1e-9);
+            }
+        }
     }
 }

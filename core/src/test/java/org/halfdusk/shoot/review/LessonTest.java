@@ -36,6 +36,7 @@ import org.halfdusk.shoot.simulated.Conditions;
 import org.halfdusk.shoot.simulated.SimulatedFrame;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
+import org.halfdusk.trailing.Trailing;
 import org.junit.jupiter.api.Test;
 
 /** What frames teach, from frames whose camera, lens and aim are known since they were simulated. */
@@ -148,7 +149,11 @@ class LessonTest {
     void plansGoByIt() {
         MilkyWayPlan model = (MilkyWayPlan) plan(RIG);
         Measured lighter = new Measured(
-                Optional.of(new Measurement(1, 0.1, 5)), Optional.empty(), Optional.empty(), Optional.empty());
+                Optional.of(new Measurement(1, 0.1, 5)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
         MilkyWayPlan measured = (MilkyWayPlan) plan(RIG.with(lighter));
         Setting a = model.setting();
         Setting b = measured.setting();
@@ -158,6 +163,49 @@ class LessonTest {
                 SkyExposure.of(SkyBrightness.of(21), a, RIG).histogramPosition(),
                 SkyExposure.of(SkyBrightness.of(21), b, RIG.with(lighter)).histogramPosition(),
                 0.01);
+    }
+
+    /** A second lens of a camera that is known: what it differs by is its own, and both together are what its frames showed. */
+    @Test
+    void whatALensDiffersByIsItsOwn() {
+        Measurement camera = new Measurement(0.4, 0.03, 10);
+        Lesson seen = new Lesson(Learnt.Figure.CAMERA_STOPS, "", new Measurement(0.1, 0.04, 6));
+        Lesson other = new Lesson(Learnt.Figure.LENS_FALL, "", new Measurement(0.3, 0.1, 6));
+        List<Lesson> beside = Lesson.beside(camera, List.of(seen, other));
+        assertEquals(
+                List.of(Learnt.Figure.LENS_STOPS, Learnt.Figure.LENS_FALL),
+                beside.stream().map(Lesson::figure).toList());
+        Measurement glass = beside.get(0).value();
+        assertEquals(-0.3, glass.value(), 1e-9);
+        assertEquals(0.05, glass.spread(), 1e-9);
+        Knowledge both = new Knowledge(
+                List.of(
+                        new Learnt(Learnt.Figure.CAMERA_STOPS, 3, "", camera, 7, OPEN, true),
+                        new Learnt(Learnt.Figure.LENS_STOPS, 2, "", glass, 8, OPEN, true)),
+                Map.of());
+        assertEquals(0.1, both.rig(3, 2).stops(), 1e-9);
+        assertEquals(0.4, both.rig(3, 1).stops(), 1e-9);
+    }
+
+    /** Stars that are wider are rounder for the same trail; corners that smear close the lens by a stop, for twice the light elsewhere. */
+    @Test
+    void plansGoByTheStarsOfALens() {
+        Measured wide = new Measured(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new Measurement(20, 1, 6)),
+                Optional.of(new Measurement(30, 2, 6)),
+                Optional.empty());
+        MilkyWayPlan model = (MilkyWayPlan) plan(RIG);
+        MilkyWayPlan measured = (MilkyWayPlan) plan(RIG.with(wide));
+        double pitch = RIG.camera().sensor().pixelPitchMicrometres();
+        assertEquals(20 / pitch / 2.3548, Trailing.blurPx(RIG.with(wide)), 1e-3);
+        assertEquals(1, measured.setting().fNumber().stopsOver(model.setting().fNumber()), 0.05, "one stop down");
+        assertEquals(
+                2.0 * model.setting().iso().value(),
+                measured.setting().iso().value(),
+                0.15 * model.setting().iso().value());
+        assertTrue(Trailing.elongation(5, Trailing.blurPx(RIG.with(wide))) < Trailing.elongation(5));
     }
 
     @Test

@@ -19,6 +19,7 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -98,7 +99,8 @@ class ExposureLimitsTest {
                 OptionalDouble.of(1.3),
                 0.01,
                 0.01,
-                IntervalTimer.USUAL);
+                IntervalTimer.USUAL,
+                ReadNoise.STEADY);
         Rig rig = Rig.of(film, RIG.lens(), Optional.empty(), 18);
         ExposurePlan p = plan(rig, Wishes.DEFAULT);
         double real = p.shutter().realSeconds();

@@ -68,6 +68,7 @@ public class Problems {
 
     @ExceptionHandler
     ModelAndView badInput(IllegalArgumentException e, HttpServletRequest request) {
+        SentAgain.offerChecked(request);
         return page(request, HttpStatus.BAD_REQUEST, Words.sentence(String.valueOf(e.getMessage())));
     }
 

@@ -10,30 +10,34 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A form that could not be taken, through no fault of what stands in it, to be sent again with one press: so nothing that
- * was typed is lost. Only where this application's own page sent it; a foreign page must not have its form confirmed here.
+ * A form that was not taken, to be mended and sent again: so nothing that was typed is lost, whichever page it came from. Only where this application's own page sent it; a foreign page must not have its form confirmed here.
  *
  * @param action where it goes
  * @param fields all of it but the token
  */
 record SentAgain(String action, List<Field> fields) {
     private static final String ATTRIBUTE = SentAgain.class.getName();
-    private static final Set<String> NOT_TYPED = Set.of("_csrf");
+    private static final Set<String> NOT_TYPED = Set.of("_csrf", "password");
     private static final int SHOWN_MOST = 12;
 
     /** One value of the form, and whether a person would know it again. */
     record Field(String name, String value) {
         boolean typed() {
-            return !value.isBlank() && !name.startsWith("was.") && !name.equals("at") && value.length() < 400;
+            return !value.isBlank() && !name.startsWith("was.") && !name.equals("at");
         }
     }
 
     /** Keeps the form of a request for the page that refuses it. */
     static void offer(HttpServletRequest request) {
+        if (own(request)) {
+            offerChecked(request);
+        }
+    }
+
+    /** The same of a request whose token was checked before it came here: that is proof enough of whose form it is. */
+    static void offerChecked(HttpServletRequest request) {
         String type = String.valueOf(request.getContentType()).toLowerCase(Locale.ROOT);
-        if (!request.getMethod().equals("POST")
-                || !type.startsWith("application/x-www-form-urlencoded")
-                || !own(request)) {
+        if (!request.getMethod().equals("POST") || !type.startsWith("application/x-www-form-urlencoded")) {
             return;
         }
         List<Field> fields = new ArrayList<>();
@@ -51,7 +55,13 @@ record SentAgain(String action, List<Field> fields) {
         return (SentAgain) request.getAttribute(ATTRIBUTE);
     }
 
-    /** What a person typed, to be seen before it is sent. */
+    /** The rest of it, which goes along unseen. */
+    public List<Field> untyped() {
+        List<Field> shown = typed();
+        return fields.stream().filter(f -> !shown.contains(f)).toList();
+    }
+
+    /** What a person typed, to be seen and mended before it is sent. */
     public List<Field> typed() {
         return fields.stream().filter(Field::typed).limit(SHOWN_MOST).toList();
     }

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Converter;
+import org.halfdusk.optics.FocusMark;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Track;
@@ -33,6 +34,7 @@ import org.jspecify.annotations.Nullable;
  * @param afterwards what was noted of shoots when they were over
  * @param answers what was said of shoots where a picture cannot tell
  * @param learnt what was taken over from frames
+ * @param focusMarks of lenses, by their numbers
  */
 public record Backup(
         String format,
@@ -53,6 +55,7 @@ public record Backup(
         List<NotedAfterwards> afterwards,
         List<Answered> answers,
         List<Learnt> learnt,
+        List<FocusMark> focusMarks,
         List<Kept<Track>> tracks,
         Map<String, String> settings) {
     /** A section that a file leaves out, or has as null, is empty. */
@@ -72,6 +75,7 @@ public record Backup(
         afterwards = all("afterwards", afterwards);
         answers = all("answers", answers);
         learnt = all("learnt", learnt);
+        focusMarks = all("focusMarks", focusMarks);
         tracks = all("tracks", tracks);
         settings = Objects.requireNonNullElse(settings, Map.of());
     }

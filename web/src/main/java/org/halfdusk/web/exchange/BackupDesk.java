@@ -3,6 +3,7 @@ package org.halfdusk.web.exchange;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -10,11 +11,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.optics.Camera;
+import org.halfdusk.optics.FocusMark;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.AllOrNothing;
+import org.halfdusk.shoot.kept.FocusMarks;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.KeptSettings;
@@ -41,6 +45,7 @@ public class BackupDesk {
     private final RunLog log;
     private final Frames frames;
     private final Learning learning;
+    private final FocusMarks marks;
     private final Tracks tracks;
     private final KeptSettings settings;
     private final AllOrNothing atOnce;
@@ -55,6 +60,7 @@ public class BackupDesk {
             RunLog log,
             Frames frames,
             Learning learning,
+            FocusMarks marks,
             Tracks tracks,
             KeptSettings settings,
             AllOrNothing atOnce,
@@ -68,6 +74,7 @@ public class BackupDesk {
         this.log = log;
         this.frames = frames;
         this.learning = learning;
+        this.marks = marks;
         this.tracks = tracks;
         this.settings = settings;
         this.clock = clock;
@@ -122,6 +129,7 @@ public class BackupDesk {
                 afterwards(all),
                 answers(all),
                 learnt(),
+                focusMarks(),
                 tracks.list(),
                 settings.all());
     }
@@ -160,6 +168,7 @@ public class BackupDesk {
                 all.answers().stream().filter(a -> a.shootId() == shootId).toList(),
                 List.of(),
                 List.of(),
+                List.of(),
                 Map.of());
     }
 
@@ -169,6 +178,16 @@ public class BackupDesk {
                 .filter(e -> there.contains(e.getKey()) && !e.getValue().empty())
                 .sorted(Map.Entry.comparingByKey())
                 .map(e -> new Backup.NotedAfterwards(e.getKey(), e.getValue()))
+                .toList();
+    }
+
+    /** Of lenses that are still there, the oldest first. */
+    private List<FocusMark> focusMarks() {
+        Set<Long> there = ids(kits.lenses());
+        return marks.all().stream()
+                .map(Kept::it)
+                .filter(m -> there.contains(m.lensId()))
+                .sorted(Comparator.comparing(FocusMark::noted))
                 .toList();
     }
 
@@ -300,6 +319,11 @@ public class BackupDesk {
         b.answers().stream()
                 .filter(a -> !frames.answers(of(shoot, a.shootId()), a.rig()).containsKey(a.cause()))
                 .forEach(a -> frames.answer(of(shoot, a.shootId()), a.rig(), a.cause(), Optional.of(a.so())));
+        Set<FocusMark> marked = marks.all().stream().map(Kept::it).collect(Collectors.toSet());
+        b.focusMarks().stream()
+                .map(m -> m.of(of(lens, m.lensId())))
+                .filter(m -> !marked.contains(m))
+                .forEach(marks::add);
         List<Learnt> here = learning.all();
         learning.take(b.learnt().stream()
                 .map(l -> l.of(
@@ -442,6 +466,7 @@ public class BackupDesk {
                         shoot, f.shootId(), "shoot of the frame “" + f.file().name() + "”"));
         b.afterwards().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of a note"));
         b.answers().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of an answer"));
+        b.focusMarks().forEach(m -> has(lens, Optional.of(m.lensId()), "lens of the focus mark “" + m.mark() + "”"));
         b.learnt()
                 .forEach(l -> has(
                         switch (l.figure().of()) {

@@ -6,6 +6,7 @@ import java.util.Set;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.time.YearlyDate;
 import org.halfdusk.typed.TypedNumber;
 
 /** Settings as they are kept: which there are, and what may stand in each. */
@@ -30,6 +31,7 @@ public final class SettingTexts {
             TypedNumber.whole("setting " + name, value, 1, Long.MAX_VALUE, "");
         } else {
             switch (name) {
+                case "dates" -> YearlyDate.LINES.read(value);
                 case "budget" -> Wishes.BUDGET.read(value);
                 case "lowestCore" -> MilkyWayWish.LOWEST_CORE_RANGE.read(value);
                 case "isoSchool" -> ShootField.ISO_SCHOOL.codec().read(value);

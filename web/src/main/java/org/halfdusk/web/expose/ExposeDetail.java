@@ -44,6 +44,8 @@ record ExposeDetail(
         List<Line> light,
         Table triangle,
         Optional<GroundPart> ground,
+        Optional<NoisePart> noise,
+        ScenePart scene,
         String look,
         List<TestFrameWords.Seen> symptoms,
         String bracket,
@@ -65,6 +67,11 @@ record ExposeDetail(
                 stars ? light(plan, light, open.air()) : List.of(),
                 triangle(plan),
                 stars ? Optional.of(GroundPart.of(plan, open.at())) : Optional.empty(),
+                stars && !plan.rig().camera().film()
+                        ? Optional.of(NoisePart.of(
+                                plan, light.towards(plan.framing().direction()).total(), open.air()))
+                        : Optional.empty(),
+                ScenePart.of(open),
                 TestFrameWords.look(plan.symptoms()),
                 TestFrameWords.seen(plan.symptoms()),
                 bracket(open),
@@ -110,7 +117,7 @@ record ExposeDetail(
         SkyLight.Brightness b = at.towards(plan.framing().direction());
         SkyExposure sky = SkyExposure.of(b.total(), s, rig);
         SkyExposure shadow = SkyExposure.of(b.total().darkerByStops(Ground.SHADOW_STOPS), s, rig);
-        Noise noise = new Noise(pitch, air.celsius(), s.iso());
+        Noise noise = new Noise(pitch, air.celsius(), s.iso(), rig.camera().readNoise());
         double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
         double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), Noise.USUAL_STACK);
         double trail = plan.trails().middlePx(s.shutter().realSeconds());

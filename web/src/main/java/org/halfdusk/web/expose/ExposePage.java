@@ -3,6 +3,7 @@ package org.halfdusk.web.expose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.exposure.Setting;
@@ -34,6 +35,7 @@ import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.ShootEditing.Choice;
 import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Table;
 
 /** The Expose step: the subject's part, and the form of kit and wishes. */
 record ExposePage(
@@ -42,6 +44,8 @@ record ExposePage(
         List<RulerPicture> rulers,
         boolean open,
         WishForm wishes,
+        WishForm meter,
+        WishForm ownLight,
         int rig,
         List<Choice> rigs,
         List<Choice> cameras,
@@ -65,6 +69,7 @@ record ExposePage(
         String filter,
         List<Choice> brackets,
         ExposeDetail detail,
+        Optional<Table> ownLenses,
         Map<String, String> errors) {
     /**
      * What to set, in one line, with the kit and stance that it is for.
@@ -128,6 +133,8 @@ record ExposePage(
                 ShootField.common().stream().anyMatch(f -> !errors.of(f.name()).isEmpty())
                         && errors.text("part").isEmpty(),
                 WishForm.of(shoot, errors),
+                WishForm.of(ShootField.OF_METER, shoot, errors),
+                WishForm.of(ShootField.OF_OWN_LIGHT, shoot, errors),
                 open.rig(),
                 rigs.rigs().stream()
                         .map(r -> new Choice(Long.toString(r.id()), r.it().name(), standing(r.it(), kept)))
@@ -191,6 +198,7 @@ record ExposePage(
                         "5 6",
                         "5, two stops apart"),
                 ExposeDetail.of(open, theme),
+                LensesPart.of(open.now(), open.shoot().it().rig().lensId(), kits.lenses()),
                 ShootField.common().stream().collect(Collectors.toMap(Field::name, f -> errors.of(f.name()))));
     }
 
@@ -241,6 +249,11 @@ record ExposePage(
                 && rig.lensId() == kept.lensId()
                 && rig.converterId().equals(kept.converterId())
                 && rig.focalMm() == kept.focalMm();
+    }
+
+    /** Whether something of the light that is brought was refused. */
+    public boolean ownLightWrong() {
+        return ownLight.fields().stream().anyMatch(f -> !f.error().isEmpty());
     }
 
     private static List<Choice> shutters(Rig rig, Wishes wishes) {

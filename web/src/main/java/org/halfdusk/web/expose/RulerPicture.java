@@ -171,6 +171,9 @@ record RulerPicture(
             case NPF_3 -> "k 3";
             case RULE_500 -> "500 rule " + Words.seconds(t.value());
             case PERSON -> "a person, 3 s";
+            case HAND -> "by hand " + Words.fraction(t.value());
+            case HAND_STABILISED -> "stabilised " + Words.fraction(t.value());
+            case MOTION -> "moves 1 px, " + Words.fraction(t.value());
             case SHARPEST -> "sharpest";
             case TARGET -> "target";
             case LIFT -> "lift at the camera";
@@ -188,9 +191,17 @@ record RulerPicture(
             case GLOW -> "the sky glows";
             case SHARP -> "sharp";
             case BLURRED -> "it moves";
+            case HAND_SHAKES -> "blurs by hand";
+            case LENS_SHAKES -> "a touch shows";
             case STROKES -> "short strokes";
             case WHOLE_BREAK -> "one whole break";
             case SEVERAL_BREAKS -> "several over each other";
+            case AS_METERED -> "film as metered";
+            case RECIPROCITY -> "reciprocity: more than the meter says";
+            case PEOPLE_SHARP -> "people sharp";
+            case PEOPLE_BLURRED -> "people blur";
+            case PEOPLE_GONE -> "people vanish, cars draw lines";
+            case RAYS -> "rays from lamps";
             case SOFTENED -> "softened";
             case SHARP_LENS -> "sharp";
             case SOFT_CORNERS -> "soft corners";

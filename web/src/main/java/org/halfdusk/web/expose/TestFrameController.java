@@ -1,9 +1,12 @@
 package org.halfdusk.web.expose;
 
+import java.time.Clock;
 import java.util.Optional;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,8 +17,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class TestFrameController {
     private final ShootDesk desk;
+    private final Clock clock;
 
-    TestFrameController(ShootDesk desk) {
+    TestFrameController(ShootDesk desk, Clock clock) {
+        this.clock = clock;
         this.desk = desk;
     }
 
@@ -24,7 +29,16 @@ class TestFrameController {
      *
      * @param field and value: what a button sets; empty where no setting helps
      */
-    record Advice(String heading, String reason, String field, String value, String was, String label, String action) {}
+    record Advice(
+            String heading,
+            String reason,
+            String field,
+            String value,
+            String was,
+            String label,
+            String action,
+            String notes,
+            String noted) {}
 
     @GetMapping({"/shoots/{id}/expose/seen/{symptom}", "/shoots/{id}/rig{rig:\\d{1,3}}/expose/seen/{symptom}"})
     String advice(
@@ -47,9 +61,18 @@ class TestFrameController {
         throw new NotFound("There is no advice about “" + name + "”.");
     }
 
-    private static Advice advice(ShootDesk.Open open, Symptom seen) {
+    /** The notes with a line for what was seen, where there is room for it. */
+    private String noted(ShootDesk.Open open, Symptom seen, Symptom.Remedy r) {
+        String notes = open.shoot().it().notes();
+        String line = "Test frame "
+                + Words.clockSeconds(clock.instant(), open.plan().place().zone()) + ": " + TestFrameWords.note(seen, r);
+        String all = notes.isBlank() ? line : notes + "\n" + line;
+        return all.length() <= Shoot.LONGEST_NOTES ? all : notes;
+    }
+
+    private Advice advice(ShootDesk.Open open, Symptom seen) {
         Plan plan = open.plan();
-        Symptom.Remedy r = seen.remedy(plan.rig(), plan.setting(), plan.trails());
+        Symptom.Remedy r = seen.remedy(plan);
         Optional<Symptom.Change<?>> c = r.change();
         return new Advice(
                 TestFrameWords.heading(seen, r),
@@ -58,6 +81,8 @@ class TestFrameController {
                 c.map(Symptom.Change::text).orElse(""),
                 c.map(f -> f.field().text(open.shoot().it())).orElse(""),
                 c.map(Symptom.Change::label).orElse(""),
-                open.address("expose"));
+                open.address("expose"),
+                open.shoot().it().notes(),
+                noted(open, seen, r));
     }
 }

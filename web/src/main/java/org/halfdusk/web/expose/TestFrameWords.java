@@ -1,6 +1,7 @@
 package org.halfdusk.web.expose;
 
 import java.util.List;
+import java.util.Locale;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.web.layout.Words;
 
@@ -19,9 +20,11 @@ final class TestFrameWords {
     static String look(List<Symptom> symptoms) {
         String where = symptoms.contains(Symptom.BURSTS_PILED)
                 ? "Magnify the middle of a burst and its tips"
-                : symptoms.contains(Symptom.DISC_DOUBLED)
-                        ? "Magnify the disc's edge and the brightest part of it"
-                        : "Magnify a star in the middle and one in a corner";
+                : symptoms.contains(Symptom.LAMPS_DULL)
+                        ? "Magnify a lit front, a lamp and a wall that no lamp reaches"
+                        : symptoms.contains(Symptom.DISC_DOUBLED)
+                                ? "Magnify the disc's edge and the brightest part of it"
+                                : "Magnify a star in the middle and one in a corner";
         return where + ", and look at both ends of the histogram. Change one thing at a time.";
     }
 
@@ -30,6 +33,7 @@ final class TestFrameWords {
             case LEFT_EDGE -> "Dark touches the left edge";
             case CLIPPED -> "Highlights are clipped";
             case DASHES -> "Stars are dashes";
+            case THIN_CLOUD -> "Thin cloud lies over it";
             case WINGS -> "Corners have wings";
             case SOFT -> "Everything is soft";
             case BURSTS_WHITE -> "Bursts are white";
@@ -39,7 +43,16 @@ final class TestFrameWords {
             case DISC_WHITE -> "The disc is white";
             case DISC_DARK -> "The disc is too dark";
             case DISC_DOUBLED -> "Its edge is doubled";
+            case TOWN_WHITE -> "Lit fronts are white";
+            case TOWN_BLACK -> "Walls and water are black";
+            case LAMPS_DULL -> "Lamps have no rays";
         };
+    }
+
+    /** What was seen and what is done about it, as a line of the shoot's notes. */
+    static String note(Symptom seen, Symptom.Remedy r) {
+        return name(seen).toLowerCase(Locale.ROOT)
+                + r.change().map(c -> ", " + c.label()).orElse("");
     }
 
     static String heading(Symptom seen, Symptom.Remedy r) {
@@ -71,6 +84,12 @@ final class TestFrameWords {
                         ? "The lens is at its sharpest already. Keep what matters out of the corners, or crop them."
                         : "Wings in the corners are the lens wide open. At this aperture it is at its best; it costs "
                                 + light + ".";
+            case THIN_CLOUD ->
+                nothing
+                        ? "More is given already than a plan should be bent by. Wait for it to pass."
+                        : "It takes about " + Words.stops(Symptom.THIN_CLOUD_STOPS)
+                                + " of the stars and spreads their light; all settings of this rig shift by as much until you take "
+                                + "it back. Towns light it from below: the sky's own place on the histogram may not need it.";
             case SOFT ->
                 "1 Too wide an aperture: only a sliver is sharp; stop down. 2 Too slow a shutter, or the tripod shakes; "
                         + "shorten, use the remote, hang the bag on it. 3 Noise, or a dark frame lifted, which looks like "
@@ -102,6 +121,20 @@ final class TestFrameWords {
                 nothing
                         ? "The camera's highest ISO is in use. Give more time, and watch its edge for motion."
                         : "A stop of ISO lifts it without more motion or shake. Nothing else changes.";
+            case TOWN_WHITE ->
+                nothing
+                        ? "This is the camera's shortest time. Stop down, or take the ISO down."
+                        : "Fronts under lamps shall keep their colour; the lamps themselves stay white whatever you set. It costs "
+                                + light + ".";
+            case TOWN_BLACK ->
+                nothing
+                        ? "This is the camera's longest time. Open the aperture, or come earlier, while the sky still lights them."
+                        : "Twice the time lifts walls and water. Lamps grow a little; a second frame for them is joined later.";
+            case LAMPS_DULL ->
+                nothing
+                        ? "The lens is closed as far as it goes. An iris of round blades draws hardly any rays."
+                        : "Rays come of the iris's edges: a stop smaller draws them longer. It costs " + light
+                                + ", which the time gives back.";
             case DISC_DOUBLED ->
                 nothing
                         ? "This is the camera's shortest time: what is left is shake. Use the remote or the timer, and wait for wind."

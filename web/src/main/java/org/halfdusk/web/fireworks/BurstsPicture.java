@@ -8,6 +8,7 @@ import org.halfdusk.optics.Projection;
 import org.halfdusk.shoot.fireworks.Burst;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
+import org.halfdusk.shoot.fireworks.Smoke;
 import org.halfdusk.shoot.fireworks.Sparks;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Numbers;
@@ -23,6 +24,7 @@ public record BurstsPicture(
     /**
      * @param sparks paths of its stars
      * @param most radius of the widest opening
+     * @param smoke where its smoke has gone after half a minute, a path; empty where no wind is forecast
      */
     public record Shell(
             String x,
@@ -31,6 +33,7 @@ public record BurstsPicture(
             String least,
             String most,
             List<String> sparks,
+            String smoke,
             String text,
             String textX,
             String anchor) {}
@@ -38,7 +41,7 @@ public record BurstsPicture(
     static BurstsPicture of(FireworksPlan plan) {
         Scene scene = Scene.of(
                 Projection.of(plan.framing(), plan.rig()), plan.rig().camera().sensor());
-        View v = new View(scene);
+        View v = new View(scene, plan.smoke());
         Show show = plan.show();
         List<Shell> shells = new ArrayList<>();
         boolean two = show.smallest().calibreMm() < show.largest().calibreMm();
@@ -54,13 +57,16 @@ public record BurstsPicture(
                 shells,
                 Ground.of(scene, plan.place().skyline(), List.of()),
                 "Smallest and largest shell to scale in the frame, " + field
-                        + ": it opens to the solid ring at the least, to the dotted one at the most.",
+                        + ": it opens to the solid ring at the least, to the dotted one at the most."
+                        + (plan.smoke().isPresent()
+                                ? " Grey: where its smoke has gone after half a minute by the forecast's wind."
+                                : ""),
                 "The largest shell breaks " + Words.degrees(show.breakDegrees(show.largest())) + " up and opens "
                         + Words.degrees(show.leastWidthDegrees(show.largest())) + " to "
                         + Words.degrees(show.mostWidthDegrees(show.largest())) + " wide.");
     }
 
-    private record View(Scene scene) {
+    private record View(Scene scene, Optional<Smoke> smoke) {
         /** @param side −1 left, 1 right of the middle, by the width of the largest shell */
         Optional<Shell> shell(Show show, Burst shell, int side) {
             double away = side * show.mostWidthDegrees(show.largest()) * 0.42;
@@ -90,6 +96,9 @@ public record BurstsPicture(
                             x,
                             y,
                             unit),
+                    smoke.map(m -> "M" + Numbers.tenths(x) + " " + Numbers.tenths(y) + "h"
+                                    + Numbers.tenths(m.acrossMetresPerSecond() * Smoke.SECONDS * unit))
+                            .orElse(""),
                     Words.plain(shell.calibreMm()) + " mm: " + Math.round(shell.heightMetres()) + " m, "
                             + Words.degrees(show.breakDegrees(shell)),
                     Numbers.tenths(Math.max(8, Math.min(Scene.WIDTH - 8, x + (side < 0 ? -1 : 1) * (most + 8)))),

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.fireworks.Burst;
@@ -278,6 +279,8 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 Table.of("When", "", scenes(plan), "when", "time#", "aperture#"),
                 List.of(
                         time(plan),
+                        brightness(plan),
+                        release(plan),
                         new Because(
                                 "Focus",
                                 "focus",
@@ -292,6 +295,34 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                                 "Keeps gold warm and the night neutral; raw files can change it.")),
                 new ExposeStep.Asked(false, false),
                 "f/11");
+    }
+
+    /** Brightness is set by aperture and ISO, so the first bursts are the test. */
+    private static Because brightness(FireworksPlan plan) {
+        FNumber n = plan.setting().fNumber();
+        return new Because(
+                "First bursts as a trial",
+                "trial",
+                "Take the first three at "
+                        + n.stoppedDown(-1).nearest(plan.rig().apertures()).label() + ", " + n.label() + " and "
+                        + n.stoppedDown(1).nearest(plan.rig().apertures()).label()
+                        + ", look at their colour magnified, and keep the widest whose stars are not white. Longer times only draw "
+                        + "more of the path.");
+    }
+
+    private static Because release(FireworksPlan plan) {
+        double hand = plan.pressAfterLaunch(0);
+        double timer = plan.pressAfterLaunch(FireworksPlan.SELF_TIMER_SECONDS);
+        return new Because(
+                "Without a release",
+                "self-timer",
+                "A finger on the camera shakes it. By the " + Words.plain(FireworksPlan.SELF_TIMER_SECONDS)
+                        + " s self-timer, its shortest, press "
+                        + (timer >= 0
+                                ? Words.seconds(timer) + " after the largest shell leaves the ground"
+                                : "before the largest shell leaves the ground, by guess")
+                        + "; with a release it is " + Words.seconds(Math.max(0, hand))
+                        + ". Smaller shells break sooner.");
     }
 
     private static Because town(FireworksPlan now) {

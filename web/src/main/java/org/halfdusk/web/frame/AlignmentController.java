@@ -51,7 +51,7 @@ class AlignmentController {
             @PathVariable long id, @RequestParam Map<String, String> asked, Model model, HttpServletResponse response) {
         ShootDesk.Open open = desk.open(id, Optional.empty());
         Shoot shoot = open.shoot().it();
-        List<ForegroundObject> objects = open.plan().place().objects();
+        List<ForegroundObject> objects = Alignments.targets(open.plan().place());
         model.addAttribute("shootTitle", shoot.title());
         model.addAttribute("place", open.plan().place().name());
         model.addAttribute("back", open.address("frame"));

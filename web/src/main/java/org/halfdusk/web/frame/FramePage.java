@@ -46,6 +46,7 @@ record FramePage(
         Because answer,
         List<Table> tables,
         DepthPart depth,
+        MarksPart marks,
         PanoramaPart panorama,
         Optional<PolePicture> pole,
         boolean trails) {
@@ -79,7 +80,12 @@ record FramePage(
     /** What most cameras manage between two frames of a run, s. */
     private static final double SHORTEST_GAP = 1;
 
-    static FramePage of(ShootDesk.Open open, FramePicture picture, FormErrors errors, List<Alignments.Match> tonight) {
+    static FramePage of(
+            ShootDesk.Open open,
+            FramePicture picture,
+            FormErrors errors,
+            List<Alignments.Match> tonight,
+            MarksPart marks) {
         Plan plan = open.plan();
         Framing framing = plan.framing();
         boolean prime = !plan.rig().lens().zoom();
@@ -105,6 +111,7 @@ record FramePage(
                 FrameWords.answer(open),
                 FrameWords.tables(open),
                 depth(open, errors),
+                marks,
                 PanoramaPart.of(open, errors),
                 plan.traits().byDay()
                         ? Optional.empty()

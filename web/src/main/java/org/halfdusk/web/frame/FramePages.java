@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.halfdusk.shoot.kept.FocusMarks;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.web.layout.Theme;
@@ -16,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** The Frame step of a shoot. */
 @Component
-record FramePages(Planner planner) implements StepPages {
+record FramePages(Planner planner, FocusMarks marks) implements StepPages {
     @Override
     public String step() {
         return "frame";
@@ -32,7 +33,12 @@ record FramePages(Planner planner) implements StepPages {
                         open.plan().night().date(),
                         1))
                 .orElse(List.of());
-        return FramePage.of(open, FramePicture.of(open.plan(), open.at(), theme), result.errors(), tonight);
+        return FramePage.of(
+                open,
+                FramePicture.of(open.plan(), open.at(), theme),
+                result.errors(),
+                tonight,
+                MarksPart.of(open, marks.of(open.shoot().it().rig().lensId()), result.errors()));
     }
 
     /** Azimuth, altitude and roll are typed apart and kept together. */

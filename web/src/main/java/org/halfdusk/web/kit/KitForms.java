@@ -20,6 +20,7 @@ import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.optics.TypicalKit;
@@ -33,6 +34,7 @@ import org.halfdusk.web.kit.KitForm.Field;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.ReasonWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -74,6 +76,13 @@ class KitForms {
                             new Choice(IntervalTimer.Step.SECONDS.name(), "whole seconds"),
                             new Choice(IntervalTimer.Step.TENTHS.name(), "tenths of a second"))),
             Field.number("timerLargest", "Interval timer up to", "frames", "399 is usual; more are stopped by hand."),
+            Field.choice(
+                    "readNoise",
+                    "Noise of reading",
+                    "Low ISO lifted, or high ISO, is answered by it.",
+                    Arrays.stream(ReadNoise.values())
+                            .map(r -> new Choice(r.name(), ReasonWords.sensor(r)))
+                            .toList()),
             Field.number("film", "Film: reciprocity exponent", "", "Empty for a sensor; 1.2 to 1.4 by stock."));
 
     private static final List<Field> LENS = List.of(
@@ -255,6 +264,7 @@ class KitForms {
         t.put("timerFrom", c.timer().from().name());
         t.put("timerStep", c.timer().step().name());
         put(t, "timerLargest", c.timer().largest());
+        t.put("readNoise", c.readNoise().name());
         c.filmExponent().ifPresent(p -> put(t, "film", p));
         tick(t, "bulb", c.bulb());
         tick(t, "mirror", c.mirror());
@@ -371,7 +381,8 @@ class KitForms {
         OptionalDouble film = e.text("film").isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(e.number("film", "reciprocity exponent", 1, 2, ""));
-        if (e.any() || timer == null) {
+        ReadNoise noise = constant(e, "readNoise", "noise of reading", ReadNoise.class, ReadNoise.STEADY);
+        if (e.any() || timer == null || noise == null) {
             return null;
         }
         Sensor sensor = e.check("width", () -> new Sensor(width, height, across, down));
@@ -398,28 +409,26 @@ class KitForms {
                                 film,
                                 cold / 100,
                                 heat / 100,
-                                timer));
+                                timer,
+                                noise));
     }
 
     /** What is left out is usual. */
     private static @Nullable IntervalTimer timer(FormErrors e) {
         IntervalTimer usual = IntervalTimer.USUAL;
-        IntervalTimer.From from = e.text("timerFrom").isEmpty()
-                ? usual.from()
-                : e.check(
-                        "timerFrom",
-                        () -> Codec.constant("interval timer", IntervalTimer.From.class)
-                                .read(e.text("timerFrom")));
-        IntervalTimer.Step step = e.text("timerStep").isEmpty()
-                ? usual.step()
-                : e.check(
-                        "timerStep",
-                        () -> Codec.constant("step of the timer", IntervalTimer.Step.class)
-                                .read(e.text("timerStep")));
+        IntervalTimer.From from = constant(e, "timerFrom", "interval timer", IntervalTimer.From.class, usual.from());
+        IntervalTimer.Step step = constant(e, "timerStep", "step of the timer", IntervalTimer.Step.class, usual.step());
         int largest = e.text("timerLargest").isEmpty()
                 ? usual.largest()
                 : e.whole("timerLargest", "largest number of frames", 2, 100_000, "");
         return from == null || step == null || e.any() ? null : new IntervalTimer(step, from, largest);
+    }
+
+    private static <E extends Enum<E>> @Nullable E constant(
+            FormErrors e, String field, String name, Class<E> of, E usual) {
+        return e.text(field).isEmpty()
+                ? usual
+                : e.check(field, () -> Codec.constant(name, of).read(e.text(field)));
     }
 
     private static double optional(FormErrors e, String field, String name, double usual, double most) {

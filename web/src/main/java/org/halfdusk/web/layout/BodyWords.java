@@ -15,6 +15,7 @@ public final class BodyWords {
             case MOON -> "the moon";
             case GALACTIC_NORTH_POLE -> "the band's pole";
             case BAND_TOP -> "the band's top";
+            case CELESTIAL_POLE -> "the celestial pole";
             default -> MilkyWayWish.PART.codec().wording().apply(body);
         };
     }
@@ -36,6 +37,7 @@ public final class BodyWords {
             chosen(Body.MOON),
             chosen(Body.SUN),
             chosen(Body.BAND_TOP),
+            chosen(Body.CELESTIAL_POLE),
             chosen(Body.CYGNUS),
             chosen(Body.CASSIOPEIA),
             chosen(Body.ORION),

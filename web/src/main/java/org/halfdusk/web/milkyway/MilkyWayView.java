@@ -5,11 +5,13 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Ground;
 import org.halfdusk.exposure.SharpTime;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
@@ -192,6 +194,21 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                                 : "")));
         SkyLight.Brightness aim =
                 m.light().at(m.bestMoment()).towards(plan.framing().direction());
+        if (m.wish().arch()) {
+            OptionalDouble top = plan.topInFrame();
+            lines.add(new Line(
+                    "Band's top in this frame",
+                    top.isPresent()
+                            ? Words.percent(top.getAsDouble()) + " up, a margin of "
+                                    + Words.percent(1 - top.getAsDouble()) + " of its height over it"
+                            : "outside: aim higher, turn the camera, or lay a panorama"));
+        }
+        plan.place().skyline().gaps(Skyline.LEAST_GAP_DEGREES).stream()
+                .limit(MOST_GAPS)
+                .forEach(g -> lines.add(new Line(
+                        "Gap in the skyline",
+                        Words.azimuth(g.azimuthDegrees()) + ", " + Words.wholeDegrees(g.widthDegrees()) + " wide, "
+                                + Words.degrees(g.depthDegrees()) + " deep")));
         lines.add(new Line("Town glow towards the frame", Words.percent(aim.townShare()) + " of the sky's light"));
         lines.addAll(ReasonWords.settingUp(m, plan));
         m.light().site().domes().stream()
@@ -202,6 +219,8 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                                 + " km away (estimate)")));
         return lines;
     }
+
+    private static final int MOST_GAPS = 3;
 
     private static String spans(List<Interval> spans, ZoneId zone) {
         return spans.isEmpty()
@@ -281,7 +300,9 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                             ? "the arch goes overhead"
                             : altitude < m.lowestDegrees()
                                     ? BodyWords.name(m.part()) + " is under " + Words.plain(m.lowestDegrees()) + "°"
-                                    : BodyWords.name(m.part()) + " is behind the skyline");
+                                    : m.wish().towards().holds(m.sky().at(m.part(), at))
+                                            ? BodyWords.name(m.part()) + " is behind the skyline"
+                                            : BodyWords.name(m.part()) + " is not over the wished direction");
         }
         return "Outside the window: " + String.join(", ", reasons) + ".";
     }
@@ -299,7 +320,12 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
     @Override
     public ExposeStep expose(MilkyWayPlan plan, Theme theme) {
         ExposurePlan e = plan.exposure();
-        List<Table.Row> schools = e.sharp().stream().map(s -> schoolRow(s, e)).toList();
+        List<Table.Row> schools = new ArrayList<>();
+        e.divided().stream().map(MilkyWayView::dividedRow).forEach(schools::add);
+        e.sharp().stream()
+                .filter(x -> x.school() != School.DIVIDE_500_EQUIVALENT)
+                .map(x -> schoolRow(x, e))
+                .forEach(schools::add);
         return new ExposeStep(
                 "milkyway/pictures",
                 StarsPicture.of(e, ground(plan), theme),
@@ -316,13 +342,34 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 List.of(
                         ExposeWords.aperture(e),
                         ExposeWords.iso(e).and(LearntWords.because(plan)),
-                        ReasonWords.kelvin(
-                                MilkyWayPlan.WHITE_BALANCE_KELVIN,
-                                MilkyWayPlan.WHITE_BALANCE_KELVIN
-                                        + " K with a touch of magenta keeps cold and copper tones apart; raw files can "
-                                        + "change it later.")),
+                        plan.night().wish().red()
+                                ? red()
+                                : ReasonWords.kelvin(
+                                        MilkyWayPlan.WHITE_BALANCE_KELVIN,
+                                        MilkyWayPlan.WHITE_BALANCE_KELVIN
+                                                + " K with a touch of magenta keeps cold and copper tones apart; raw files can "
+                                                + "change it later.")),
                 new ExposeStep.Asked(true, true),
                 "widest");
+    }
+
+    private static Because red() {
+        return new Because(
+                "Modified for red nebulae",
+                "custom balance",
+                "Without the maker's filter about four times the light of hydrogen's red line at 656 nm is recorded, two stops of "
+                        + "nebula and none of sky: exposure stays as it is. White balance by a grey card in daylight, or in the raw "
+                        + "converter; a town's sodium and all heat reddens too. Focus anew: red comes to another place.");
+    }
+
+    private static Table.Row dividedRow(ExposurePlan.DividedTime d) {
+        return Table.Row.of(
+                false,
+                d.dividend() + " ÷ full-frame f",
+                Words.seconds(d.seconds()),
+                d.dial().label(),
+                Words.tenths(d.middlePx()) + " px",
+                Words.tenths(d.cornerPx()) + " px");
     }
 
     private static Table.Row schoolRow(SharpTime s, ExposurePlan e) {
@@ -369,7 +416,13 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
 
     @Override
     public String frames(MilkyWayPlan plan) {
-        return plan.night().main().isEmpty() ? "" : ReasonWords.every(plan.stack());
+        if (plan.night().main().isEmpty()) {
+            return "";
+        }
+        String stack = ReasonWords.every(plan.stack());
+        return plan.wishes().limits().personStands()
+                ? "×" + MilkyWayPlan.WITH_PERSON + " with people, then " + stack + " without"
+                : stack;
     }
 
     @Override

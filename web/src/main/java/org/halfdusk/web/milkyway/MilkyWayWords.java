@@ -46,6 +46,9 @@ public final class MilkyWayWords {
             return "arch overhead";
         }
         String part = BodyWords.bare(m.part());
+        if (none instanceof NoWindow.Elsewhere) {
+            return part + " elsewhere";
+        }
         return none instanceof NoWindow.CoreLow
                 ? part + " too low"
                 : none instanceof NoWindow.CoreHidden ? part + " hidden" : "no window";
@@ -129,6 +132,11 @@ public final class MilkyWayWords {
                     + degrees(over.lowestWhileDarkDegrees()) + ", and from "
                     + plain(MilkyWayNight.HIGHEST_ARCH_DEGREES) + "° on it is no arch in a picture.";
         }
+        if (none instanceof NoWindow.Elsewhere e) {
+            return Words.capital(whole(m)) + " never stands within "
+                    + plain(m.wish().towards().withinDegrees()) + "° of " + Words.azimuth(e.wishedDegrees()) + meanwhile
+                    + "; at its best it is in " + Words.azimuth(e.azimuthDegrees()) + ".";
+        }
         return "Dark, moonless and " + BodyWords.bare(m.part()) + " above " + plain(m.lowestDegrees())
                 + "° never come together.";
     }
@@ -159,6 +167,7 @@ public final class MilkyWayWords {
             case CORE -> part + " under " + plain(m.lowestDegrees()) + "° " + (before ? "until " : "from ") + at;
             case SKYLINE -> part + " behind the skyline " + (before ? "until " : "from ") + at;
             case OVERHEAD -> "arch overhead " + (before ? "until " : "from ") + at;
+            case DIRECTION -> part + " elsewhere " + (before ? "until " : "from ") + at;
             case LEAST_LIGHT -> before ? "least light from " + at : "least light until " + at;
             case DARK -> before ? "dark only from " + at : "dawn at " + at;
         };
@@ -181,6 +190,7 @@ public final class MilkyWayWords {
             case CORE -> whole(m) + " has climbed to " + plain(m.lowestDegrees()) + "°";
             case SKYLINE -> whole(m) + " comes out over the skyline";
             case OVERHEAD -> "the arch has come down from overhead";
+            case DIRECTION -> whole(m) + " comes over the wished direction";
             case LEAST_LIGHT ->
                 "the sky is within " + Words.tenths(LightWindows.LEAST_LIGHT_MAGNITUDES) + " mag of its least light";
         };
@@ -193,6 +203,7 @@ public final class MilkyWayWords {
             case CORE -> whole(m) + " sinks under " + plain(m.lowestDegrees()) + "°";
             case SKYLINE -> whole(m) + " goes behind the skyline";
             case OVERHEAD -> "the arch goes overhead";
+            case DIRECTION -> whole(m) + " leaves the wished direction";
             case LEAST_LIGHT -> "it brightens again";
         };
     }

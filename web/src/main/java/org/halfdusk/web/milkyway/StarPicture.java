@@ -20,8 +20,9 @@ public record StarPicture(String squares) {
     /** Brightness of the ground that the picture's background has already. */
     private static final double GROUND = 0.02;
 
-    public static StarPicture of(Trailing.Path path, Theme theme) {
-        double[][] light = StarImage.of(path, SIZE);
+    /** @param blurPx of the lens, as a standard deviation */
+    public static StarPicture of(Trailing.Path path, double blurPx, Theme theme) {
+        double[][] light = StarImage.of(path, blurPx, SIZE);
         StringBuilder squares = new StringBuilder();
         for (int row = 0; row < SIZE; row++) {
             for (int column = 0; column < SIZE; column++) {

@@ -68,8 +68,8 @@ public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {
                 Words.tenths(middle.length()) + " px " + shape(middle.length()) + ", corner "
                         + Words.tenths(corner.length()) + " px " + shape(corner.length()),
                 chosen,
-                StarPicture.of(middle, theme),
-                StarPicture.of(corner, theme),
+                StarPicture.of(middle, e.trails().blurPx(), theme),
+                StarPicture.of(corner, e.trails().blurPx(), theme),
                 "After " + time.label() + " a star trails " + Words.tenths(middle.length()) + " px in the middle and "
                         + Words.tenths(corner.length()) + " px in the worst corner.");
     }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
@@ -35,6 +36,8 @@ public record BalanceChart(
     private static final double HEIGHT = 150;
     private static final double STOPS = 14;
     private static final Duration REACH = Duration.ofMinutes(50);
+    private static final Duration BEFORE_DUSK = Duration.ofMinutes(20);
+    private static final Duration INTO_NIGHT = Duration.ofHours(3);
 
     public record Span(String x, String width, String from, String to, String middle) {}
 
@@ -46,8 +49,12 @@ public record BalanceChart(
     static BalanceChart of(MoonPlan plan) {
         MoonNight n = plan.night();
         ZoneId zone = n.zone();
-        Instant middle = n.main().map(Interval::middle).orElse(n.bestMoment());
-        Interval axis = Interval.of(middle.minus(REACH), middle.plus(REACH));
+        boolean land = n.picture() == MoonPicture.WITH_LAND;
+        Instant dusk = n.night().sunsetToSunrise().start();
+        Instant middle = land ? n.main().map(Interval::middle).orElse(n.bestMoment()) : dusk.plus(REACH);
+        Interval axis = land
+                ? Interval.of(middle.minus(REACH), middle.plus(REACH))
+                : Interval.of(dusk.minus(BEFORE_DUSK), dusk.plus(INTO_NIGHT));
         List<Double> landSeconds = new ArrayList<>();
         List<Double> moonSeconds = new ArrayList<>();
         List<Instant> times = new ArrayList<>();
@@ -58,9 +65,10 @@ public record BalanceChart(
             moonSeconds.add(pair.moonSeconds());
         }
         double reference = n.landAndMoon(middle).moonSeconds();
-        String land = line(times, landSeconds, axis, reference);
-        String moon = line(times, moonSeconds, axis, reference);
-        List<Span> together = n.windows().stream()
+        String landLine = line(times, landSeconds, axis, reference);
+        String moonLine = line(times, moonSeconds, axis, reference);
+        List<Interval> alike = land ? n.windows() : alike(n, times);
+        List<Span> together = alike.stream()
                 .flatMap(w -> w.intersect(axis).stream())
                 .map(w -> new Span(
                         Numbers.tenths(x(w.start(), axis)),
@@ -74,22 +82,37 @@ public record BalanceChart(
                         new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Words.clock(t, zone)))
                 .toList();
         return new BalanceChart(
-                n.picture() == MoonPicture.WITH_LAND,
                 land,
-                moon,
+                landLine,
+                moonLine,
                 together,
                 ticks,
                 Numbers.tenths(y(landSeconds.get(3), reference) - 6),
                 Numbers.tenths(y(moonSeconds.get(moonSeconds.size() - 1), reference) - 6),
                 disc(plan),
-                together.isEmpty()
-                        ? "Land and moon never ask for one exposure this night."
-                        : n.main()
-                                .map(w -> "Between " + Words.clock(w.start(), zone) + " and "
-                                        + Words.clock(w.end(), zone)
-                                        + " one exposure holds both: the moon is at most "
-                                        + Words.plain(LandAndMoon.MOON_BRIGHTER_BY_AT_MOST) + " stops brighter.")
-                                .orElse(""));
+                words(n, alike));
+    }
+
+    /** Of a moon by itself: when on the evening one exposure would hold the land too. */
+    private static List<Interval> alike(MoonNight n, List<Instant> times) {
+        List<Instant> inside = times.stream()
+                .filter(t ->
+                        !n.down(n.sky().at(Body.MOON, t)) && n.landAndMoon(t).together())
+                .toList();
+        return inside.size() < 2 ? List.of() : List.of(Interval.of(inside.get(0), inside.get(inside.size() - 1)));
+    }
+
+    private static String words(MoonNight n, List<Interval> alike) {
+        if (alike.isEmpty()) {
+            return n.picture() == MoonPicture.WITH_LAND
+                    ? "Land and moon never ask for one exposure this night."
+                    : "This evening land and moon never ask for one exposure: the moon alone, or two frames.";
+        }
+        Interval w = n.picture() == MoonPicture.WITH_LAND ? n.main().orElse(alike.get(0)) : alike.get(0);
+        return "Between " + Words.clock(w.start(), n.zone()) + " and " + Words.clock(w.end(), n.zone())
+                + " one exposure holds both: the moon is at most "
+                + Words.plain(LandAndMoon.MOON_BRIGHTER_BY_AT_MOST)
+                + " stops brighter. Then the moon alone, at the setting above.";
     }
 
     private static double x(Instant t, Interval axis) {

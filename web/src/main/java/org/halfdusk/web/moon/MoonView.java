@@ -6,7 +6,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.EclipsedMoon;
 import org.halfdusk.optics.Converter;
@@ -124,7 +123,8 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         "time",
                         "altitude#",
                         "azimuth#",
-                        n.picture() == MoonPicture.WITH_LAND ? "moon brighter by#" : "air takes#"),
+                        n.picture() == MoonPicture.WITH_LAND ? "moon brighter by#" : "air takes#",
+                        "setting"),
                 at(plan, at),
                 List.of(ReasonWords.NIGHT_PLACE));
     }
@@ -198,7 +198,10 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                                     ? ""
                                     : n.picture() == MoonPicture.WITH_LAND
                                             ? Words.signedStops(brighter)
-                                            : Words.stops(plan.airStops(t)))
+                                            : Words.stops(plan.airStops(t)),
+                            plan.night().down(p)
+                                    ? ""
+                                    : ReasonWords.line(plan.at(t).setting()))
                     .to(address + "?at=" + t));
         }
         return rows;
@@ -234,9 +237,15 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         MoonShot s = plan.shot();
         return new ExposeStep(
                 "moon/pictures",
-                BalanceChart.of(plan),
+                new Pictures(DiscsPicture.of(plan, theme), trade(plan)),
                 time(plan),
-                Table.of("Size", "", sizes(plan), "figure", "this rig#", "with 1.4×#", "with 2×#"),
+                Table.of(
+                        "Schools, at " + s.aperture().fNumber().label() + " ISO " + s.iso(),
+                        "",
+                        schools(plan),
+                        "school",
+                        "time#",
+                        "disc at#"),
                 List.of(
                         ReasonWords.aperture(
                                 s.aperture(), "The lens's sharp middle: the moon is bright enough for it."),
@@ -244,8 +253,11 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         bracket(plan),
                         ReasonWords.kelvin(
                                 plan.setting().kelvin(),
-                                "A little over daylight leaves a low moon its warmth beside the blue land; 7000 K makes it "
-                                        + "golden.")),
+                                plan.night().picture().alone()
+                                        ? "Sunlit rock in daylight's balance comes out a little warm of grey; set cooler it turns "
+                                                + "to bone."
+                                        : "A little over daylight leaves a low moon its warmth beside the blue land; 7000 K makes "
+                                                + "it golden.")),
                 new ExposeStep.Asked(false, false),
                 "sharpest");
     }
@@ -330,33 +342,84 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         return new Because(
                 "Bracket",
                 "bracket",
-                String.join(
-                                ", ",
-                                plan.shot().bracket().stream()
-                                        .map(t -> t.label())
-                                        .toList())
-                        + ": a stop each way, then correct on the magnified picture. Expose for the moon; any meter is "
+                String.join(", ", plan.bracket().stream().map(ReasonWords::line).toList())
+                        + ": a stop each way, no time longer than the limit, then correct on the magnified picture. Expose for the moon; any meter is "
                         + "fooled by a bright small thing on black.");
     }
 
-    private static List<Table.Row> sizes(MoonPlan plan) {
-        Rig rig = plan.rig();
-        Rig one = with(rig, Converter.USUAL.get(0));
-        Rig two = with(rig, Converter.USUAL.get(1));
-        List<Rig> rigs = List.of(rig, one, two);
-        return List.of(
-                row("Disc on the sensor", rigs, r -> Words.tenths(plan.disc(r).millimetres()) + " mm"),
-                row(
-                        "In pixels",
-                        rigs,
-                        r -> Long.toString(Math.round(plan.disc(r).pixels()))),
-                row("Share of height", rigs, r -> Words.percent(plan.disc(r).shareOfHeight())),
-                row("Widest aperture", rigs, r -> r.widestAperture().label()),
-                row(
-                        "Moves a pixel in",
-                        rigs,
-                        r -> Words.fraction(r.pixelScaleArcsec()
-                                / plan.shot().circumstances().speedArcsec())));
+    /** What the Expose step draws, with what converters would trade. */
+    public record Pictures(DiscsPicture discs, Table trade) {}
+
+    private static Table trade(MoonPlan plan) {
+        List<Table.Row> rows = new ArrayList<>();
+        Rig own = plan.rig();
+        rows.add(traded(plan, own, own.converter().map(Converter::name).orElse("as it is"), true));
+        if (own.converter().isPresent()) {
+            rows.add(traded(
+                    plan, new Rig(own.camera(), own.lens(), Optional.empty(), own.lensFocalMm()), "none", false));
+        }
+        for (double factor : Converter.USUAL) {
+            if (own.converter().filter(c -> c.factor() == factor).isEmpty()) {
+                rows.add(traded(plan, with(own, factor), Words.plain(factor) + "×", false));
+            }
+        }
+        return Table.of(
+                "Converters, each with the setting it then needs",
+                "Magnified shake and haze are not counted: a converter shows them too.",
+                rows,
+                "converter",
+                "disc#",
+                "of height#",
+                "setting",
+                "what it costs");
+    }
+
+    private static Table.Row traded(MoonPlan plan, Rig rig, String name, boolean own) {
+        MoonPlan then = plan.with(rig);
+        MoonPlan.Disc disc = then.disc(rig);
+        return Table.Row.of(
+                own,
+                name,
+                Math.round(disc.pixels()) + " px",
+                Words.percent(disc.shareOfHeight()),
+                ReasonWords.line(then.setting()),
+                own ? "" : cost(plan, then));
+    }
+
+    private static String cost(MoonPlan plan, MoonPlan then) {
+        List<String> costs = new ArrayList<>();
+        double aperture = then.setting().fNumber().stopsOver(plan.setting().fNumber());
+        double iso = then.setting().iso().stopsOver(plan.setting().iso());
+        double time = Stops.between(
+                plan.setting().shutter().realSeconds(), then.setting().shutter().realSeconds());
+        if (!Stops.met(aperture)) {
+            costs.add(Words.stops(Math.abs(aperture)) + (aperture > 0 ? " of aperture" : " wider"));
+        }
+        if (!Stops.met(time)) {
+            costs.add(Words.stops(Math.abs(time)) + (time > 0 ? " shorter" : " longer"));
+        }
+        if (!Stops.met(iso)) {
+            costs.add(Words.stops(Math.abs(iso)) + (iso > 0 ? " more ISO" : " less ISO"));
+        }
+        if (then.disc(then.rig()).shareOfHeight() > 1) {
+            costs.add("the disc leaves the frame");
+        }
+        return costs.isEmpty() ? "nothing" : String.join(", ", costs);
+    }
+
+    private static List<Table.Row> schools(MoonPlan plan) {
+        return plan.shot().schools(plan.shareOfFrame()).stream()
+                .map(a -> Table.Row.of(
+                        a.school() == MoonShot.School.F11_RULE,
+                        switch (a.school()) {
+                            case F11_RULE -> "f/11 and 1/ISO";
+                            case GUIDE_VALUE_8 -> "Guide value 8, disc on mid-grey";
+                            case AVERAGING_METER ->
+                                "Averaging meter, " + Words.percentTenths(plan.shareOfFrame()) + " moon";
+                        },
+                        Words.fraction(a.seconds()),
+                        a.stopsOver() > 0 ? Words.stops(a.stopsOver()) + " blown" : Words.percent(a.position())))
+                .toList();
     }
 
     private static Rig with(Rig rig, double factor) {
@@ -367,11 +430,6 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 rig.lensFocalMm());
     }
 
-    private static Table.Row row(String name, List<Rig> rigs, Function<Rig, String> figure) {
-        return Table.Row.of(
-                false, name, figure.apply(rigs.get(0)), figure.apply(rigs.get(1)), figure.apply(rigs.get(2)));
-    }
-
     @Override
     public SequenceStep sequence(MoonPlan plan) {
         int brackets = plan.brackets();
@@ -380,9 +438,9 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                 new Because(
                         "Brackets",
                         brackets == 1
-                                ? "1 bracket of " + s.bracket().size()
+                                ? "1 bracket of " + plan.bracket().size()
                                 : Words.count(brackets, "bracket") + " of "
-                                        + s.bracket().size(),
+                                        + plan.bracket().size(),
                         plan.night().main().isEmpty()
                                 ? "One at the best moment: " + MoonWords.none(plan.night()) + "."
                                 : "Every " + Words.minutes(plan.betweenBrackets()) + " "
@@ -417,14 +475,16 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         int n = plan.brackets();
         return n == 0
                 ? ""
-                : "×" + Words.count(n, "bracket") + " of "
-                        + plan.shot().bracket().size();
+                : "×" + Words.count(n, "bracket") + " of " + plan.bracket().size();
     }
 
     @Override
     public String verdict(MoonPlan plan) {
         return plan.shot().overLimit()
                 ? "The moon moves " + Words.tenths(plan.shot().motionPx()) + " px in this time"
-                : "Ten-second timer or a remote: at " + Words.plain(plan.rig().focalMm()) + " mm a touch shows";
+                : plan.handheld()
+                        ? "Holds by hand, moves " + Words.tenths(plan.shot().motionPx()) + " px"
+                        : "Ten-second timer or a remote: at "
+                                + Words.plain(plan.rig().focalMm()) + " mm a touch shows";
     }
 }

@@ -1,13 +1,16 @@
 package org.halfdusk.web.nights;
 
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.Traits;
@@ -33,10 +36,12 @@ class Carpets {
 
     private final Planner planner;
     private final Shoots shoots;
+    private final Supplier<Preferences> preferences;
     private final Subjects subjects;
     private final Map<Key, Year> kept = new LinkedHashMap<>(16, 0.75f, true);
 
-    Carpets(Planner planner, Shoots shoots, Subjects subjects) {
+    Carpets(Planner planner, Shoots shoots, Subjects subjects, Supplier<Preferences> preferences) {
+        this.preferences = preferences;
         this.subjects = subjects;
         this.planner = planner;
         this.shoots = shoots;
@@ -64,10 +69,17 @@ class Carpets {
         }
     }
 
+    /** Nights with a shoot here, and those of the person's own dates. */
+    private Set<LocalDate> dated(Subject subject, Kept<Place> place, LocalDate first) {
+        Set<LocalDate> all = new HashSet<>(shoots.nights(subject, place.id()));
+        preferences.get().dates().forEach(d -> all.add(d.next(first)));
+        return Set.copyOf(all);
+    }
+
     /** The year from a date on. Of fireworks only the nights that the person has a show on bear a wish. */
     Year of(Subject subject, Kept<Place> place, LocalDate first) {
         boolean known = Traits.of(subject).dating() == Traits.Dating.OF_PEOPLE;
-        Set<LocalDate> dated = known ? shoots.nights(subject, place.id()) : Set.of();
+        Set<LocalDate> dated = known ? dated(subject, place, first) : Set.of();
         Optional<Forecast> forecast = planner.forecast(place.it());
         Key key = new Key(
                 subject,

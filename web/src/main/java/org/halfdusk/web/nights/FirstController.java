@@ -103,7 +103,7 @@ class FirstController {
         LocalDate tonight = tonight(place.it());
         Carpets.Year year = carpets.of(subject, place, tonight.withDayOfMonth(1));
         NightsFilter filter = NightsFilter.of(tonight, Optional.empty(), false, Optional.empty());
-        NightsPage nights = NightsPage.of(subject, subjects, place, List.of(), year, filter);
+        NightsPage nights = NightsPage.of(subject, subjects, place, List.of(), year, filter, List.of());
         Rig rig = typed.rig().rig();
         SubjectNight evening = planner.night(subject, place.it(), tonight, planner.initialWish(subject, place.it()));
         return FirstPage.of(

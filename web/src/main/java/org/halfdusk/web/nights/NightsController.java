@@ -4,7 +4,9 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.kept.Kept;
@@ -33,6 +35,7 @@ class NightsController {
     private final Subjects subjects;
     private final Carpets carpets;
     private final UsualPlace usualPlace;
+    private final Supplier<Preferences> preferences;
     private final Clock clock;
 
     NightsController(
@@ -42,7 +45,9 @@ class NightsController {
             Subjects subjects,
             Carpets carpets,
             UsualPlace usualPlace,
+            Supplier<Preferences> preferences,
             Clock clock) {
+        this.preferences = preferences;
         this.usualPlace = usualPlace;
         this.carpets = carpets;
         this.places = places;
@@ -78,7 +83,15 @@ class NightsController {
         LocalDate ranked = date(from).orElse(first.isAfter(tonight) ? first : tonight);
         NightsFilter filter = NightsFilter.of(ranked, to, weekends, hours);
         model.addAttribute(
-                "page", NightsPage.of(subject, subjects, place, all, carpets.of(subject, place, first), filter));
+                "page",
+                NightsPage.of(
+                        subject,
+                        subjects,
+                        place,
+                        all,
+                        carpets.of(subject, place, first),
+                        filter,
+                        preferences.get().dates()));
         return "nights/nights";
     }
 

@@ -12,6 +12,7 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.Carpet;
+import org.halfdusk.time.YearlyDate;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
@@ -41,12 +42,16 @@ record NightsPage(
         List<Answer> best,
         String none,
         List<Row> ranked,
+        List<Own> own,
         String all) {
 
     record Choice(long id, String name) {}
 
     /** A night that stands out. */
     record Answer(String date, String iso, String window, String sentence) {}
+
+    /** A date of the person's own. */
+    record Own(String name, Row row) {}
 
     record Row(String iso, String date, String hours, String best, String moon, int score, String parts, String why) {}
 
@@ -60,7 +65,8 @@ record NightsPage(
             Kept<Place> place,
             List<Kept<Place>> all,
             Carpets.Year year,
-            NightsFilter filter) {
+            NightsFilter filter,
+            List<YearlyDate> dates) {
         Carpet carpet = year.carpet();
         List<SubjectNight> nights =
                 carpet.columns().stream().map(Carpet.Column::night).toList();
@@ -104,7 +110,21 @@ record NightsPage(
                 ranked.stream()
                         .map(n -> row(n, subjects.of(subject, n).words()))
                         .toList(),
+                own(nights, dates, subject, subjects),
                 year.table());
+    }
+
+    /** Nights that others have fixed, in order, whatever their score. */
+    private static List<Own> own(
+            List<SubjectNight> nights, List<YearlyDate> dates, Subject subject, Subjects subjects) {
+        LocalDate first = nights.get(0).date();
+        return dates.stream()
+                .flatMap(d -> nights.stream()
+                        .filter(n -> n.date().equals(d.next(first)))
+                        .map(n ->
+                                new Own(d.name(), row(n, subjects.of(subject, n).words()))))
+                .sorted(Comparator.comparing(o -> o.row().iso()))
+                .toList();
     }
 
     /** The two best, at least a week apart, in order of time. */

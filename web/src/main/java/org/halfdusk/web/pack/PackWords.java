@@ -35,6 +35,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case CARDS -> "Cards for " + Words.gigabytes(packing.megabytes());
             case FILM_ROLLS -> "Film";
             case LENS_CAP -> "Lens cap";
+            case LENS_HOOD -> "Lens hood";
             case LENS_WARMER -> "Warmer band for the lens and its power";
             case CLOTH -> "Cloth and blower";
             case TAPE -> "Tape for the focus ring";
@@ -96,6 +97,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case CARDS -> cards();
             case FILM_ROLLS -> ReasonWords.rolls(Block.frames(plan.blocks())).value() + ", and one more.";
             case LENS_CAP -> "On for the dark frame at the end, same time, ISO and temperature.";
+            case LENS_HOOD -> "Lamps beside the frame lay ghosts in it; a black card does for what no hood covers.";
             case LENS_WARMER ->
                 packing.air().source() == Air.Source.FORECAST
                         ? "The glass falls under the dew point in the window."

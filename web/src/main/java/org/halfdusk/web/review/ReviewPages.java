@@ -10,15 +10,19 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
+import org.halfdusk.photometry.Measurement;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Learning;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.review.FrameFile;
+import org.halfdusk.shoot.review.Knowledge;
+import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.shoot.review.Lesson;
 import org.halfdusk.shoot.review.OneWay;
 import org.halfdusk.shoot.review.PlannedAndTaken;
@@ -49,8 +53,17 @@ class ReviewPages implements StepPages {
     private final RunLog log;
     private final BringIn jobs;
     private final FramesFolder folder;
+    private final Learning learning;
 
-    ReviewPages(Frames frames, Shoots shoots, Planner planner, RunLog log, BringIn jobs, FramesFolder folder) {
+    ReviewPages(
+            Frames frames,
+            Shoots shoots,
+            Planner planner,
+            RunLog log,
+            BringIn jobs,
+            FramesFolder folder,
+            Learning learning) {
+        this.learning = learning;
         this.frames = frames;
         this.shoots = shoots;
         this.planner = planner;
@@ -151,11 +164,27 @@ class ReviewPages implements StepPages {
     List<Lesson> lessons(ShootDesk.Open open, List<TakenFrame> all) {
         Plan plan = planner.modelled(open.shoot().it());
         ZoneId zone = open.plan().place().zone();
-        return Lesson.of(all.stream()
+        List<Lesson> lessons = Lesson.of(all.stream()
                 .filter(f -> f.judgement().choice() != TakenFrame.Choice.REJECT)
                 .flatMap(f ->
                         f.file().shot().middle(zone, ahead(open)).map(at -> new Lesson.Evidence(plan, at, f)).stream())
                 .toList());
+        return byOtherLenses(open.shoot().it().rig())
+                .map(camera -> Lesson.beside(camera, lessons))
+                .orElse(lessons);
+    }
+
+    /** The camera as other lenses alone have shown it: what this one differs by is its own. */
+    private Optional<Measurement> byOtherLenses(Shoot.ShootRig rig) {
+        List<Learnt> camera = learning.all().stream()
+                .filter(l -> l.on() && l.figure() == Learnt.Figure.CAMERA_STOPS && l.id() == rig.cameraId())
+                .toList();
+        boolean others = camera.stream()
+                .flatMap(l -> shoots.rigs(l.shootId()).stream().map(Kept::it))
+                .noneMatch(r -> r.cameraId() == rig.cameraId() && r.lensId() == rig.lensId());
+        return others
+                ? new Knowledge(camera, Map.of()).of(Learnt.Figure.CAMERA_STOPS, rig.cameraId(), "")
+                : Optional.empty();
     }
 
     private static Optional<Taken> chosen(PlannedAndTaken both, Asked asked) {

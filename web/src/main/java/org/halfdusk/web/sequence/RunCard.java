@@ -18,6 +18,7 @@ import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.BlockWords;
 import org.halfdusk.web.subject.ClockWords;
 import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.ReasonWords;
 
 /** One page to take along: when, where to, with what, how set, what to mind. */
 record RunCard(
@@ -57,7 +58,7 @@ record RunCard(
                         choices.focusMetres().isEmpty()
                                 ? open.subject().focus(plan)
                                 : RigChoices.FOCUS.codec().words(choices.focusMetres())),
-                new Line("White balance", plan.setting().kelvin() + " K")));
+                new Line("White balance", ReasonWords.balance(plan))));
         List<Row> rows =
                 open.programme().planned().stream().map(p -> row(p, open)).toList();
         return new RunCard(

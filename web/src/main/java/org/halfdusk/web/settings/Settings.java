@@ -10,6 +10,7 @@ import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.kept.KeptSettings;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.time.YearlyDate;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.exchange.SettingTexts;
 import org.halfdusk.web.layout.Units;
@@ -50,6 +51,9 @@ public class Settings implements Supplier<Preferences> {
         values.put("lowestCore", Double.toString(chosen.lowestCoreDegrees()));
         chosen.placeId().ifPresent(id -> values.put("place", Long.toString(id)));
         chosen.rigId().ifPresent(id -> values.put("rig", Long.toString(id)));
+        if (!chosen.dates().isEmpty()) {
+            values.put("dates", YearlyDate.LINES.write(chosen.dates()));
+        }
         stored.replace(values);
         preferences = use(values);
     }
@@ -90,7 +94,8 @@ public class Settings implements Supplier<Preferences> {
                                 .orElse(usual.wishes().isoSchool())),
                 number(values, "lowestCore").orElse(usual.lowestCoreDegrees()),
                 text(values, "place").map(Long::valueOf),
-                text(values, "rig").map(Long::valueOf));
+                text(values, "rig").map(Long::valueOf),
+                text(values, "dates").map(YearlyDate.LINES::read).orElse(List.of()));
     }
 
     private static Optional<Double> number(Map<String, String> values, String name) {

@@ -12,6 +12,7 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.search.CalendarEvents;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.time.YearlyDate;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.OtherDoor;
 import org.halfdusk.web.layout.Address;
@@ -64,6 +65,7 @@ class SettingsController {
         typed.put("budget", Words.plain(p.wishes().budgetPx()));
         typed.put("isoSchool", p.wishes().isoSchool().name());
         typed.put("lowestCore", Words.plain(p.lowestCoreDegrees()));
+        typed.put("dates", YearlyDate.LINES.write(p.dates()));
         p.placeId().ifPresent(id -> typed.put("place", Long.toString(id)));
         p.rigId().ifPresent(id -> typed.put("rig", Long.toString(id)));
         return typed;
@@ -89,6 +91,9 @@ class SettingsController {
         boolean feet = oneOf(errors, "length", "metres", "feet");
         boolean fahrenheit = oneOf(errors, "temperature", "celsius", "fahrenheit");
         boolean twelve = oneOf(errors, "clock", "24", "12");
+        List<YearlyDate> dates = Optional.<List<YearlyDate>>ofNullable(
+                        errors.check("dates", () -> YearlyDate.LINES.read(errors.text("dates"))))
+                .orElse(List.of());
         Optional<HttpStatus> refusal = meanwhile.refusal(errors);
         if (refusal.isPresent()) {
             response.setStatus(refusal.get().value());
@@ -101,7 +106,8 @@ class SettingsController {
                         Wishes.of(budget, lift ? IsoSchool.LIFT_AT_CAMERA : IsoSchool.PROTECT_COLOURS),
                         lowest,
                         place,
-                        rig));
+                        rig,
+                        dates));
         return "redirect:/settings?saved=true";
     }
 

@@ -34,6 +34,7 @@ import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.EclipseWords;
+import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 
@@ -287,7 +288,7 @@ public class ShootDesk {
                 s.fNumber().label(),
                 "ISO " + s.iso(),
                 Words.plain(plan.rig().focalMm()) + " mm " + (plan.framing().upright() ? "upright" : "level"),
-                s.kelvin() + " K"));
+                ReasonWords.balance(plan)));
         String frames = open.laid()
                 ? "×" + Block.frames(open.blocks()) + " laid by hand"
                 : open.subject().frames(plan);

@@ -27,9 +27,12 @@ public record WishForm(List<Asked> fields) {
             String error) {}
 
     public static WishForm of(Shoot shoot, FormErrors errors) {
-        return new WishForm(ShootField.wishes(shoot.subject()).stream()
-                .map(f -> asked(f, shoot, errors))
-                .toList());
+        return of(ShootField.wishes(shoot.subject()), shoot, errors);
+    }
+
+    /** The same of other parts of a shoot. */
+    public static WishForm of(List<Field<Shoot, ?>> fields, Shoot shoot, FormErrors errors) {
+        return new WishForm(fields.stream().map(f -> asked(f, shoot, errors)).toList());
     }
 
     private static Asked asked(Field<Shoot, ?> f, Shoot shoot, FormErrors errors) {
@@ -49,7 +52,9 @@ public record WishForm(List<Asked> fields) {
                 error.isEmpty() ? kept : errors.text(f.name()),
                 how instanceof Codec.Asked.Number n && n.perhaps()
                         ? "not said"
-                        : how instanceof Codec.Asked.Time ? "22:30" : "",
+                        : how instanceof Codec.Asked.Time
+                                ? "22:30"
+                                : how instanceof Codec.Asked.Line line ? line.example() : "",
                 options.stream()
                         .map(o -> new ShootEditing.Choice(
                                 o.text(), Words.capital(o.words()), o.text().equals(kept)))

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -16,8 +17,10 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
+import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.photometry.SkyBrightness;
@@ -26,6 +29,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
@@ -38,6 +42,7 @@ import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.town.TownWish;
 import org.halfdusk.shoot.trails.TrailsWish;
 import org.halfdusk.store.Facts;
 import org.halfdusk.web.exchange.ElevationGridFile;
@@ -90,7 +95,7 @@ public class DemoWorld {
     private record Stands(long tower, long pans, long light, long sandbar, long harbour) {}
 
     /** What they look through. */
-    private record Lenses(long fast, long wide, long standard, long tele) {}
+    private record Lenses(long fast, long wide, long standard, long tele, long street) {}
 
     private void sowRigs(long camera, Lenses through) {
         long solar = rigs.add(new Filter("Solar film, density 5", Filter.Use.SOLAR, 5));
@@ -201,6 +206,51 @@ public class DemoWorld {
                 SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
                 "Wind from the north, dry; a car came up the path at three.");
         facts.put(SimulatedNights.FACT + early, SimulatedNights.Story.COMA.name());
+        long film = kits.add(new Camera(
+                "Film camera, colour negative 400",
+                new Sensor(36, 24, 5400, 3600),
+                400,
+                400,
+                1 / 1000.0,
+                1,
+                true,
+                0,
+                0,
+                1,
+                0.1,
+                700,
+                600,
+                true,
+                0,
+                OptionalDouble.of(1.3),
+                Camera.USUAL_LOSS,
+                Camera.USUAL_LOSS,
+                IntervalTimer.USUAL,
+                ReadNoise.STEADY));
+        sow(
+                Subject.TOWN,
+                at.harbour(),
+                LocalDate.of(2027, 6, 11),
+                "Harbour at blue hour",
+                rig(film, through.street(), 35),
+                TownWish.FRAMES_USED.with(TownWish.KIND.usual(), 7),
+                "From the end of the wall; the ferry's wash shakes it until 21:50.");
+        RigChoices portrait = RigChoices.of(Map.of(
+                "PERSON", "STANDS",
+                "FOCUS", "1.6",
+                "OWN_LIGHT", "PAINTED",
+                "LAMP", "2 lux",
+                "LAMP_METRES", "2",
+                "LIT_THING", "FACE",
+                "LAMP_SECONDS", "1"));
+        sow(
+                Subject.MILKY_WAY,
+                at.tower(),
+                LocalDate.of(2027, 7, 3),
+                "Keeper under the stars",
+                rig(camera, through.street(), 35).with(portrait),
+                SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
+                "The keeper sits on the wall; a lamp behind paper, from the side.");
     }
 
     private long sow(
@@ -312,6 +362,7 @@ public class DemoWorld {
         long zoom = kits.add(new Lens("14–30 mm f/4", 14, 30, 4, 4, 22, 5.6));
         long standard = kits.add(new Lens("24–70 mm f/2.8", 24, 70, 2.8, 2.8, 22, 5.6));
         long tele = kits.add(new Lens("100–400 mm f/4.5–5.6", 100, 400, 4.5, 5.6, 32, 8));
-        return new Lenses(wide, zoom, standard, tele);
+        long street = kits.add(new Lens("35 mm f/2", 35, 35, 2, 2, 16, 5.6));
+        return new Lenses(wide, zoom, standard, tele, street);
     }
 }

@@ -1,6 +1,7 @@
 package org.halfdusk.web.subject;
 
 import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.programme.NewBlock;
 
 /** What a block of a programme is for, in words. */
 public final class BlockWords {
@@ -15,6 +16,8 @@ public final class BlockWords {
             case PANORAMA -> "Panorama";
             case TIME_LAPSE -> "Time lapse";
             case BRACKET -> "Bracket";
+            case PEOPLE -> "With people, not for the stack";
+            case HEADLIGHTS -> "Waiting for headlights";
             case DARK_FRAME -> "Cap on: dark frame";
             case TOWN -> "The town alone";
             case SHOW -> "Show, on each climbing spark";
@@ -29,6 +32,22 @@ public final class BlockWords {
             case TOTALITY -> "Totality";
             case FILTER_ON -> "Filter on";
             case PAUSE -> "Pause: focus, battery, card";
+        };
+    }
+
+    /** What is added to a programme, as a button says it. */
+    public static String added(NewBlock block) {
+        return switch (block) {
+            case STACK -> "a stack";
+            case TRAILS -> "trails";
+            case GROUND -> "ground frames";
+            case PEOPLE -> "frames with people";
+            case HEADLIGHTS -> "waiting for headlights";
+            case TIME_LAPSE -> "a time lapse";
+            case BRACKET -> "a bracket";
+            case DARK_FRAME -> "dark frames";
+            case PAUSE -> "a pause";
+            case PANORAMA -> "the panorama";
         };
     }
 }

@@ -69,6 +69,7 @@ public final class LearntWords {
         plan.rig().measured().camera().ifPresent(m -> add(all, Learnt.Figure.CAMERA_STOPS, "", m));
         plan.rig().measured().glass().ifPresent(m -> add(all, Learnt.Figure.LENS_STOPS, "", m));
         plan.rig().measured().starMicrons().ifPresent(m -> add(all, Learnt.Figure.LENS_STAR, "", m));
+        plan.rig().measured().cornerMicrons().ifPresent(m -> add(all, Learnt.Figure.LENS_CORNER, "", m));
         plan.rig().measured().fall().ifPresent(m -> add(all, Learnt.Figure.LENS_FALL, "", m));
         plan.night().light().site().measured().zenith().ifPresent(m -> add(all, Learnt.Figure.PLACE_ZENITH, "", m));
         List<Optional<Measurement>> octants =
@@ -83,7 +84,8 @@ public final class LearntWords {
     /** For who asks why: what frames have shown goes before the models. Empty where nothing was taken over. */
     public static String because(Plan plan) {
         double stops = plan.rig().measured().stops();
-        int of = plan.rig().measured().camera().map(Measurement::frames).orElse(0);
+        int of = plan.rig().measured().camera().map(Measurement::frames).orElse(0)
+                + plan.rig().measured().glass().map(Measurement::frames).orElse(0);
         String camera = of == 0
                 ? ""
                 : " " + Words.count(of, "frame") + " of yours came out " + stops(stops)

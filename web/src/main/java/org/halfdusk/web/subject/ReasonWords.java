@@ -13,6 +13,7 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.IntervalTimer;
+import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
@@ -99,6 +100,13 @@ public final class ReasonWords {
                                     ? ", the camera's highest, which leaves " + Words.stops(w.missing()) + " missing."
                                     : " for the same sky.");
         }
+        if (reason instanceof ApertureReason.CornersSmear c) {
+            return "Stars in the corners smear by " + Words.tenths(c.px()) + " px at "
+                    + c.widest().label() + ", as "
+                    + Words.count(c.micrometres().frames(), "frame")
+                    + " of yours showed: a stop closed where the lens has it, for " + Words.stops(c.stops())
+                    + " of light.";
+        }
         if (reason instanceof ApertureReason.Usual u) {
             return usual
                     + (!Words.told(u.stops())
@@ -166,6 +174,22 @@ public final class ReasonWords {
         return school == IsoSchool.PROTECT_COLOURS
                 ? "protect star colours and lift the frame later"
                 : "lift the sky at the camera, off the left edge";
+    }
+
+    /** A class of sensors by its noise of reading. */
+    public static String sensor(ReadNoise read) {
+        return switch (read) {
+            case STEADY -> "quiet behind the amplifier";
+            case TWO_GAINS -> "second gain from about ISO 640";
+            case NOISY_BEHIND -> "older, noisy behind it";
+        };
+    }
+
+    /** White balance; a film has its own. */
+    public static String balance(Plan plan) {
+        return plan.rig().camera().film()
+                ? "film's own balance"
+                : plan.setting().kelvin() + " K";
     }
 
     public static Because kelvin(int kelvin, String reason) {

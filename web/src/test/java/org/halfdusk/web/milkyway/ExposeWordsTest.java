@@ -165,12 +165,12 @@ class ExposeWordsTest {
 
     @Test
     void theStarIsBrightestInItsMiddleAndDrawnInThePixelsOfTheBox() {
-        StarPicture still = StarPicture.of(new Trailing.Path(0, 0), Theme.DESK);
-        StarPicture trail = StarPicture.of(new Trailing.Path(10, 0), Theme.DESK);
+        StarPicture still = StarPicture.of(new Trailing.Path(0, 0), Trailing.BLUR_PX, Theme.DESK);
+        StarPicture trail = StarPicture.of(new Trailing.Path(10, 0), Trailing.BLUR_PX, Theme.DESK);
         assertTrue(attribute(trail, "x").size() > attribute(still, "x").size());
         assertTrue(attribute(still, "fill").contains("#ffffff"));
         assertTrue(attribute(still, "x").stream().allMatch(x -> Double.parseDouble(x) < 135));
-        StarPicture field = StarPicture.of(new Trailing.Path(0, 0), Theme.FIELD);
+        StarPicture field = StarPicture.of(new Trailing.Path(0, 0), Trailing.BLUR_PX, Theme.FIELD);
         assertTrue(attribute(field, "fill").stream().allMatch(c -> c.endsWith("0000")));
     }
 

@@ -56,7 +56,7 @@ class MilkyWayWordsTest {
         Sky sky = Sky.over(Observer.of(lat, lon, 0), EPHEMERIS, DeltaT.model());
         SkyLight light = new SkyLight(sky, DarkSite.withoutTowns(SkyBrightness.of(21.4)));
         return MilkyWayNight.of(
-                light, LocalDate.parse(date), ZoneId.of(zone), new MilkyWayWish(part, lowest), Skyline.FLAT);
+                light, LocalDate.parse(date), ZoneId.of(zone), MilkyWayWish.of(part, lowest), Skyline.FLAT);
     }
 
     @Test

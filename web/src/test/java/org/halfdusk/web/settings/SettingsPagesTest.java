@@ -202,8 +202,8 @@ class SettingsPagesTest {
             HttpResponse<String> r = app.upload("/backup", "file", "b.json", backup);
             assertEquals(200, r.statusCode(), r.body());
             assertEquals(6, app.bean(Places.class).list().size());
-            assertEquals(9, app.bean(Shoots.class).list("").size());
-            assertEquals(3, app.bean(Kits.class).cameras().size());
+            assertEquals(11, app.bean(Shoots.class).list("").size());
+            assertEquals(4, app.bean(Kits.class).cameras().size());
             assertEquals(2, app.bean(Rigs.class).rigs().size());
             long core = app.bean(Shoots.class).list("Core over").get(0).id();
             Shoot shoot = app.bean(Shoots.class).find(core).orElseThrow().it();
@@ -226,7 +226,7 @@ class SettingsPagesTest {
                     new ClockOffset(1.2, NIGHT),
                     app.bean(RunLog.class).clocks().get(shoot.rig().cameraId()));
             assertEquals(6, app.bean(Places.class).list().size());
-            assertEquals(9, app.bean(Shoots.class).list("").size());
+            assertEquals(11, app.bean(Shoots.class).list("").size());
         }
     }
 
@@ -246,7 +246,7 @@ class SettingsPagesTest {
                 assertHas(r.body(), "Nothing was changed.");
                 assertFalse(r.body().contains("Exception"));
             }
-            assertEquals(9, app.bean(Shoots.class).list("").size());
+            assertEquals(11, app.bean(Shoots.class).list("").size());
         }
     }
 }

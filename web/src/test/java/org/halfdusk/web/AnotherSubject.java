@@ -4,9 +4,9 @@ import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.Map;
 
-/** Walks through a shoot of the subject that only {@link SeventhSubjectTest} has, in a process of its own. */
-final class SeventhSubject {
-    private SeventhSubject() {}
+/** Walks through a shoot of the subject that only {@link AnotherSubjectTest} has, in a process of its own. */
+final class AnotherSubject {
+    private AnotherSubject() {}
 
     /** @param arguments the data folder */
     public static void main(String[] arguments) throws Exception {

@@ -19,36 +19,36 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * A seventh subject, compiled into a copy of the sources: it brings its two folders and is written into the lists of subjects, and
+ * Another subject, compiled into a copy of the sources: it brings its two folders and is written into the lists of subjects, and
  * nothing else. Then all pages of a shoot of it answer.
  */
-class SeventhSubjectTest {
-    private static final Path GIVEN = Path.of("src/test/resources/seventh");
+class AnotherSubjectTest {
+    private static final Path GIVEN = Path.of("src/test/resources/another");
 
     @TempDir
     Path folder = Path.of("");
 
     @Test
-    void aSeventhSubjectTouchesItsFoldersAndTheListsOnly() throws Exception {
+    void anotherSubjectTouchesItsFoldersAndTheListsOnly() throws Exception {
         Path core = copied(Path.of("../core/src/main/java"), "core");
         Path web = copied(Path.of("src/main/java"), "web");
         copy(GIVEN.resolve("core"), core);
         copy(GIVEN.resolve("web"), web);
         Path shoot = core.resolve("org/halfdusk/shoot");
-        written(shoot.resolve("Subject.java"), "    FIREWORKS\n", "    FIREWORKS,\n    NOCTILUCENT\n");
+        written(shoot.resolve("Subject.java"), "    TOWN\n", "    TOWN,\n    NOCTILUCENT\n");
         written(core.resolve("module-info.java"), "\n}", "\n    exports org.halfdusk.shoot.noctilucent;\n}");
         String own = "org.halfdusk.shoot.noctilucent.Noctilucent";
-        written(shoot.resolve("Wish.java"), "FireworksWish {", "FireworksWish, " + own + "Wish {");
-        written(shoot.resolve("Plan.java"), "FireworksPlan {", "FireworksPlan, " + own + "Plan {");
-        written(shoot.resolve("AfterDark.java"), "FireworksNight {", "FireworksNight, " + own + "Night {");
+        written(shoot.resolve("Wish.java"), "TownWish {", "TownWish, " + own + "Wish {");
+        written(shoot.resolve("Plan.java"), "TownPlan {", "TownPlan, " + own + "Plan {");
+        written(shoot.resolve("AfterDark.java"), "TownNight {", "TownNight, " + own + "Night {");
         Path planners = shoot.resolve("SubjectPlanner.java");
-        written(planners, "FireworksPlanner {", "FireworksPlanner, " + own + "Planner {");
+        written(planners, "TownPlanner {", "TownPlanner, " + own + "Planner {");
         written(planners, "case FIREWORKS -> FireworksWish.KIND;", "$0 case NOCTILUCENT -> " + own + "Wish.KIND;");
         written(
                 planners,
                 "case FIREWORKS -> FireworksPlanner.TRAITS;",
                 "$0 case NOCTILUCENT -> " + own + "Planner.TRAITS;");
-        written(planners, "new FireworksPlanner())", "new FireworksPlanner(), new " + own + "Planner())");
+        written(planners, "new TownPlanner())", "new TownPlanner(), new " + own + "Planner())");
 
         List<String> libraries = Arrays.stream(
                         System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))
@@ -118,7 +118,7 @@ class SeventhSubjectTest {
                         "-XX:TieredStopAtLevel=1",
                         "-cp",
                         String.join(File.pathSeparator, classPath),
-                        "org.halfdusk.web.SeventhSubject",
+                        "org.halfdusk.web.AnotherSubject",
                         folder.resolve("data").toString())
                 .redirectErrorStream(true)
                 .redirectOutput(said.toFile())

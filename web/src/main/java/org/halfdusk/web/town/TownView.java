@@ -1,0 +1,324 @@
+package org.halfdusk.web.town;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.photometry.Stops;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.town.Tone;
+import org.halfdusk.shoot.town.TownExposure;
+import org.halfdusk.shoot.town.TownNight;
+import org.halfdusk.shoot.town.TownPart;
+import org.halfdusk.shoot.town.TownPlan;
+import org.halfdusk.shoot.town.TownWish;
+import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.ExposeStep;
+import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.NightStep;
+import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.SequenceStep;
+import org.halfdusk.web.subject.SubjectView;
+import org.halfdusk.web.subject.Table;
+import org.springframework.stereotype.Component;
+
+/** A town at night on the pages. */
+@Component
+class TownView implements SubjectView<TownNight, TownPlan> {
+    @Override
+    public Subject subject() {
+        return Subject.TOWN;
+    }
+
+    @Override
+    public Class<TownNight> nightType() {
+        return TownNight.class;
+    }
+
+    @Override
+    public Class<TownPlan> planType() {
+        return TownPlan.class;
+    }
+
+    @Override
+    public String focus(TownPlan plan) {
+        return "on the edge of a lit sign or window, magnified, then manual";
+    }
+
+    @Override
+    public String shown(TownPlan plan) {
+        return "the town";
+    }
+
+    @Override
+    public String name() {
+        return "Town at night";
+    }
+
+    @Override
+    public String about() {
+        return "blue hour to night, lamps with rays, on sensor or film";
+    }
+
+    @Override
+    public ListHeads heads() {
+        return new ListHeads(
+                "When do sky and lamps ask for one exposure",
+                "Copper is a sky that one exposure holds together with the lamps.",
+                "sky and lamps alike",
+                "balance");
+    }
+
+    @Override
+    public NightWords words(TownNight n) {
+        return TownWords.of(n);
+    }
+
+    @Override
+    public List<NightStrip.Mark> marks(TownNight n) {
+        List<NightStrip.Mark> marks = new ArrayList<>(NightStrip.marks(n.night()));
+        n.main().ifPresent(w -> marks.add(new NightStrip.Mark(n.bestMoment(), "balance")));
+        return marks;
+    }
+
+    @Override
+    public NightStep night(TownPlan plan, Instant at, Theme theme, String address) {
+        TownNight n = plan.night();
+        List<Line> times = new ArrayList<>();
+        n.balances().forEach(b -> times.add(new Line("Sky and lit fronts alike", Words.clock(b, n.zone()))));
+        n.windows().forEach(w -> times.add(new Line("One exposure", Words.span(w, n.zone()))));
+        times.addAll(ReasonWords.sunAndDark(n.night()));
+        times.addAll(ReasonWords.settingUp(n, plan));
+        times.addAll(ReasonWords.moon(n.night()));
+        return new NightStep(
+                words(n).heading(),
+                List.of(TownWords.sentence(n)),
+                "town/pictures",
+                EveningPicture.of(n, at, theme),
+                times,
+                Table.of("The evening", "", course(plan, address), "time", "sun#", "sky#", "setting"),
+                at(plan, at),
+                List.of(
+                        ReasonWords.NIGHT_PLACE,
+                        "A tripod in a street is in somebody's way: keep to the wall, and ask on private ground."));
+    }
+
+    private static List<Table.Row> course(TownPlan plan, String address) {
+        TownNight n = plan.night();
+        List<Table.Row> rows = new ArrayList<>();
+        List<Instant> times = n.course();
+        Instant now = nearest(times, plan.moment());
+        for (Instant t : times) {
+            TownPlan then = plan.at(t);
+            rows.add(Table.Row.of(
+                            t.equals(now),
+                            Words.clock(t, n.zone()),
+                            Words.degrees(n.sky().at(Body.SUN, t).altitude().degrees()),
+                            "EV " + Words.tenths(n.skyEv(t)),
+                            ReasonWords.line(then.setting()))
+                    .to(address + "?at=" + t));
+        }
+        return rows;
+    }
+
+    private static Instant nearest(List<Instant> times, Instant to) {
+        return times.stream()
+                .min(Comparator.comparing(t -> Duration.between(t, to).abs()))
+                .orElse(to);
+    }
+
+    private static NightStep.At at(TownPlan plan, Instant at) {
+        TownNight n = plan.night();
+        double over = n.skyOverFronts(at);
+        boolean inside = n.windows().stream().anyMatch(w -> w.contains(at));
+        return new NightStep.At(
+                Words.capital(TownWords.over(over)),
+                inside
+                        ? "Inside the window: " + ReasonWords.line(plan.at(at).setting()) + "."
+                        : over > 0 ? "Lamps look pale against this sky." : "The sky comes out black beside the lamps.",
+                List.of(
+                        ReasonWords.body("Sun", n.sky(), Body.SUN, at),
+                        ReasonWords.body("Moon", n.sky(), Body.MOON, at)));
+    }
+
+    /** What the Expose step draws. */
+    public record Pictures(ScenePicture scene, EveningPicture evening, Optional<RollPicture> roll, String meter) {}
+
+    @Override
+    public ExposeStep expose(TownPlan plan, Theme theme) {
+        TownExposure e = plan.exposure();
+        boolean film = plan.rig().camera().film();
+        return new ExposeStep(
+                "town/pictures",
+                new Pictures(
+                        ScenePicture.of(plan, theme),
+                        EveningPicture.of(plan.night(), plan.moment(), theme),
+                        film ? Optional.of(RollPicture.of(plan)) : Optional.empty(),
+                        meter(plan)),
+                time(plan),
+                Table.of(
+                        "Schools, at " + plan.setting().fNumber().label() + " ISO " + e.iso(),
+                        "",
+                        schools(e),
+                        "school",
+                        "meter#",
+                        "metered#",
+                        "exposed#"),
+                List.of(
+                        aperture(plan),
+                        filters(plan),
+                        film
+                                ? new Because(
+                                        "White balance",
+                                        "film's own",
+                                        "The film's own balance counts: daylight film keeps lamps warm and the sky blue.")
+                                : ReasonWords.kelvin(
+                                        plan.setting().kelvin(),
+                                        "Between warm lamps and blue sky; raw files can change it.")),
+                new ExposeStep.Asked(false, false),
+                plan.wish().lamps().rays() ? "f/11, for rays" : "sharpest");
+    }
+
+    private static String meter(TownPlan plan) {
+        TownExposure e = plan.exposure();
+        String what =
+                e.metering() == TownWish.Metering.MID_TONE ? "a lit street, a mid-tone" : "unlit walls, the shadows";
+        return (e.read() ? "Your meter: EV " : "Reckoned: EV ") + Words.tenths(e.reference()) + " of " + what + ". At "
+                + plan.setting().fNumber().label() + " and ISO " + e.iso() + " that is "
+                + Words.seconds(e.meteredSeconds()) + ".";
+    }
+
+    private static Because time(TownPlan plan) {
+        TownExposure e = plan.exposure();
+        String label = e.shutter().label();
+        boolean film = plan.rig().camera().film();
+        String tone = e.metering() == TownWish.Metering.MID_TONE
+                ? "The street, a mid-tone of EV " + Words.tenths(e.reference()) + ", wants "
+                : "The shadows at EV " + Words.tenths(e.reference()) + ", less two stops, want ";
+        String more = film ? " with a third over, since film would rather have too much" : "";
+        String slow = film && Words.told(Stops.between(e.exactSeconds(), e.meteredSeconds()))
+                ? " Past a second this film slows: " + Words.seconds(e.meteredSeconds()) + " become "
+                        + Words.seconds(e.exactSeconds()) + "."
+                : "";
+        String given = plan.wishes().metered().plusStops() == 0
+                ? ""
+                : " You give " + Words.signedStops(plan.wishes().metered().plusStops()) + ".";
+        String off = Stops.met(e.stopsOff()) ? "" : " This comes out " + ReasonWords.offTarget(e.stopsOff()) + ".";
+        return new Because(
+                "Why " + label,
+                label,
+                tone + Words.seconds(e.meteredSeconds()) + more + "." + slow + given
+                        + (plan.wishes().pinnedSeconds().isPresent() ? " You fixed the time." : "") + off
+                        + " Lamps themselves always clip: they are " + Words.stops(-e.underClipping(TownPart.LAMPS))
+                        + " over.");
+    }
+
+    private static List<Table.Row> schools(TownExposure e) {
+        TownExposure.School own = e.metering() == TownWish.Metering.SHADOWS
+                ? TownExposure.School.SHADOWS
+                : e.rig().camera().film() ? TownExposure.School.MID_TONE_AND_A_THIRD : TownExposure.School.MID_TONE;
+        return e.schools().stream()
+                .map(s -> Table.Row.of(
+                        s.school() == own,
+                        TownWords.school(s.school()),
+                        "EV " + Words.tenths(s.ev()),
+                        Words.seconds(s.meteredSeconds()),
+                        Words.seconds(s.exposedSeconds())))
+                .toList();
+    }
+
+    private static Because aperture(TownPlan plan) {
+        TownWish.Lamps lamps = plan.wish().lamps();
+        String rays = Words.count(lamps.blades(), "blade") + " draw " + lamps.raysDrawn()
+                + " rays from each lamp. Smaller draws them longer and softens windows by diffraction; wider makes lamps "
+                + "points and costs less time.";
+        return ReasonWords.aperture(
+                plan.exposure().aperture(), lamps.rays() ? rays : "The lens's sharp middle: lamps stay points.");
+    }
+
+    private static Because filters(TownPlan plan) {
+        String soft = switch (plan.wish().diffusion()) {
+            case NONE -> "No diffusion: shadows stay deep and lamps crisp.";
+            case WEAK ->
+                "Weak diffusion lays a glow about lamps and lifts shadows a little; it costs hardly any light.";
+            case STRONG -> "Strong diffusion lays halos about lamps and veils the shadows: take one frame without it.";
+        };
+        return new Because(
+                "Hood and glass",
+                "hood",
+                "Hood on: a lamp outside the frame lays ghosts in it; shade the lens with a hand where a hood is too short. "
+                        + "Plain filters off, they mirror lamps. " + soft);
+    }
+
+    @Override
+    public String moment(TownPlan programme, TownPlan now) {
+        return TownWords.over(now.night().skyOverFronts(now.moment()));
+    }
+
+    @Override
+    public SequenceStep sequence(TownPlan plan) {
+        int frames = Block.frames(plan.blocks());
+        int each = plan.bracket().size();
+        boolean film = plan.rig().camera().film();
+        return new SequenceStep(
+                new Because(
+                        "Brackets",
+                        Words.count(frames / Math.max(1, each), "bracket") + " of " + each,
+                        plan.night().main().isEmpty()
+                                ? TownWords.sentence(plan.night())
+                                : film
+                                        ? "One when sky and lamps are alike: as metered, a stop over, two over. Film forgives "
+                                                + "over, not under."
+                                        : "Every few minutes while the sky falls: two stops each way, lamps in the short one, "
+                                                + "shadows in the long one."),
+                Table.of(
+                        "Checks",
+                        "",
+                        List.of(Table.Row.of(
+                                        false,
+                                        "Tones",
+                                        Words.percentTenths(
+                                                plan.exposure().tones().getOrDefault(Tone.CLIPS, 0.0)),
+                                        TownWords.verdict(plan))
+                                .toned("good")),
+                        "check",
+                        "clips#",
+                        "verdict"),
+                List.of(
+                        new Line("Release", "remote or 2 s self-timer"),
+                        new Line("Stabiliser", "off on a tripod"),
+                        film
+                                ? ReasonWords.rolls(frames)
+                                : new Line("Noise reduction", "off, the sky falls meanwhile")));
+    }
+
+    @Override
+    public String sequenceAnswer(TownPlan plan) {
+        int frames = Block.frames(plan.blocks());
+        return frames == 0
+                ? "nothing to take"
+                : Words.count(frames, "frame") + (plan.rig().camera().film() ? " on film" : "");
+    }
+
+    @Override
+    public String frames(TownPlan plan) {
+        int frames = Block.frames(plan.blocks());
+        return frames == 0
+                ? ""
+                : "×" + frames + " from "
+                        + Words.clock(plan.blocks().get(0).start(), plan.place().zone());
+    }
+
+    @Override
+    public String verdict(TownPlan plan) {
+        return TownWords.verdict(plan);
+    }
+}
