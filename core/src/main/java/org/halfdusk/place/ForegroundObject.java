@@ -56,9 +56,9 @@ public record ForegroundObject(
      * A gap in a skyline as something that a body can stand in: its floor is the top.
      *
      * @param name of it
+     * @param away how far off its hills stand, 1 to 100,000 m; for the direction alone any will do
      */
-    public static ForegroundObject in(Skyline.Gap gap, String name) {
-        double away = GAP_METRES;
+    public static ForegroundObject in(Skyline.Gap gap, String name, double away) {
         double drop = LineOfSight.altitudeDegrees(0, away);
         double floor = away * Math.tan(Math.toRadians(gap.altitudeDegrees() - drop));
         double width = 2 * away * Math.tan(Math.toRadians(Math.min(50, gap.widthDegrees()) / 2));
@@ -70,9 +70,6 @@ public record ForegroundObject(
                 away,
                 new Range("floor", -5000, 5000, "m").clamped(floor + EYE_METRES));
     }
-
-    /** Hills stand far off; the direction alone counts, m. */
-    private static final double GAP_METRES = 5000;
 
     /** The same from another place; what has no position of its own stays where it was seen. */
     public ForegroundObject seenFrom(Observer from) {

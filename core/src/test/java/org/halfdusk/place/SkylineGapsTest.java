@@ -32,11 +32,14 @@ class SkylineGapsTest {
     /** A gap is something to stand in: its floor is where the skyline is lowest. */
     @Test
     void aGapCanBeStoodIn() {
-        ForegroundObject gap = ForegroundObject.in(new Skyline.Gap(170, 2, 4, 14), "the gap");
+        ForegroundObject gap = ForegroundObject.in(new Skyline.Gap(170, 2, 4, 14), "the gap", 5000);
         assertEquals(170, gap.azimuth().degrees(), 1e-9);
         assertEquals(2, gap.topDegrees(), 0.01);
         assertEquals(14, gap.widthDegrees(), 0.1);
         assertEquals(
-                -1, ForegroundObject.in(new Skyline.Gap(10, -1, 2, 120), "sea").topDegrees(), 0.01);
+                -1,
+                ForegroundObject.in(new Skyline.Gap(10, -1, 2, 120), "sea", 5000)
+                        .topDegrees(),
+                0.01);
     }
 }

@@ -115,12 +115,20 @@ public final class Alignments {
         return Math.min(wish.sidewaysDegrees() - sideways, Math.min(over, wish.mostOverDegrees() - over));
     }
 
+    /** How far off a skyline's hills are taken to stand where nobody says; a skyline knows directions only, m. */
+    public static final double HILLS_METRES = 5000;
+
     /** What a body can stand over or in at a place: its objects, then the gaps in its skyline, the deepest first. */
     public static List<ForegroundObject> targets(Place place) {
+        return targets(place, HILLS_METRES);
+    }
+
+    /** The same, with the hills of the gaps so far off, 1 to 100,000 m. */
+    public static List<ForegroundObject> targets(Place place, double hillsMetres) {
         List<ForegroundObject> all = new ArrayList<>(place.objects());
         place.skyline().gaps(Skyline.LEAST_GAP_DEGREES).stream()
                 .limit(MOST_GAPS)
-                .map(g -> ForegroundObject.in(g, "the gap at " + Math.round(g.azimuthDegrees()) + "°"))
+                .map(g -> ForegroundObject.in(g, "the gap at " + Math.round(g.azimuthDegrees()) + "°", hillsMetres))
                 .forEach(all::add);
         return List.copyOf(all);
     }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.GreatCircle;
@@ -24,6 +25,9 @@ public final class StandingPoints {
     /** Each brings the body's place where one stands nearer by a factor of a thousand. */
     private static final int GUESSES = 3;
 
+    /** Farther round hills show another outline†. */
+    private static final double SIDE_DEGREES = 40;
+
     private StandingPoints() {}
 
     /**
@@ -33,8 +37,20 @@ public final class StandingPoints {
      * @param heightMetres of its top over its foot
      * @param groundMetres elevation of the ground one stands on, taken as level
      * @param overDegrees how far over the top the body's middle stands, −5 to 60
+     * @param towards a gap between hills is one from its own side only: looking about this way; nothing where any will do
      */
-    public record Wish(Body body, Observer foot, double heightMetres, double groundMetres, double overDegrees) {
+    public record Wish(
+            Body body,
+            Observer foot,
+            double heightMetres,
+            double groundMetres,
+            double overDegrees,
+            Optional<Azimuth> towards) {
+        /** From any side. */
+        public Wish(Body body, Observer foot, double heightMetres, double groundMetres, double overDegrees) {
+            this(body, foot, heightMetres, groundMetres, overDegrees, Optional.empty());
+        }
+
         public Wish {
             if (!(overDegrees >= -5 && overDegrees <= 60)) {
                 throw new IllegalArgumentException("height over the top " + overDegrees + "° is outside -5° to 60°");
@@ -69,6 +85,21 @@ public final class StandingPoints {
         return spots;
     }
 
+    /** Whether they are one and the same point all the while, as for the celestial pole. */
+    public static boolean still(List<Spot> spots) {
+        return spots.size() > 1
+                && spots.stream()
+                        .allMatch(s -> GreatCircle.distanceKm(
+                                        spots.get(0).latitudeDegrees(),
+                                        spots.get(0).longitudeDegrees(),
+                                        s.latitudeDegrees(),
+                                        s.longitudeDegrees())
+                                < STILL_KM);
+    }
+
+    /** Nobody sets a tripod up closer than this from a map. */
+    private static final double STILL_KM = 0.002;
+
     /** The body is asked where the tripod stands, not at the object: a dozen kilometres turn it by a tenth of a degree. */
     private static Optional<Spot> spot(Sky overFoot, Wish wish, double overEye, Instant t) {
         HorizontalPosition p = overFoot.at(wish.body(), t).apparent();
@@ -93,6 +124,10 @@ public final class StandingPoints {
             back += Math.IEEEremainder(p.azimuth().degrees() - towards, 360);
             spot = new Spot(t, p, distance, point[0], point[1]);
         }
-        return Optional.ofNullable(spot);
+        HorizontalPosition seen = p;
+        boolean behind = wish.towards()
+                .filter(a -> Math.abs(a.turnTo(seen.azimuth())) > SIDE_DEGREES)
+                .isPresent();
+        return behind ? Optional.empty() : Optional.ofNullable(spot);
     }
 }

@@ -1,6 +1,7 @@
 package org.halfdusk.shoot.programme;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
@@ -183,5 +184,32 @@ class BroughtTest {
                 Programme.overlap(blocks, blocks).orElseThrow().start());
         assertEquals(Optional.empty(), Programme.overlap(blocks.subList(0, 1), blocks.subList(1, 2)));
         assertEquals(Optional.empty(), Programme.overlap(List.of(), blocks));
+    }
+
+    /** Two aims of one camera, one after the other: between them it is turned and focused, and needs the time. */
+    @Test
+    void oneCameraIsHandedFromAimToAim() {
+        Instant t = Instant.parse("2027-07-05T22:00:00Z");
+        List<Block> first = List.of(frames(t, 10), frames(t.plusSeconds(7200), 10));
+        List<Block> second = List.of(frames(t.plusSeconds(3600), 10));
+        List<Handover> there = Handover.of(second, first);
+        assertEquals(1, there.size());
+        assertEquals(first.get(0).end(), there.get(0).since());
+        assertEquals(t.plusSeconds(3600), there.get(0).at());
+        assertEquals(t.plusSeconds(3300), there.get(0).pause());
+        assertFalse(there.get(0).hurried());
+        List<Handover> back = Handover.of(first, second);
+        assertEquals(1, back.size(), "the first block comes from nowhere, the second from the other aim");
+        assertEquals(t.plusSeconds(7200), back.get(0).at());
+        Instant soon = first.get(0).end().plusSeconds(60);
+        Handover hurried = Handover.of(List.of(frames(soon, 3)), first).get(0);
+        assertTrue(hurried.hurried());
+        assertEquals(hurried.since(), hurried.pause(), "no pause over frames of the other aim");
+        assertEquals(List.of(), Handover.of(List.of(frames(t.plusSeconds(20), 3)), first), "that is an overlap");
+    }
+
+    private static Block frames(Instant start, int count) {
+        Setting s = plan(Wishes.DEFAULT).setting();
+        return Block.of(Block.Kind.STACK, start, new org.halfdusk.sequence.FrameRun(s.shutter(), 2, count), s);
     }
 }

@@ -8,10 +8,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.SeriesEphemeris;
 import org.halfdusk.place.ForegroundObject;
+import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
@@ -61,5 +65,35 @@ class StandingPointsTest {
     void nonsenseIsRefused() {
         assertThrows(
                 IllegalArgumentException.class, () -> new StandingPoints.Wish(Body.MOON, TOWER, 18, 62, Double.NaN));
+    }
+
+    /** Walking along the line the moon stays in the gap: its floor, where it really is, is seen under it. */
+    @Test
+    void theMoonStandsInAGapOfTheSkyline() {
+        ForegroundObject gap = ForegroundObject.in(new Skyline.Gap(200, 6, 3, 5), "gap", 3000);
+        double[] there = GreatCircle.destination(35.95, -3.05, 200, 3);
+        Observer floor = Observer.of(there[0], there[1], 62 + gap.baseMetres());
+        StandingPoints.Wish wish =
+                new StandingPoints.Wish(Body.MOON, floor, 0, 62, 0.5, Optional.of(Azimuth.ofDegrees(200)));
+        List<StandingPoints.Spot> spots = StandingPoints.of(SKY.from(floor), wish, NIGHT, Duration.ofMinutes(10));
+        assertFalse(spots.isEmpty());
+        assertFalse(StandingPoints.still(spots));
+        for (StandingPoints.Spot s : spots) {
+            Observer here = new Observer(s.latitudeDegrees(), s.longitudeDegrees(), 62);
+            ForegroundObject seen = ForegroundObject.at("floor", 0, 5, floor, here);
+            assertEquals(0.5, s.body().altitude().degrees() - seen.topDegrees(), 0.03);
+            assertEquals(0, seen.azimuth().turnTo(s.body().azimuth()), 0.25);
+            assertEquals(200, s.body().azimuth().degrees(), 40, "from behind it is no gap");
+        }
+    }
+
+    @Test
+    void thePoleIsSeenFromOnePointAllNight() {
+        StandingPoints.Wish wish = new StandingPoints.Wish(Body.CELESTIAL_POLE, TOWER, 18, 62, 2);
+        List<StandingPoints.Spot> spots = StandingPoints.of(SKY, wish, NIGHT, Duration.ofMinutes(30));
+        assertTrue(StandingPoints.still(spots));
+        // The pole stands as high as the latitude, the top 2° lower: 16.5 m over the eye at tan 33.95°.
+        assertEquals(16.5 / Math.tan(Math.toRadians(33.95)), spots.get(0).distanceMetres(), 0.3);
+        assertFalse(StandingPoints.still(List.of()));
     }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
+import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.shoot.search.StandingPoints;
 import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
@@ -54,10 +55,12 @@ class StandController {
         model.addAttribute("back", open.address("frame"));
         model.addAttribute("bodies", BodyWords.SOUGHT.asked());
         model.addAttribute("night", open.subject().date());
-        model.addAttribute("none", place.objects().isEmpty());
+        List<ForegroundObject> targets = Alignments.targets(place);
+        model.addAttribute("none", targets.isEmpty());
+        model.addAttribute("gaps", targets.size() > place.objects().size());
         model.addAttribute(
-                "objects", place.objects().stream().map(ForegroundObject::name).toList());
-        if (place.objects().isEmpty()) {
+                "objects", targets.stream().map(ForegroundObject::name).toList());
+        if (targets.isEmpty()) {
             return "frame/stand";
         }
         Map<String, String> typed = StandSearch.typed(asked, open);
@@ -109,6 +112,12 @@ class StandController {
                     + " this night: it is down, or too high for a place farther than "
                     + Words.distance(StandingPoints.NEAREST) + ".";
         }
+        if (StandingPoints.still(spots)) {
+            StandingPoints.Spot one = spots.get(0);
+            return Words.capital(body) + " stands still: all night it stands on " + object + " from one point, "
+                    + Words.distance(one.distanceMetres()) + " away, looking to "
+                    + Words.azimuth(one.body().azimuth().degrees()) + ".";
+        }
         List<String> spans = new ArrayList<>();
         StandingPoints.Spot first = spots.get(0);
         for (int i = 0; i < spots.size(); i++) {
@@ -123,7 +132,8 @@ class StandController {
                 + String.join(", and ", spans) + ".";
     }
 
-    private static Table table(List<StandingPoints.Spot> spots, ZoneId zone) {
+    private static Table table(List<StandingPoints.Spot> all, ZoneId zone) {
+        List<StandingPoints.Spot> spots = StandingPoints.still(all) ? all.subList(0, 1) : all;
         List<Table.Row> rows = spots.stream()
                 .map(s -> Table.Row.of(
                                 false,

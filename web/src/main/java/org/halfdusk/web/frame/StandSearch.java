@@ -8,12 +8,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.planning.Planner;
+import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.shoot.search.StandingPoints;
 import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
@@ -46,7 +48,9 @@ class StandSearch {
                 "over",
                 body.ofBand() ? "5" : "0.3",
                 "ground",
-                Words.plain(open.plan().place().observer().elevationMetres())));
+                Words.plain(open.plan().place().observer().elevationMetres()),
+                "hills",
+                Words.plain(Alignments.HILLS_METRES)));
         for (String name : List.copyOf(typed.keySet())) {
             if (asked.containsKey(name)) {
                 typed.put(name, asked.get(name));
@@ -58,19 +62,28 @@ class StandSearch {
     static StandingPoints.@Nullable Wish read(FormErrors e, Place place) {
         double over = e.number("over", "height over the top", -5, 60, "°");
         double ground = e.number("ground", "ground", -500, 9000, "m");
-        e.whole("object", "object", 0, place.objects().size() - 1, "");
+        e.number("hills", "distance of the hills", 100, StandingPoints.FARTHEST, "m");
+        e.whole("object", "object", 0, Alignments.targets(place).size() - 1, "");
         Body body = e.check("body", () -> BodyWords.SOUGHT.read(e.text("body")));
         if (body == null || e.any()) {
             return null;
         }
         ForegroundObject o = object(e, place);
-        return new StandingPoints.Wish(body, foot(o, place.observer()), o.heightMetres(), ground, over);
+        boolean gap = !place.objects().contains(o);
+        return new StandingPoints.Wish(
+                body,
+                foot(o, place.observer()),
+                o.heightMetres(),
+                ground,
+                over,
+                gap ? Optional.of(o.azimuth()) : Optional.empty());
     }
 
     /** The one asked for, where the query has been read without an error. */
     static ForegroundObject object(FormErrors e, Place place) {
-        return place.objects()
-                .get(e.whole("object", "object", 0, place.objects().size() - 1, ""));
+        double hills = e.number("hills", "distance of the hills", 100, StandingPoints.FARTHEST, "m");
+        List<ForegroundObject> targets = Alignments.targets(place, hills);
+        return targets.get(e.whole("object", "object", 0, targets.size() - 1, ""));
     }
 
     private static Observer foot(ForegroundObject o, Observer from) {

@@ -35,7 +35,8 @@ record RunCard(
     /** A block. @param timer empty where there is none @param tiles where to turn the camera for a panorama's frames, or after a disc */
     record Row(String from, String to, String what, String frames, String settings, String timer, List<String> tiles) {}
 
-    static RunCard of(ShootDesk.Open open, List<String> checklist) {
+    /** @param rigs all of the shoot, this one among them */
+    static RunCard of(ShootDesk.Open open, List<ShootDesk.Open> rigs, List<String> checklist) {
         Plan plan = open.plan();
         ZoneId zone = plan.place().zone();
         RigChoices choices = open.shoot().it().rig().choices();
@@ -71,7 +72,7 @@ record RunCard(
                 times,
                 aim,
                 rows,
-                cautions(open),
+                cautions(open, rigs),
                 checklist);
     }
 
@@ -121,15 +122,17 @@ record RunCard(
         return lines;
     }
 
-    private static List<String> cautions(ShootDesk.Open open) {
+    private static List<String> cautions(ShootDesk.Open open, List<ShootDesk.Open> rigs) {
         PlaceNotes notes = open.plan().place().notes();
         List<String> ofSubject = open.subject()
                 .night(open.plan(), open.at(), Theme.DESK, open.address("night"))
                 .cautions();
-        return Stream.concat(
+        return Stream.of(
                         ofSubject.stream(),
+                        FocusAnew.of(open, rigs).stream().map(FocusAnew::words),
                         Stream.of(notes.hazards(), notes.tide(), notes.access(), notes.permission())
                                 .filter(n -> !n.isBlank()))
+                .flatMap(s -> s)
                 .toList();
     }
 }

@@ -63,7 +63,7 @@ class SequenceFilesController {
     @GetMapping({"/shoots/{id}/sequence/card", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/card"})
     String card(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig, Model model) {
         ShootDesk.Open open = open(id, rig);
-        model.addAttribute("card", RunCard.of(open, checklist.of(open)));
+        model.addAttribute("card", RunCard.of(open, desk.all(open), checklist.of(open)));
         model.addAttribute("back", open.address("sequence"));
         return "sequence/card";
     }
@@ -71,7 +71,8 @@ class SequenceFilesController {
     @GetMapping({"/shoots/{id}/sequence/card.pdf", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/card.pdf"})
     ResponseEntity<byte[]> pdf(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         ShootDesk.Open open = open(id, rig);
-        Context context = new Context(Locale.ENGLISH, Map.of("card", RunCard.of(open, checklist.of(open))));
+        Context context =
+                new Context(Locale.ENGLISH, Map.of("card", RunCard.of(open, desk.all(open), checklist.of(open))));
         String page = templates.process("sequence/card", context);
         // The web page is given its styles by address; a PDF has them inside, and calls its description its subject.
         String whole = page.replaceFirst("<link rel=\"stylesheet\"[^>]*/>", "<style>" + style() + "</style>")

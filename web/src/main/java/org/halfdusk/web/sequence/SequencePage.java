@@ -22,13 +22,11 @@ import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.NewBlock;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.programme.ProgrammeCheck;
-import org.halfdusk.shoot.programme.Refocus;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.FormErrors;
@@ -60,7 +58,7 @@ record SequencePage(
         String error,
         Timeline timeline,
         List<String> checks,
-        List<Cooled> refocus,
+        List<FocusAnew> refocus,
         BudgetPart budget,
         List<Add> adds,
         List<Copy> copies,
@@ -180,7 +178,7 @@ record SequencePage(
                 error(errors, parts),
                 timeline(open, rigs, run, numbers, found, theme),
                 checks(open, rigs, found, moving, zone),
-                refocus(open, zone),
+                FocusAnew.of(open, rigs),
                 BudgetPart.of(
                         open,
                         run,
@@ -314,24 +312,6 @@ record SequencePage(
         return Words.rig(plan.rig());
     }
 
-    /** One camera cannot look two ways at once: where the same kit is planned twice at a time. */
-    private static List<String> elsewhere(ShootDesk.Open open, List<ShootDesk.Open> rigs, ZoneId zone) {
-        Shoot.ShootRig own = open.shoot().it().rig();
-        return rigs.stream()
-                .filter(r -> r.rig() != open.rig())
-                .filter(r -> sameKit(own, r.shoot().it().rig()))
-                .flatMap(r -> Programme.overlap(open.blocks(), r.blocks()).stream()
-                        .map(i -> "The same camera and lens are planned as rig " + (r.rig() + 1) + " from "
-                                + Words.span(i, zone) + ": move one of the two."))
-                .toList();
-    }
-
-    private static boolean sameKit(Shoot.ShootRig a, Shoot.ShootRig b) {
-        return a.cameraId() == b.cameraId()
-                && a.lensId() == b.lensId()
-                && a.converterId().equals(b.converterId());
-    }
-
     /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */
     private static List<String> checks(
             ShootDesk.Open open,
@@ -339,7 +319,7 @@ record SequencePage(
             List<ProgrammeCheck> found,
             List<String> moving,
             ZoneId zone) {
-        List<String> checks = new ArrayList<>(elsewhere(open, rigs, zone));
+        List<String> checks = new ArrayList<>(FocusAnew.clashes(open, rigs));
         long other = open.programme().planned().stream()
                 .filter(p -> p.madeForOther(open.plan()).isPresent())
                 .count();
@@ -385,20 +365,6 @@ record SequencePage(
 
     /** More turns than these nobody does in the dark. */
     private static final int MOST_TURNS = 3;
-
-    /** That the lens has cooled so far that it is focused anew. @param at where a pause for it is laid */
-    record Cooled(String words, String at) {}
-
-    private static List<Cooled> refocus(ShootDesk.Open open, ZoneId zone) {
-        return open.forecast().map(f -> Refocus.of(open.blocks(), f)).orElseGet(List::of).stream()
-                .map(r -> new Cooled(
-                        "By " + Words.clock(r.at(), zone) + " the air has "
-                                + (r.by() < 0 ? "cooled" : "warmed") + " by "
-                                + Words.degreesWarmer(Math.abs(r.by())) + ", to " + Words.celsius(r.celsius())
-                                + ": glass has moved, focus anew.",
-                        r.at().toString()))
-                .toList();
-    }
 
     private static String words(ProgrammeCheck c, ShootDesk.Open open, ZoneId zone) {
         Block b = open.blocks().get(c.block());

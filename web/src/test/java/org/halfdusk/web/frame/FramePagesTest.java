@@ -1,6 +1,7 @@
 package org.halfdusk.web.frame;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
@@ -13,6 +14,8 @@ import java.util.zip.GZIPOutputStream;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
+import org.halfdusk.place.Place;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Places;
@@ -196,10 +199,49 @@ class FramePagesTest extends DemoPages {
         assertEquals(400, wrong.statusCode());
         assertHas(wrong.body(), "99");
         assertHas(app.get("/shoots/2/stand").body(), "nothing before the sky yet");
+        String pole = app.get("/shoots/1/stand?body=CELESTIAL_POLE&over=2").body();
+        assertHas(pole, "stands still: all night it stands on Watchtower from one point");
+        assertEquals(2, pole.split("/places/new\\?latitude=").length, "one point, one row");
         assertEquals(
                 200,
                 app.get("/map/sheet?lat=35.95&lon=-3.05&zoom=14&stand=1&body=MOON&over=0.3")
                         .statusCode());
+    }
+
+    /** A skyline knows directions only: how far its hills are off is typed, and moves the line. */
+    @Test
+    void oneStandsForAGapToo() throws Exception {
+        Places places = app.bean(Places.class);
+        long id = app.bean(Shoots.class).find(2).orElseThrow().it().placeId();
+        Place flat = places.find(id).orElseThrow().it();
+        places.update(
+                id,
+                flat.with(new Skyline(List.of(
+                        new Skyline.Point(0, 2),
+                        new Skyline.Point(150, 9),
+                        new Skyline.Point(200, 3),
+                        new Skyline.Point(240, 8),
+                        new Skyline.Point(300, 2)))));
+        try {
+            String page = app.get("/shoots/2/stand?body=GALACTIC_CENTRE&object=1&over=1&hills=2000")
+                    .body();
+            assertHas(page, ">the gap at 200°</option>");
+            assertHas(page, "The core stands on the gap at 200° from the points of the line: from");
+            String farther = app.get("/shoots/2/stand?body=GALACTIC_CENTRE&object=1&over=1&hills=4000")
+                    .body();
+            assertNotEquals(first(page), first(farther));
+            HttpResponse<String> near = app.get("/shoots/2/stand?body=GALACTIC_CENTRE&object=1&over=1&hills=7");
+            assertEquals(400, near.statusCode());
+            assertHas(near.body(), "100 to 30000");
+        } finally {
+            places.update(id, flat);
+        }
+    }
+
+    /** Where the first point of the line is. */
+    private static String first(String page) {
+        int at = page.indexOf("/places/new?latitude=");
+        return page.substring(at, page.indexOf('"', at));
     }
 
     @Test

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
@@ -23,6 +24,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.IntervalTimer;
+import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Kept;
@@ -363,6 +365,58 @@ class SequencePagesTest extends DemoPages {
                 shoots.find(1, rig).orElseThrow().it().rig().choices().blocks().isEmpty());
         shoots.removeRig(1, rig);
         act("computed");
+    }
+
+    /** Two aims of one camera: at the same time that cannot be; one after the other it is turned, zoomed and focused anew. */
+    @Test
+    void aSecondAimOfTheSameCameraIsTurnedZoomedAndFocused() throws Exception {
+        Shoots shoots = app.bean(Shoots.class);
+        int first = shoots.addRig(1, withZoom(14));
+        int rig = shoots.addRig(1, withZoom(24));
+        String from = "rig " + (first + 1);
+        String second = "/shoots/1/rig" + (rig + 1);
+        try {
+            assertHas(
+                    app.get(second + "/sequence").body(), "The same camera and lens are planned as " + from + " from");
+            app.post(second + "/sequence", Map.of("at", "03:50", "action", "STACK"));
+            app.post(second + "/sequence", Map.of("action", "remove", "block", "stack-1"));
+            app.post(second + "/sequence", Map.of("action", "remove", "block", "dark_frame-1"));
+            String page = app.get(second + "/sequence").body();
+            assertFalse(page.contains("are planned as"), page);
+            assertHas(page, "Before 03:50 this camera comes from " + from + ": turn it to");
+            assertHas(page, "zoom from 14 to 24 mm, and focus anew");
+            assertHas(app.get(second + "/sequence/card").body(), "this camera comes from " + from);
+            int before = shoots.find(1, rig)
+                    .orElseThrow()
+                    .it()
+                    .rig()
+                    .choices()
+                    .blocks()
+                    .size();
+            String form = page.substring(page.indexOf("this camera comes from"));
+            int at = form.indexOf("name=\"at\" value=\"") + 17;
+            String pause = form.substring(at, form.indexOf('"', at));
+            assertEquals(
+                    302,
+                    app.post(second + "/sequence", Map.of("at", pause, "action", "PAUSE"))
+                            .statusCode());
+            var blocks = shoots.find(1, rig).orElseThrow().it().rig().choices().blocks();
+            assertEquals(before + 1, blocks.size());
+            assertEquals(Block.Kind.PAUSE, blocks.get(0).kind());
+        } finally {
+            shoots.removeRig(1, rig);
+            shoots.removeRig(1, first);
+        }
+    }
+
+    private Shoot.ShootRig withZoom(double focal) {
+        Shoot.ShootRig own = app.bean(Shoots.class).find(1).orElseThrow().it().rig();
+        long zoom = app.bean(Kits.class).lenses().stream()
+                .filter(l -> l.it().name().startsWith("14–30"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        return new Shoot.ShootRig(own.cameraId(), zoom, Optional.empty(), focal, Optional.empty(), own.wishes());
     }
 
     /** A timer of gaps is typed otherwise, and the frames follow it. */
