@@ -20,6 +20,7 @@ module org.halfdusk.core {
     exports org.halfdusk.shoot;
     exports org.halfdusk.frame;
     exports org.halfdusk.frame.disc;
+    exports org.halfdusk.frame.stack;
     exports org.halfdusk.shoot.camera;
     exports org.halfdusk.shoot.programme;
     exports org.halfdusk.shoot.review;

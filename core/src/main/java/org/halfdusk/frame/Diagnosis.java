@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import org.halfdusk.frame.Lines.Line;
 import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.StarFits.Shape;
 

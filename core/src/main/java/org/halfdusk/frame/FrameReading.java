@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.frame.Lines.Line;
 import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.disc.MoonDisc;
 

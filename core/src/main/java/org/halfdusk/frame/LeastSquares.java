@@ -1,7 +1,7 @@
 package org.halfdusk.frame;
 
 /** Least squares of a few parameters by Levenberg and Marquardt's steps. */
-final class LeastSquares {
+public final class LeastSquares {
     private static final int MOST_STEPS = 40;
     private static final double ENOUGH = 1e-6;
 
@@ -97,7 +97,7 @@ final class LeastSquares {
     }
 
     /** By Cholesky's factors, with a share of the diagonal added; empty where it cannot be. */
-    static double[] solved(double[][] normal, double[] side, double lambda) {
+    public static double[] solved(double[][] normal, double[] side, double lambda) {
         int n = side.length;
         double[][] l = new double[n][n];
         for (int i = 0; i < n; i++) {

@@ -13,6 +13,32 @@ public interface Pixels {
      */
     void row(int y, int x, int n, float[] red, float[] green, float[] blue);
 
+    /**
+     * A whole row as linear light in sixteen bits, 65,535 of them clipping: red, green and blue of each pixel in turn.
+     *
+     * @param rgb three for each pixel
+     */
+    default void line(int y, short[] rgb) {
+        int n = width();
+        float[] red = new float[n];
+        float[] green = new float[n];
+        float[] blue = new float[n];
+        row(y, 0, n, red, green, blue);
+        for (int x = 0; x < n; x++) {
+            rgb[3 * x] = sixteen(red[x]);
+            rgb[3 * x + 1] = sixteen(green[x]);
+            rgb[3 * x + 2] = sixteen(blue[x]);
+        }
+    }
+
+    /** Of linear light from 0 to 1, as an unsigned number of sixteen bits. */
+    static short sixteen(float linear) {
+        return (short) (int) (Math.max(0, Math.min(1, linear)) * FULL + 0.5f);
+    }
+
+    /** Clipping in sixteen bits. */
+    int FULL = 65_535;
+
     /** Luminance of linear colours (ITU-R BT.709). */
     static float luminance(float red, float green, float blue) {
         return 0.2126f * red + 0.7152f * green + 0.0722f * blue;

@@ -10,27 +10,27 @@ import org.halfdusk.angle.Vector;
  * @param focalPx focal length in pixels
  * @param k1 of r′ = ρ (1 + k1 (ρ/R)²), R half the diagonal
  */
-record Projection(boolean fisheye, double focalPx, double k1, int width, int height) {
-    double halfDiagonal() {
+public record Projection(boolean fisheye, double focalPx, double k1, int width, int height) {
+    public double halfDiagonal() {
         // A root of squares: hypot guards against overflow, which pixels never come near, at ten times the time.
         return Math.sqrt((double) width * width + (double) height * height) / 2;
     }
 
-    double centreX() {
+    public double centreX() {
         return (width - 1) / 2.0;
     }
 
-    double centreY() {
+    public double centreY() {
         return (height - 1) / 2.0;
     }
 
     /** How far a place is from the middle, half diagonals. */
-    double fromMiddle(double x, double y) {
+    public double fromMiddle(double x, double y) {
         return Math.hypot(x - centreX(), y - centreY()) / halfDiagonal();
     }
 
     /** The same of what stands in a direction of the sky. @param m how the camera stands, see {@link Solver.Solved} @param v unit vector */
-    boolean project(double[] m, Vector v, double[] out) {
+    public boolean project(double[] m, Vector v, double[] out) {
         return project(
                 m[0] * v.x() + m[1] * v.y() + m[2] * v.z(),
                 m[3] * v.x() + m[4] * v.y() + m[5] * v.z(),
@@ -39,12 +39,12 @@ record Projection(boolean fisheye, double focalPx, double k1, int width, int hei
     }
 
     /** Whether a place lies inside the frame, so far from its edges. */
-    boolean inside(double[] at, double margin) {
+    public boolean inside(double[] at, double margin) {
         return at[0] >= margin && at[1] >= margin && at[0] < width - margin && at[1] < height - margin;
     }
 
     /** @param out x and y @return false where it is behind the lens or beyond its circle */
-    boolean project(double a, double b, double c, double[] out) {
+    public boolean project(double a, double b, double c, double[] out) {
         double across = Math.sqrt(a * a + b * b);
         double rho;
         if (fisheye) {
@@ -71,7 +71,7 @@ record Projection(boolean fisheye, double focalPx, double k1, int width, int hei
     }
 
     /** Direction of a pixel, of unit length. */
-    Vector direction(double x, double y) {
+    public Vector direction(double x, double y) {
         double dx = x - centreX();
         double dy = centreY() - y;
         double r = Math.hypot(dx, dy);
@@ -86,7 +86,7 @@ record Projection(boolean fisheye, double focalPx, double k1, int width, int hei
     }
 
     /** Solid angle of a pixel, square arcseconds. */
-    double squareArcseconds(double x, double y) {
+    public double squareArcseconds(double x, double y) {
         Vector here = direction(x, y);
         Vector right = direction(x + 1, y).minus(here);
         Vector down = direction(x, y + 1).minus(here);

@@ -1,12 +1,16 @@
 package org.halfdusk.web;
 
+import org.halfdusk.web.command.Commands;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 
-/** Starts the application. */
+/** Starts the application; or does one of the commands that need no server, see {@link Commands}. */
 @SpringBootApplication(proxyBeanMethods = false)
 public class HalfDusk {
     public static void main(String[] args) {
+        if (Commands.meant(args)) {
+            System.exit(Commands.run(args));
+        }
         try {
             SpringApplication.run(HalfDusk.class, args);
         } catch (RuntimeException e) {

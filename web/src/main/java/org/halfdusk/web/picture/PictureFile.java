@@ -12,6 +12,7 @@ import java.io.InterruptedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Semaphore;
 import javax.imageio.IIOException;
@@ -44,6 +45,45 @@ public record PictureFile(Pixels pixels, Exif exif) {
 
     private static final Memory MEMORY =
             new Memory((long) (OF_MEMORY * Runtime.getRuntime().maxMemory()));
+
+    /** The size of a picture as it is shown, and what its file says, without its pixels. */
+    public record Head(int width, int height, Exif exif) {}
+
+    /**
+     * Looks into a file.
+     *
+     * @throws IllegalArgumentException naming the file and what is allowed
+     */
+    public static Head head(Path file, String name) throws IOException {
+        Exif exif;
+        try (InputStream in = Files.newInputStream(file)) {
+            exif = Exif.read(in);
+        }
+        if (EmbeddedPreview.raw(file)) {
+            EmbeddedPreview preview = EmbeddedPreview.of(file)
+                    .orElseThrow(() -> refused(name, "is a raw file without a preview that can be read"));
+            return head(preview.width(), preview.height(), exif.coarser(preview.coarser()));
+        }
+        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+            Iterator<ImageReader> readers =
+                    in == null ? List.<ImageReader>of().iterator() : ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                throw refused(name, "is no picture that can be read");
+            }
+            ImageReader reader = readers.next();
+            try {
+                sure(() -> size(reader, in, name), name);
+                return head(reader.getWidth(0), reader.getHeight(0), exif);
+            } finally {
+                reader.dispose();
+            }
+        }
+    }
+
+    private static Head head(int width, int height, Exif exif) {
+        boolean lying = exif.orientation() >= 5 && exif.orientation() <= 8;
+        return lying ? new Head(height, width, exif) : new Head(width, height, exif);
+    }
 
     /** What is done with a picture while it is held. */
     public interface Use<T> {
@@ -253,16 +293,38 @@ public record PictureFile(Pixels pixels, Exif exif) {
 
     private static final float[] EIGHT = Pixels.linearOf(1 << 8);
     private static final float[] SIXTEEN = Pixels.linearOf(1 << 16);
+    private static final short[] EIGHT_IN_SIXTEEN = sixteen(EIGHT);
+    private static final short[] SIXTEEN_IN_SIXTEEN = sixteen(SIXTEEN);
+
+    private static short[] sixteen(float[] linear) {
+        short[] all = new short[linear.length];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = Pixels.sixteen(linear[i]);
+        }
+        return all;
+    }
 
     /** Pixels as they lie in memory. */
     private abstract static class Stored implements Pixels {
         private final Layout at;
         private final float[] linear;
+        private final short[] sixteen;
 
-        /** @param linear light of each code */
-        Stored(Layout at, float[] linear) {
+        /** @param linear light of each code @param sixteen the same in sixteen bits */
+        Stored(Layout at, float[] linear, short[] sixteen) {
             this.at = at;
             this.linear = linear;
+            this.sixteen = sixteen;
+        }
+
+        @Override
+        public void line(int y, short[] rgb) {
+            int i = y * at.row();
+            for (int k = 0; k < 3 * at.width(); k += 3, i += at.pixel()) {
+                rgb[k] = sixteen[code(i + at.red())];
+                rgb[k + 1] = sixteen[code(i + at.green())];
+                rgb[k + 2] = sixteen[code(i + at.blue())];
+            }
         }
 
         abstract int code(int i);
@@ -292,7 +354,7 @@ public record PictureFile(Pixels pixels, Exif exif) {
         private final byte[] data;
 
         Bytes(Layout at, byte[] data) {
-            super(at, EIGHT);
+            super(at, EIGHT, EIGHT_IN_SIXTEEN);
             this.data = data;
         }
 
@@ -306,7 +368,7 @@ public record PictureFile(Pixels pixels, Exif exif) {
         private final short[] data;
 
         Shorts(Layout at, short[] data) {
-            super(at, SIXTEEN);
+            super(at, SIXTEEN, SIXTEEN_IN_SIXTEEN);
             this.data = data;
         }
 

@@ -1,0 +1,56 @@
+package org.halfdusk.frame.stack;
+
+/** Of each pixel and colour the lightest that any frame has: whole trails, bursts beside each other. Threads may add at once. */
+public final class Lightest {
+    private final Held most;
+    private final RowLocks locks;
+
+    public Lightest(int width, int height) {
+        this(Held.black(width, height));
+    }
+
+    /** Going on from what was reached before. */
+    public Lightest(Held most) {
+        this.most = most;
+        this.locks = new RowLocks(most.height());
+    }
+
+    /** A frame of the same size. */
+    public void add(Picture frame) {
+        short[] row = new short[3 * most.width()];
+        for (int y = 0; y < most.height(); y++) {
+            frame.line(y, row);
+            add(y, row);
+        }
+    }
+
+    void add(int y, short[] row) {
+        short[] all = most.rgb;
+        int from = row.length * y;
+        synchronized (locks.of(y)) {
+            for (int i = 0; i < row.length; i++) {
+                all[from + i] = (short) Math.max(row[i] & 0xffff, all[from + i] & 0xffff);
+            }
+        }
+    }
+
+    /** Where both rows are lighter than what is there: the mean of the two. */
+    void addBetween(int y, short[] one, short[] other) {
+        short[] all = most.rgb;
+        int from = one.length * y;
+        synchronized (locks.of(y)) {
+            for (int i = 0; i < one.length; i++) {
+                int a = one[i] & 0xffff;
+                int b = other[i] & 0xffff;
+                if (Math.min(a, b) > (all[from + i] & 0xffff)) {
+                    all[from + i] = (short) ((a + b + 1) / 2);
+                }
+            }
+        }
+    }
+
+    /** As it is by now. */
+    public Held sofar() {
+        return most;
+    }
+}
