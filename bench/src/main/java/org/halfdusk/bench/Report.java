@@ -25,6 +25,7 @@ public final class Report {
             "FrameBench");
 
     private static final String REVIEW = "review";
+    private static final String STACK = "stack";
 
     private Report() {}
 
@@ -33,9 +34,14 @@ public final class Report {
             ReviewReport.print();
             return;
         }
+        if (args.length == 1 && args[0].equals(STACK)) {
+            StackReport.print();
+            return;
+        }
         String family = args.length == 1 ? FAMILIES.getOrDefault(args[0], "") : "";
         if (family.isEmpty()) {
-            System.err.println("usage: bench/report FAMILY, one of " + FAMILIES.keySet() + " or " + REVIEW);
+            System.err.println(
+                    "usage: bench/report FAMILY, one of " + FAMILIES.keySet() + ", " + REVIEW + " or " + STACK);
             System.exit(2);
         }
         Map<String, String> figures = new TreeMap<>();

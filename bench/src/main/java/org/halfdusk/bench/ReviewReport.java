@@ -134,7 +134,7 @@ final class ReviewReport {
         }
     }
 
-    private static byte[] jpeg(SimulatedFrame f) throws IOException {
+    static byte[] jpeg(SimulatedFrame f) throws IOException {
         BufferedImage image = new BufferedImage(f.width(), f.height(), BufferedImage.TYPE_3BYTE_BGR);
         byte[] to = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         byte[] codes = f.codes();
@@ -252,7 +252,7 @@ final class ReviewReport {
         }
     }
 
-    private static Plan plan() {
+    static Plan plan() {
         Observer observer = Observer.of(35.952, -3.048, 60);
         Ephemeris ephemeris = new ChebyshevEphemeris(new SeriesEphemeris());
         Site site = new Site(

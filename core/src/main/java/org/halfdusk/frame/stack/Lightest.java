@@ -29,7 +29,10 @@ public final class Lightest {
         int from = row.length * y;
         synchronized (locks.of(y)) {
             for (int i = 0; i < row.length; i++) {
-                all[from + i] = (short) Math.max(row[i] & 0xffff, all[from + i] & 0xffff);
+                // Most pixels of most frames are no lighter: nothing is written for them.
+                if ((row[i] & 0xffff) > (all[from + i] & 0xffff)) {
+                    all[from + i] = row[i];
+                }
             }
         }
     }

@@ -16,19 +16,18 @@ public record NoiseGain(double single, double stacked, double expected) {
         return single / stacked;
     }
 
-    /** Looks at the middle of pictures, up to a thousand pixels each way. */
+    /** Looks at the middle of pictures, up to some hundred pixels each way. */
     public static final class Measuring {
-        private static final int MOST = 1024;
+        private static final int MOST = 512;
 
-        private final double stacked;
         private final List<Double> singles = new ArrayList<>();
 
-        public Measuring(Picture picture) {
-            this.stacked = noise(picture);
-        }
-
+        /** One of the frames, drawn as all are; from any thread. */
         public void single(Picture frame) {
-            singles.add(noise(frame));
+            double noise = noise(frame);
+            synchronized (singles) {
+                singles.add(noise);
+            }
         }
 
         private static double noise(Picture picture) {
@@ -48,7 +47,8 @@ public record NoiseGain(double single, double stacked, double expected) {
         }
 
         /** @param frames in the picture @return nothing where there was none to compare */
-        public Optional<NoiseGain> gain(int frames) {
+        public Optional<NoiseGain> gain(Picture picture, int frames) {
+            double stacked = noise(picture);
             return singles.isEmpty()
                     ? Optional.empty()
                     : Optional.of(new NoiseGain(

@@ -87,9 +87,9 @@ class StackingTest {
     }
 
     private static double gain(Picture picture, List<Held> frames) {
-        NoiseGain.Measuring measuring = new NoiseGain.Measuring(picture);
+        NoiseGain.Measuring measuring = new NoiseGain.Measuring();
         frames.subList(0, 4).forEach(measuring::single);
-        NoiseGain gain = measuring.gain(frames.size()).orElseThrow();
+        NoiseGain gain = measuring.gain(picture, frames.size()).orElseThrow();
         assertEquals(4, gain.expected(), 1e-12);
         return gain.gain();
     }

@@ -1,6 +1,7 @@
 package org.halfdusk.web.command;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -8,8 +9,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.shoot.review.Shot;
+import org.halfdusk.web.picture.Exif;
 import org.halfdusk.web.picture.PictureFile;
 
 /**
@@ -19,10 +22,32 @@ import org.halfdusk.web.picture.PictureFile;
  */
 record FrameFiles(List<Frame> frames, List<Left> left, int width, int height) {
     /** @param name as it is said; that of the file */
-    record Frame(Path file, String name, Shot shot) {}
+    record Frame(Path file, String name, Exif known) {
+        Shot shot() {
+            return known.shot();
+        }
+    }
 
     /** A file that is not in the picture. */
     record Left(String name, String why) {}
+
+    /** A file that was looked into; nothing of it where it is no frame. */
+    private record Tried(Optional<Looked> looked, String name, String why) {
+        void either(List<Looked> all, List<Left> left) {
+            looked.ifPresentOrElse(all::add, () -> left.add(new Left(name, why)));
+        }
+    }
+
+    private static Tried looked(Path file) {
+        String name = file.getFileName().toString();
+        try {
+            return new Tried(Optional.of(new Looked(file, name, PictureFile.head(file, name))), name, "");
+        } catch (IllegalArgumentException e) {
+            return new Tried(Optional.empty(), name, String.valueOf(e.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     private record Looked(Path file, String name, PictureFile.Head head) {
         String size() {
@@ -33,13 +58,11 @@ record FrameFiles(List<Frame> frames, List<Left> left, int width, int height) {
     static FrameFiles of(List<Path> files) throws IOException {
         List<Left> left = new ArrayList<>();
         List<Looked> all = new ArrayList<>();
-        for (Path file : files) {
-            String name = file.getFileName().toString();
-            try {
-                all.add(new Looked(file, name, PictureFile.head(file, name)));
-            } catch (IllegalArgumentException e) {
-                left.add(new Left(name, String.valueOf(e.getMessage())));
-            }
+        // Files are looked into side by side, and taken in their order.
+        try {
+            files.parallelStream().map(FrameFiles::looked).toList().forEach(l -> l.either(all, left));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
         Map<String, Integer> sizes = new HashMap<>();
         all.forEach(l -> sizes.merge(l.size(), 1, Integer::sum));
@@ -58,7 +81,7 @@ record FrameFiles(List<Frame> frames, List<Left> left, int width, int height) {
             }
         }
         List<Frame> frames = same.stream()
-                .map(l -> new Frame(l.file(), l.name(), l.head().exif().shot()))
+                .map(l -> new Frame(l.file(), l.name(), l.head().exif()))
                 .sorted(Comparator.comparing((Frame f) -> f.shot().taken().orElse(LocalDateTime.MIN))
                         .thenComparing(Frame::name)
                         .thenComparing(f -> f.file().toString()))

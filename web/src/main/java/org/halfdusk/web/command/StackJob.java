@@ -60,16 +60,20 @@ final class StackJob {
 
     private final StackOrder order;
     private final Progress progress;
+    private final Duration savedEvery;
     private final List<FrameFiles.Left> left = new ArrayList<>();
     private final ReentrantReadWriteLock adding = new ReentrantReadWriteLock();
     private long saved = System.nanoTime();
     private long shown = System.nanoTime();
 
     private FrameFiles files;
+    private final PictureFile.Buffers decoding = new PictureFile.Buffers();
+    private final NoiseGain.Measuring measuring = new NoiseGain.Measuring();
     private Optional<DarkFrame> dark = Optional.empty();
     private int workers = 1;
 
-    private StackJob(StackOrder order, Progress progress, FrameFiles files) {
+    private StackJob(StackOrder order, Progress progress, FrameFiles files, Duration savedEvery) {
+        this.savedEvery = savedEvery;
         this.order = order;
         this.progress = progress;
         this.files = files;
@@ -81,6 +85,11 @@ final class StackJob {
      * @throws IOException where the disk fails; what was reached stays
      */
     static StackFigures run(StackOrder order, Progress progress) throws IOException {
+        return run(order, progress, SAVED_EVERY);
+    }
+
+    /** @param savedEvery how long at the most is lost where it is killed */
+    static StackFigures run(StackOrder order, Progress progress, Duration savedEvery) throws IOException {
         if (Files.exists(order.out())) {
             throw new IllegalArgumentException("the file “" + order.out().getFileName()
                     + "” is there already, and nothing is overwritten; another name is allowed");
@@ -92,7 +101,7 @@ final class StackJob {
                     "none of the " + order.frames().size() + " files is a frame that can be read: " + files.left());
         }
         Files.createDirectories(order.work());
-        return new StackJob(order, progress, files).made();
+        return new StackJob(order, progress, files, savedEvery).made();
     }
 
     private StackFigures made() throws IOException {
@@ -115,7 +124,7 @@ final class StackJob {
             }
             sky = lightest.sofar();
         }
-        Optional<NoiseGain> noise = order.mode().points() ? noise(sky, alignment) : Optional.empty();
+        Optional<NoiseGain> noise = noise(sky);
         Picture whole = order.ground().isEmpty() ? sky : grounded(sky);
         Made made =
                 new Made(files.frames().get(0).shot(), exposed(), files.frames().size(), words());
@@ -140,6 +149,11 @@ final class StackJob {
                 gaps);
     }
 
+    private Optional<NoiseGain> noise(Picture sky) {
+        int n = files.frames().size();
+        return order.mode().points() && n > 1 ? measuring.gain(sky, n) : Optional.empty();
+    }
+
     private String words() {
         return order.mode().words()
                 + (order.aligned() ? ", aligned to the stars" : "")
@@ -162,9 +176,9 @@ final class StackJob {
     /** As many as there are processors, where memory has room for what each holds. */
     private int workers() {
         long pixels = pixels();
-        long common = (order.mode() == StackMode.MEAN ? 14L : order.mode().compares() ? 0 : 6L) * pixels
+        long common = (order.mode() == StackMode.MEAN ? (order.aligned() ? 14L : 12L) : 6L) * pixels
                 + (dark.isPresent() ? 6 * pixels : 0);
-        long each = (order.aligned() ? 10L : 4L) * pixels + FIXED;
+        long each = (order.aligned() ? 9L : 3L) * pixels + FIXED;
         long room = (long) (OF_MEMORY * Runtime.getRuntime().maxMemory()) - common;
         if (room < each) {
             throw new IllegalArgumentException("frames of " + Math.round(pixels / 1e6) + " megapixels need "
@@ -213,7 +227,7 @@ final class StackJob {
     /** Decodes a file; one that cannot be read is left out. @return whether it was used */
     private boolean used(FrameFiles.Frame f, Use use) throws IOException {
         try {
-            return PictureFile.read(f.file(), f.name(), p -> {
+            return PictureFile.read(f.file(), f.name(), f.known(), decoding, p -> {
                 use.with(Picture.of(p.pixels()));
                 return true;
             });
@@ -417,7 +431,10 @@ final class StackJob {
                                 l -> added(
                                         i,
                                         done,
-                                        () -> sum.add(l),
+                                        () -> {
+                                            measure(i, alignment, l);
+                                            sum.add(l);
+                                        },
                                         () -> new Saved(id, done, sum.counts(), sum.sums()),
                                         sum::mean)))));
         return sum.mean();
@@ -471,7 +488,7 @@ final class StackJob {
         boolean show;
         synchronized (adding) {
             long now = System.nanoTime();
-            save = now - saved > SAVED_EVERY.toNanos();
+            save = now - saved > savedEvery.toNanos();
             saved = save ? now : saved;
             show = now - shown > SHOWN_EVERY.toNanos();
             shown = show ? now : shown;
@@ -503,7 +520,10 @@ final class StackJob {
                     i -> shelf.has(key(i))
                             || clean(
                                     files.frames().get(i),
-                                    f -> turned(f, to(alignment, i), buffers, l -> shelf.lay(key(i), l))));
+                                    f -> turned(f, to(alignment, i), buffers, l -> {
+                                        measure(i, alignment, l);
+                                        shelf.lay(key(i), l);
+                                    })));
             shelf.open(in.stream().map(StackJob::key).toList());
             keep(in);
             Among.Kept kept = order.mode() == StackMode.MEDIAN ? Among.Kept.MEDIAN : Among.Kept.CLIPPED;
@@ -615,23 +635,17 @@ final class StackJob {
         return Double.isNaN(v) ? null : v;
     }
 
-    /** How much evener the picture's light is than that of single frames. */
-    private Optional<NoiseGain> noise(Picture sky, Optional<Alignment> alignment) throws IOException {
-        int n = files.frames().size();
-        if (n < 2 || alignment.filter(a -> a.frames().size() != n).isPresent()) {
-            return Optional.empty();
+    /** Whether a frame's noise is looked at: some all over the set, none that alone is not drawn otherwise and so not smoothed as all others are. */
+    private boolean measured(int number, Optional<Alignment> alignment) {
+        int step = Math.max(1, files.frames().size() / MEASURED);
+        boolean reference = alignment.filter(a -> a.reference() == number).isPresent();
+        return number % step == 0 && !reference;
+    }
+
+    private void measure(int number, Optional<Alignment> alignment, Picture frame) {
+        if (measured(number, alignment)) {
+            measuring.single(frame);
         }
-        NoiseGain.Measuring measuring = new NoiseGain.Measuring(sky);
-        BlockingQueue<Held> buffers = alignment.isPresent() ? buffers() : new ArrayBlockingQueue<>(1);
-        int step = Math.max(1, n / MEASURED);
-        for (int i = 0; i < n; i += step) {
-            // The reference itself is not drawn otherwise, and so not smoothed as all the others are.
-            if (alignment.isEmpty() || alignment.get().reference() != i) {
-                int number = i;
-                clean(files.frames().get(i), f -> turned(f, to(alignment, number), buffers, measuring::single));
-            }
-        }
-        return measuring.gain(n);
     }
 
     private static final int MEASURED = 4;

@@ -47,11 +47,7 @@ public record Exif(Shot shot, int orientation) {
      * @throws IOException where the stream itself cannot be read
      */
     public static Exif read(InputStream file) throws IOException {
-        try {
-            return of(ImageMetadataReader.readMetadata(file));
-        } catch (ImageProcessingException | EOFException e) {
-            return NOTHING;
-        }
+        return said(file).exif();
     }
 
     private static Exif of(Metadata m) {
@@ -68,14 +64,18 @@ public record Exif(Shot shot, int orientation) {
                 (int) number(m, ExifDirectoryBase.TAG_ORIENTATION).orElse(1));
     }
 
-    /** Colours of a JPEG; 0 where a stream is none. @throws IOException as {@link #read} */
-    static int colours(InputStream file) throws IOException {
+    /** @param colours of a JPEG; 0 where a file is none */
+    record Said(Exif exif, int colours) {}
+
+    /** The same with how many colours it has, read once. @throws IOException as {@link #read} */
+    static Said said(InputStream file) throws IOException {
         try {
-            JpegDirectory jpeg = ImageMetadataReader.readMetadata(file).getFirstDirectoryOfType(JpegDirectory.class);
+            Metadata m = ImageMetadataReader.readMetadata(file);
+            JpegDirectory jpeg = m.getFirstDirectoryOfType(JpegDirectory.class);
             Integer n = jpeg == null ? null : jpeg.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS);
-            return n == null ? 0 : n;
+            return new Said(of(m), n == null ? 0 : n);
         } catch (ImageProcessingException | EOFException e) {
-            return 0;
+            return new Said(NOTHING, 0);
         }
     }
 

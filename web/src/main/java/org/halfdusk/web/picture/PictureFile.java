@@ -5,18 +5,23 @@ import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferUShort;
 import java.awt.image.PixelInterleavedSampleModel;
+import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InterruptedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Deque;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.Semaphore;
 import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.event.IIOReadWarningListener;
@@ -55,10 +60,14 @@ public record PictureFile(Pixels pixels, Exif exif) {
      * @throws IllegalArgumentException naming the file and what is allowed
      */
     public static Head head(Path file, String name) throws IOException {
-        Exif exif;
-        try (InputStream in = Files.newInputStream(file)) {
-            exif = Exif.read(in);
+        Exif.Said said;
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            said = Exif.said(in);
         }
+        if (said.colours() == CMYK) {
+            throw refused(name, "is in CMYK");
+        }
+        Exif exif = said.exif();
         if (EmbeddedPreview.raw(file)) {
             EmbeddedPreview preview = EmbeddedPreview.of(file)
                     .orElseThrow(() -> refused(name, "is a raw file without a preview that can be read"));
@@ -97,18 +106,26 @@ public record PictureFile(Pixels pixels, Exif exif) {
      * @throws IllegalArgumentException naming the file and what is allowed
      */
     public static <T> T read(Path file, String name, Use<T> use) throws IOException {
-        Exif exif;
-        try (InputStream in = Files.newInputStream(file)) {
-            exif = Exif.read(in);
+        return read(file, name, head(file, name).exif(), new Buffers(), use);
+    }
+
+    /**
+     * Room for pixels that is used again for pictures of one size, so that none has to be cleared and swept away for each. It keeps what it
+     * has as long as it is held.
+     */
+    public static final class Buffers {
+        private final Deque<BufferedImage> free = new ConcurrentLinkedDeque<>();
+
+        private Optional<BufferedImage> of(int width, int height) {
+            return Optional.ofNullable(free.pollFirst()).filter(i -> i.getWidth() == width && i.getHeight() == height);
         }
-        try (InputStream in = Files.newInputStream(file)) {
-            if (Exif.colours(in) == CMYK) {
-                throw refused(name, "is in CMYK");
-            }
-        }
+    }
+
+    /** The same of a file that was looked into before. @param exif as its head has it */
+    public static <T> T read(Path file, String name, Exif exif, Buffers buffers, Use<T> use) throws IOException {
         if (!EmbeddedPreview.raw(file)) {
             try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-                return decoded(in, name, exif, use);
+                return decoded(in, name, exif, buffers, use);
             }
         }
         EmbeddedPreview preview = EmbeddedPreview.of(file)
@@ -116,14 +133,15 @@ public record PictureFile(Pixels pixels, Exif exif) {
         try (InputStream whole = Files.newInputStream(file)) {
             whole.skipNBytes(preview.offset());
             try (ImageInputStream in = new MemoryCacheImageInputStream(whole)) {
-                return decoded(in, name, exif.coarser(preview.coarser()), use);
+                return decoded(in, name, exif, buffers, use);
             }
         }
     }
 
     private static final int CMYK = 4;
 
-    private static <T> T decoded(@Nullable ImageInputStream in, String name, Exif exif, Use<T> use) throws IOException {
+    private static <T> T decoded(@Nullable ImageInputStream in, String name, Exif exif, Buffers buffers, Use<T> use)
+            throws IOException {
         if (in == null) {
             throw refused(name, "cannot be opened");
         }
@@ -136,8 +154,13 @@ public record PictureFile(Pixels pixels, Exif exif) {
             long bytes = sure(() -> size(reader, in, name), name);
             MEMORY.take(bytes);
             try {
-                Pixels pixels = sure(() -> turned(decoded(reader, name), exif.orientation()), name);
-                return use.with(new PictureFile(pixels, exif));
+                BufferedImage image = sure(() -> decoded(reader, name, buffers), name);
+                Pixels pixels = sure(() -> turned(raster(image, name), exif.orientation()), name);
+                T made = use.with(new PictureFile(pixels, exif));
+                if (image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
+                    buffers.free.addFirst(image);
+                }
+                return made;
             } finally {
                 MEMORY.giveBack(bytes);
             }
@@ -203,14 +226,22 @@ public record PictureFile(Pixels pixels, Exif exif) {
         return type == null || type.getSampleModel().getSampleSize(0) > 8 ? 2 : 1;
     }
 
-    private static Pixels decoded(ImageReader reader, String name) throws IOException {
+    private static BufferedImage decoded(ImageReader reader, String name, Buffers buffers) throws IOException {
         boolean[] cut = {false};
         reader.addIIOReadWarningListener(warnings(cut));
-        BufferedImage image = reader.read(0);
+        ImageReadParam param = reader.getDefaultReadParam();
+        // Only of JPEGs in three colours are the buffers such; a reader refuses what does not fit.
+        boolean fits = reader.getRawImageType(0) != null
+                && reader.getRawImageType(0).getNumBands() == 3
+                && reader.getFormatName().toLowerCase(Locale.ROOT).startsWith("jp");
+        if (fits) {
+            buffers.of(reader.getWidth(0), reader.getHeight(0)).ifPresent(param::setDestination);
+        }
+        BufferedImage image = reader.read(0, param);
         if (cut[0]) {
             throw refused(name, "is cut off");
         }
-        return raster(image, name);
+        return image;
     }
 
     /** Room for pixels, shared by all that decode; whoever came first is served first. */
@@ -329,6 +360,10 @@ public record PictureFile(Pixels pixels, Exif exif) {
 
         abstract int code(int i);
 
+        Layout layout() {
+            return at;
+        }
+
         @Override
         public int width() {
             return at.width();
@@ -361,6 +396,26 @@ public record PictureFile(Pixels pixels, Exif exif) {
         @Override
         int code(int i) {
             return data[i] & 0xff;
+        }
+
+        /** As the other does, without asking for each code: most frames are such. */
+        @Override
+        public void line(int y, short[] rgb) {
+            Layout l = layout();
+            if (l.pixel() != 3) {
+                super.line(y, rgb);
+                return;
+            }
+            short[] light = EIGHT_IN_SIXTEEN;
+            byte[] from = data;
+            int red = y * l.row() + l.red();
+            int green = y * l.row() + l.green();
+            int blue = y * l.row() + l.blue();
+            for (int k = 0; k < 3 * l.width(); k += 3) {
+                rgb[k] = light[from[red + k] & 0xff];
+                rgb[k + 1] = light[from[green + k] & 0xff];
+                rgb[k + 2] = light[from[blue + k] & 0xff];
+            }
         }
     }
 

@@ -3,40 +3,35 @@ package org.halfdusk.web.picture;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
-import java.awt.image.ComponentColorModel;
-import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
-import java.awt.image.DataBufferUShort;
-import java.awt.image.Raster;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.ShortBuffer;
+import java.nio.channels.FileChannel;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.format.DateTimeFormatter;
-import java.util.Iterator;
 import java.util.Locale;
-import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
-import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
-import javax.imageio.metadata.IIOMetadata;
-import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
-import javax.imageio.plugins.tiff.ExifParentTIFFTagSet;
-import javax.imageio.plugins.tiff.ExifTIFFTagSet;
-import javax.imageio.plugins.tiff.TIFFDirectory;
-import javax.imageio.plugins.tiff.TIFFField;
-import javax.imageio.plugins.tiff.TIFFTag;
-import javax.imageio.plugins.tiff.TIFFTagSet;
 import javax.imageio.stream.ImageOutputStream;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
 import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
+import org.apache.commons.imaging.formats.tiff.fieldtypes.AbstractFieldType;
+import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
+import org.apache.commons.imaging.formats.tiff.write.TiffImageWriterLossy;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.stack.Picture;
@@ -50,6 +45,7 @@ public final class PictureOut {
     private static final String PROGRAM = "Half Dusk";
     private static final float QUALITY = 0.95f;
     private static final int CODES = 1 << 16;
+    private static final int ROWS = 64;
 
     private PictureOut() {}
 
@@ -92,69 +88,81 @@ public final class PictureOut {
     }
 
     private static void tiff(Picture picture, Made made, Path file) throws IOException {
-        BufferedImage image = deep(picture);
-        ImageWriter writer = tiffWriter();
-        try (ImageOutputStream out = ImageIO.createImageOutputStream(file.toFile())) {
-            writer.setOutput(out);
-            ImageWriteParam param = writer.getDefaultWriteParam();
-            IIOMetadata data = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), param);
-            TIFFDirectory root = TIFFDirectory.createFromMetadata(data);
-            fields(root, made);
-            writer.write(null, new IIOImage(image, null, root.getAsMetadata()), param);
-        } finally {
-            writer.dispose();
-        }
-    }
-
-    /** The platform's own, which writes every field it is given. */
-    private static ImageWriter tiffWriter() throws IOException {
-        Iterator<ImageWriter> all = ImageIO.getImageWritersByFormatName("tiff");
-        while (all.hasNext()) {
-            ImageWriter w = all.next();
-            if (w.getOriginatingProvider().getVendorName().startsWith("Oracle")) {
-                return w;
+        // The directory is as long wherever the strips begin: written once to learn that, then with where they do.
+        byte[] head = directory(picture, made, 0);
+        byte[] real = directory(picture, made, head.length);
+        try (FileChannel out = FileChannel.open(file, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+            full(out, ByteBuffer.wrap(real));
+            for (int s = 0; s < count(picture); s++) {
+                full(out, strip(picture, s));
             }
         }
-        throw new IOException("this Java has no writer of TIFF files");
     }
 
-    private static void fields(TIFFDirectory root, Made made) {
-        TIFFTagSet base = BaselineTIFFTagSet.getInstance();
-        text(root, base, BaselineTIFFTagSet.TAG_IMAGE_DESCRIPTION, made.description());
-        text(root, base, BaselineTIFFTagSet.TAG_SOFTWARE, PROGRAM);
+    private static void full(FileChannel out, ByteBuffer bytes) throws IOException {
+        while (bytes.hasRemaining()) {
+            out.write(bytes);
+        }
+    }
+
+    private static int count(Picture picture) {
+        return (picture.height() + ROWS - 1) / ROWS;
+    }
+
+    /** All of the file before its pixels. @param length of it */
+    private static byte[] directory(Picture picture, Made made, int length) throws IOException {
+        TiffOutputSet set = exif(made);
+        TiffOutputDirectory root = set.getOrCreateRootDirectory();
+        root.add(TiffTagConstants.TIFF_TAG_IMAGE_WIDTH, picture.width());
+        root.add(TiffTagConstants.TIFF_TAG_IMAGE_LENGTH, picture.height());
+        root.add(TiffTagConstants.TIFF_TAG_BITS_PER_SAMPLE, (short) 16, (short) 16, (short) 16);
+        root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, (short) 1);
+        root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short)
+                TiffTagConstants.PHOTOMETRIC_INTERPRETATION_VALUE_RGB);
+        root.add(TiffTagConstants.TIFF_TAG_SAMPLES_PER_PIXEL, (short) 3);
+        root.add(TiffTagConstants.TIFF_TAG_PLANAR_CONFIGURATION, (short)
+                TiffTagConstants.PLANAR_CONFIGURATION_VALUE_CHUNKY);
+        root.add(TiffTagConstants.TIFF_TAG_ROWS_PER_STRIP, ROWS);
+        int[] offsets = new int[count(picture)];
+        int[] sizes = new int[offsets.length];
+        int at = length;
+        for (int s = 0; s < offsets.length; s++) {
+            offsets[s] = at;
+            sizes[s] = 6 * picture.width() * rows(picture, s);
+            at += sizes[s];
+        }
+        root.add(TiffTagConstants.TIFF_TAG_STRIP_OFFSETS, offsets);
+        root.add(TiffTagConstants.TIFF_TAG_STRIP_BYTE_COUNTS, sizes);
         byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
-        root.addTIFFField(new TIFFField(
-                base.getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE), TIFFTag.TIFF_UNDEFINED, profile.length, profile));
-        ExifTIFFTagSet set = ExifTIFFTagSet.getInstance();
-        TIFFDirectory exif = new TIFFDirectory(new TIFFTagSet[] {set}, parent());
-        made.first().taken().ifPresent(t -> {
-            text(root, base, BaselineTIFFTagSet.TAG_DATE_TIME, WRITTEN.format(t));
-            text(exif, set, ExifTIFFTagSet.TAG_DATE_TIME_ORIGINAL, WRITTEN.format(t));
+        root.add(new TiffOutputField(PROFILE, PROFILE_INFO, AbstractFieldType.UNDEFINED, profile.length, profile));
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(bytes, set);
+        return bytes.toByteArray();
+    }
+
+    private static int rows(Picture picture, int strip) {
+        return Math.min(ROWS, picture.height() - strip * ROWS);
+    }
+
+    /** Codes of sixteen bits, the low byte first. */
+    private static ByteBuffer strip(Picture picture, int strip) {
+        int w = 3 * picture.width();
+        int rows = rows(picture, strip);
+        ByteBuffer bytes = ByteBuffer.allocate(2 * w * rows).order(ByteOrder.LITTLE_ENDIAN);
+        ShortBuffer shorts = bytes.asShortBuffer();
+        IntStream.range(0, rows).parallel().forEach(y -> {
+            short[] row = new short[w];
+            picture.line(strip * ROWS + y, row);
+            for (int i = 0; i < w; i++) {
+                row[i] = CODE[row[i] & 0xffff];
+            }
+            shorts.put(y * w, row);
         });
-        rational(exif, set, ExifTIFFTagSet.TAG_EXPOSURE_TIME, OptionalDouble.of(made.seconds()));
-        rational(exif, set, ExifTIFFTagSet.TAG_F_NUMBER, made.first().aperture());
-        rational(exif, set, ExifTIFFTagSet.TAG_FOCAL_LENGTH, made.first().focalMm());
-        made.first()
-                .iso()
-                .ifPresent(iso -> exif.addTIFFField(new TIFFField(
-                        set.getTag(ExifTIFFTagSet.TAG_ISO_SPEED_RATINGS), TIFFTag.TIFF_SHORT, 1, new char[] {(char) iso
-                        })));
-        root.addTIFFField(new TIFFField(parent(), TIFFTag.TIFF_LONG, 1L, exif));
+        return bytes;
     }
 
-    private static TIFFTag parent() {
-        return ExifParentTIFFTagSet.getInstance().getTag(ExifParentTIFFTagSet.TAG_EXIF_IFD_POINTER);
-    }
-
-    private static void text(TIFFDirectory to, TIFFTagSet set, int tag, String text) {
-        to.addTIFFField(new TIFFField(set.getTag(tag), TIFFTag.TIFF_ASCII, 1, new String[] {text}));
-    }
-
-    private static void rational(TIFFDirectory to, TIFFTagSet set, int tag, OptionalDouble value) {
-        value.ifPresent(v -> to.addTIFFField(new TIFFField(set.getTag(tag), TIFFTag.TIFF_RATIONAL, 1, new long[][] {
-            {Math.round(v * 1000), 1000}
-        })));
-    }
+    private static final int PROFILE = 0x8773;
+    private static final TagInfo PROFILE_INFO = new TagInfo("InterColorProfile", PROFILE, AbstractFieldType.UNDEFINED);
 
     private static void jpeg(Picture picture, Made made, Path file) throws IOException {
         byte[] plain = plain(picture);
@@ -164,7 +172,7 @@ public final class PictureOut {
     }
 
     private static TiffOutputSet exif(Made made) throws IOException {
-        TiffOutputSet set = new TiffOutputSet();
+        TiffOutputSet set = new TiffOutputSet(ByteOrder.LITTLE_ENDIAN);
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
         root.add(TiffTagConstants.TIFF_TAG_IMAGE_DESCRIPTION, made.description());
         root.add(TiffTagConstants.TIFF_TAG_SOFTWARE, PROGRAM);
@@ -263,32 +271,6 @@ public final class PictureOut {
             codes[i] = Pixels.sixteen((float) Pixels.code(i / (CODES - 1.0)));
         }
         return codes;
-    }
-
-    private static BufferedImage deep(Picture picture) {
-        int w = picture.width();
-        int h = picture.height();
-        short[] data = new short[3 * w * h];
-        short[] row = new short[3 * w];
-        for (int y = 0; y < h; y++) {
-            picture.line(y, row);
-            int from = row.length * y;
-            for (int i = 0; i < row.length; i++) {
-                data[from + i] = CODE[row[i] & 0xffff];
-            }
-        }
-        ComponentColorModel model = new ComponentColorModel(
-                ColorSpace.getInstance(ColorSpace.CS_sRGB),
-                false,
-                false,
-                java.awt.Transparency.OPAQUE,
-                DataBuffer.TYPE_USHORT);
-        return new BufferedImage(
-                model,
-                Raster.createInterleavedRaster(
-                        new DataBufferUShort(data, data.length), w, h, 3 * w, 3, new int[] {0, 1, 2}, null),
-                false,
-                null);
     }
 
     /** Weight of a picture of greys, 0 to 1 a pixel, as a mask is read. @throws IllegalArgumentException where its size differs */
