@@ -63,8 +63,11 @@ final class StackCommand implements Callable<Integer> {
             description = "stars for mean, clipped and median where it is left out; none for lightest and bursts.")
     private @Nullable Align align;
 
-    @Option(names = "--dark", paramLabel = "DIR", description = "A folder of dark frames: same time, ISO and air.")
-    private @Nullable Path dark;
+    @Option(
+            names = "--dark",
+            paramLabel = "DIR",
+            description = "A folder of dark frames, or such a file: same time, ISO and air. May be said again.")
+    private List<Path> dark = new ArrayList<>();
 
     @Option(
             names = "--fill-gaps",
@@ -78,8 +81,8 @@ final class StackCommand implements Callable<Integer> {
     @Option(
             names = "--ground",
             paramLabel = "DIR",
-            description = "A folder of frames of the land, averaged as they lie.")
-    private @Nullable Path ground;
+            description = "A folder of frames of the land, or such a file: averaged as they lie.")
+    private List<Path> ground = new ArrayList<>();
 
     @Option(
             names = "--mask",
@@ -129,10 +132,6 @@ final class StackCommand implements Callable<Integer> {
     }
 
     private StackOrder order() throws IOException {
-        List<Path> all = new ArrayList<>();
-        for (Path p : frames) {
-            all.addAll(files(p));
-        }
         boolean trails = mode == StackMode.LIGHTEST;
         if (fillGaps && !trails || fade && !trails) {
             throw wrong((fade ? "--fade" : "--fill-gaps") + " goes with --mode lightest, not with " + mode);
@@ -140,7 +139,7 @@ final class StackCommand implements Callable<Integer> {
         if (fillGaps && (align == Align.STARS || fade)) {
             throw wrong("--fill-gaps goes with trails as they are: without --align stars and --fade");
         }
-        if ((ground == null) != (mask == null)) {
+        if (ground.isEmpty() != (mask == null)) {
             throw wrong("--ground and --mask go together: the mask says where the sky is");
         }
         Path place = work == null
@@ -148,9 +147,9 @@ final class StackCommand implements Callable<Integer> {
                 : work;
         return new StackOrder(
                 mode,
-                all,
-                dark == null ? List.of() : files(dark),
-                ground == null ? List.of() : files(ground),
+                files(frames),
+                files(dark),
+                files(ground),
                 Optional.ofNullable(mask),
                 align == null ? mode.points() : align == Align.STARS,
                 fillGaps,
@@ -162,6 +161,14 @@ final class StackCommand implements Callable<Integer> {
 
     private ParameterException wrong(String words) {
         return new ParameterException(spec.commandLine(), words);
+    }
+
+    private List<Path> files(List<Path> named) throws IOException {
+        List<Path> all = new ArrayList<>();
+        for (Path p : named) {
+            all.addAll(files(p));
+        }
+        return all;
     }
 
     /** A file, or those in a folder that are named as pictures are. */

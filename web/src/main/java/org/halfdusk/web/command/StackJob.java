@@ -128,6 +128,7 @@ final class StackJob {
         Picture whole = order.ground().isEmpty() ? sky : grounded(sky);
         Made made =
                 new Made(files.frames().get(0).shot(), exposed(), files.frames().size(), words());
+        progress.grown(whole);
         progress.step("writing " + order.out().getFileName(), 0, 1, 0);
         PictureOut.write(whole, made, order.out());
         swept();

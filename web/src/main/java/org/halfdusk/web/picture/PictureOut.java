@@ -25,6 +25,8 @@ import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
+import org.apache.commons.imaging.formats.tiff.AbstractTiffElement;
+import org.apache.commons.imaging.formats.tiff.AbstractTiffImageData;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
 import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
 import org.apache.commons.imaging.formats.tiff.fieldtypes.AbstractFieldType;
@@ -88,11 +90,9 @@ public final class PictureOut {
     }
 
     private static void tiff(Picture picture, Made made, Path file) throws IOException {
-        // The directory is as long wherever the strips begin: written once to learn that, then with where they do.
-        byte[] head = directory(picture, made, 0);
-        byte[] real = directory(picture, made, head.length);
+        ByteBuffer real = directory(picture, made);
         try (FileChannel out = FileChannel.open(file, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-            full(out, ByteBuffer.wrap(real));
+            full(out, real);
             for (int s = 0; s < count(picture); s++) {
                 full(out, strip(picture, s));
             }
@@ -109,8 +109,8 @@ public final class PictureOut {
         return (picture.height() + ROWS - 1) / ROWS;
     }
 
-    /** All of the file before its pixels. @param length of it */
-    private static byte[] directory(Picture picture, Made made, int length) throws IOException {
+    /** All of the file before its pixels. The library writes what pixels it is given; it is given none, and told where they will lie. */
+    private static ByteBuffer directory(Picture picture, Made made) throws IOException {
         TiffOutputSet set = exif(made);
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
         root.add(TiffTagConstants.TIFF_TAG_IMAGE_WIDTH, picture.width());
@@ -122,22 +122,37 @@ public final class PictureOut {
         root.add(TiffTagConstants.TIFF_TAG_SAMPLES_PER_PIXEL, (short) 3);
         root.add(TiffTagConstants.TIFF_TAG_PLANAR_CONFIGURATION, (short)
                 TiffTagConstants.PLANAR_CONFIGURATION_VALUE_CHUNKY);
-        root.add(TiffTagConstants.TIFF_TAG_ROWS_PER_STRIP, ROWS);
-        int[] offsets = new int[count(picture)];
-        int[] sizes = new int[offsets.length];
-        int at = length;
-        for (int s = 0; s < offsets.length; s++) {
-            offsets[s] = at;
-            sizes[s] = 6 * picture.width() * rows(picture, s);
-            at += sizes[s];
+        AbstractTiffElement.DataElement[] strips = new AbstractTiffElement.DataElement[count(picture)];
+        for (int i = 0; i < strips.length; i++) {
+            strips[i] = new AbstractTiffImageData.Data(0, 6 * picture.width() * rows(picture, i), new byte[0]);
         }
-        root.add(TiffTagConstants.TIFF_TAG_STRIP_OFFSETS, offsets);
-        root.add(TiffTagConstants.TIFF_TAG_STRIP_BYTE_COUNTS, sizes);
+        root.setTiffImageData(new AbstractTiffImageData.Strips(strips, ROWS));
         byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
         root.add(new TiffOutputField(PROFILE, PROFILE_INFO, AbstractFieldType.UNDEFINED, profile.length, profile));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(bytes, set);
-        return bytes.toByteArray();
+        ByteBuffer head = ByteBuffer.wrap(bytes.toByteArray()).order(ByteOrder.LITTLE_ENDIAN);
+        int at = offsets(head, strips.length);
+        int pixels = head.limit();
+        for (AbstractTiffElement.DataElement strip : strips) {
+            head.putInt(at, pixels);
+            at += Integer.BYTES;
+            pixels += strip.length;
+        }
+        return head;
+    }
+
+    /** Where the directory says where strips begin: in the entry itself where there is one, else where that points (TIFF 6.0, section 2). */
+    private static int offsets(ByteBuffer head, int strips) throws IOException {
+        int directory = head.getInt(4);
+        int entries = head.getShort(directory);
+        for (int i = 0; i < entries; i++) {
+            int entry = directory + 2 + 12 * i;
+            if (head.getShort(entry) == TiffTagConstants.TIFF_TAG_STRIP_OFFSETS.tag) {
+                return strips == 1 ? entry + 8 : head.getInt(entry + 8);
+            }
+        }
+        throw new IOException("the TIFF's directory does not say where its strips begin");
     }
 
     private static int rows(Picture picture, int strip) {

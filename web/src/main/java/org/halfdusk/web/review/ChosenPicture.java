@@ -17,6 +17,7 @@ import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.review.Verdict;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.FaultWords;
 import org.halfdusk.web.subject.Line;
 
 /** The frame that is looked at, with the shapes of its stars drawn larger than life. */
@@ -201,7 +202,7 @@ final class ChosenPicture {
         r.faults().stream()
                 .filter(FrameFault::likely)
                 .forEach(f -> all.add(
-                        new Line(Words.capital(ReviewWords.what(f.what())), Words.percent(f.probability()) + " sure")));
+                        new Line(Words.capital(FaultWords.what(f.what())), Words.percent(f.probability()) + " sure")));
         return List.copyOf(all);
     }
 }

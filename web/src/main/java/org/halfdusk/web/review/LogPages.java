@@ -37,6 +37,7 @@ import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.FaultWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 
@@ -203,7 +204,7 @@ class LogPages {
                 ", ",
                 faults.entrySet().stream()
                         .filter(e -> e.getKey() != FrameFault.What.HOT_PIXELS)
-                        .map(e -> ReviewWords.what(e.getKey()) + " in " + e.getValue())
+                        .map(e -> FaultWords.what(e.getKey()) + " in " + e.getValue())
                         .toList());
         return Words.count(frames.size(), "frame")
                 + (kept > 0 ? ", " + kept + " kept" : "")

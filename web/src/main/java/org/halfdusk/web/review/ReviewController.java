@@ -22,6 +22,7 @@ import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.picture.FramesFolder;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.springframework.http.HttpStatus;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.Softness;
+import org.halfdusk.web.picture.FramesFolder;
 import org.halfdusk.web.subject.Line;
 
 /**

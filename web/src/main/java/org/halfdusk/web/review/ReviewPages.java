@@ -34,9 +34,11 @@ import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.picture.FramesFolder;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.subject.FaultWords;
 import org.halfdusk.web.subject.LearntWords;
 import org.halfdusk.web.subject.Line;
 import org.springframework.stereotype.Component;
@@ -259,7 +261,7 @@ class ReviewPages implements StepPages {
         List<String> more = new ArrayList<>();
         Stream.of(FrameFault.What.AIRCRAFT, FrameFault.What.SATELLITE, FrameFault.What.HEADLAMP, FrameFault.What.CLOUD)
                 .filter(w -> r.likely(w).isPresent())
-                .map(ReviewWords::what)
+                .map(FaultWords::what)
                 .forEach(more::add);
         boolean rejected = t.frame().it().judgement().choice() == TakenFrame.Choice.REJECT;
         if (rejected) {

@@ -18,6 +18,7 @@ import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.Verdict;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.subject.FaultWords;
 
 /** What the Review step says of frames. */
 final class ReviewWords {
@@ -166,26 +167,7 @@ final class ReviewWords {
             case SATELLITE -> "A satellite crosses it: leave it out of a stack of the lightest pixels.";
             case HEADLAMP -> "A lamp floods part of it.";
             case CLOUD -> "Cloud covers part of it.";
-            default -> what(w);
-        };
-    }
-
-    /** A fault in a word or two. */
-    static String what(What w) {
-        return switch (w) {
-            case TRAILED -> "trail";
-            case DEFOCUS -> "out of focus";
-            case SHAKE -> "shaken";
-            case COMA -> "coma";
-            case TILT -> "one side soft";
-            case DEW -> "dew";
-            case CLOUD -> "cloud";
-            case CLIPPED -> "burnt out";
-            case DARK -> "too dark";
-            case AIRCRAFT -> "aircraft";
-            case SATELLITE -> "satellite";
-            case HEADLAMP -> "lamp";
-            case HOT_PIXELS -> "hot pixels";
+            default -> FaultWords.what(w);
         };
     }
 

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
@@ -144,6 +145,24 @@ public class SimulatedNights {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             new ExifRewriter().updateExifMetadataLossless(jpeg, out, set);
             return out.toByteArray();
+        }
+    }
+
+    /** The file of a frame that was made; nothing where none of that name and size was. */
+    public Optional<Path> find(String name, long bytes) {
+        if (!Files.isDirectory(folder)) {
+            return Optional.empty();
+        }
+        try (Stream<Path> all = Files.list(folder)) {
+            for (Path p : all.filter(f -> f.getFileName().toString().endsWith("-" + name))
+                    .toList()) {
+                if (Files.size(p) == bytes) {
+                    return Optional.of(p);
+                }
+            }
+            return Optional.empty();
+        } catch (IOException e) {
+            return Optional.empty();
         }
     }
 

@@ -36,6 +36,7 @@ class HtmlTest extends DemoPages {
             "/shoots/7/expose",
             "/shoots/7/sequence",
             "/shoots/7/rig2/frame",
+            "/shoots/1/stack",
             "/shoots/1/review",
             "/shoots/8/review",
             "/log",

@@ -1,4 +1,4 @@
-package org.halfdusk.web.review;
+package org.halfdusk.web.picture;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
  * A folder of frames on this machine that was named at start, and what lies below it. Only read; a link that leads out of it is not there.
  */
 @Component
-class FramesFolder {
+public class FramesFolder {
     private static final Set<String> PICTURES =
             Set.of("jpg", "jpeg", "tif", "tiff", "dng", "nef", "cr2", "cr3", "arw", "orf", "rw2", "raf", "crw");
 
@@ -30,7 +30,7 @@ class FramesFolder {
     }
 
     /** Whether one was named. */
-    boolean named() {
+    public boolean named() {
         return root.isPresent();
     }
 
@@ -40,10 +40,10 @@ class FramesFolder {
      * @param path below the one that was named, with slashes; empty for that itself
      * @param pictures files in it that may be frames, without those of its own folders
      */
-    record Listed(String path, int pictures) {}
+    public record Listed(String path, int pictures) {}
 
     /** That which was named and all below it that hold pictures, up to {@link #MOST_FOLDERS}. */
-    List<Listed> folders() {
+    public List<Listed> folders() {
         if (root.isEmpty() || !Files.isDirectory(root.get())) {
             return List.of();
         }
@@ -63,7 +63,7 @@ class FramesFolder {
         }
     }
 
-    static final int MOST_FOLDERS = 500;
+    public static final int MOST_FOLDERS = 500;
     private static final int DEEPEST = 5;
 
     /**
@@ -72,7 +72,7 @@ class FramesFolder {
      * @param path as of {@link Listed}
      * @throws IllegalArgumentException naming the folder, where it is not below the one that was named
      */
-    List<Path> frames(String path) {
+    public List<Path> frames(String path) {
         Path top = real(root.orElseThrow(() -> new IllegalArgumentException(
                 "no folder of frames was named; one is named at start by --halfdusk.frames=FOLDER")));
         try {
@@ -85,6 +85,22 @@ class FramesFolder {
         }
         throw new IllegalArgumentException("folder “" + TypedNumber.shown(path)
                 + "” is not in the folder that was named at start; a folder below it is allowed");
+    }
+
+    /** A file somewhere below it, known again by its name and its size; nothing where it is not there any more. */
+    public Optional<Path> find(String name, long bytes) {
+        return folders().stream()
+                .flatMap(l -> frames(l.path()).stream())
+                .filter(p -> p.getFileName().toString().equals(name) && size(p) == bytes)
+                .findFirst();
+    }
+
+    private static long size(Path p) {
+        try {
+            return Files.size(p);
+        } catch (IOException e) {
+            return -1;
+        }
     }
 
     private List<Path> pictures(Path folder) {

@@ -1,0 +1,107 @@
+package org.halfdusk.web.stack;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.photometry.Stops;
+import org.halfdusk.shoot.review.PlannedAndTaken;
+import org.halfdusk.shoot.review.Stackable;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.FaultWords;
+import org.halfdusk.web.subject.Line;
+import tools.jackson.databind.JsonNode;
+
+/** Words of the stacking bench. */
+final class StackWords {
+    private StackWords() {}
+
+    static String gain(int frames) {
+        return frames < 2 ? "" : Words.count(frames, "frame") + " gain " + Words.stops(Stops.ofAveraging(frames)) + ".";
+    }
+
+    /** Name of a frame with when it was taken. */
+    static String label(PlannedAndTaken.Taken t, ZoneId zone) {
+        return t.frame().it().file().name()
+                + t.opened().map(o -> ", " + Words.clockSeconds(o, zone)).orElse("");
+    }
+
+    static String why(Stackable.Left l) {
+        return switch (l.why()) {
+            case REJECTED -> "rejected by you";
+            case SPOILT ->
+                l.fault()
+                        .map(f -> FaultWords.what(f.what()) + (f.where().isEmpty() ? "" : ", " + f.where()))
+                        .orElse("spoilt");
+            case OTHER_EXPOSURE -> "exposed otherwise than the others";
+            case SHOWS_NOTHING -> "neither stars nor bursts in it";
+        };
+    }
+
+    /** "61 of 77 frames, 19 s left". */
+    static String progress(JsonNode line) {
+        double left = line.get("secondsLeft").asDouble();
+        return Words.capital(line.get("what").asString()) + ", "
+                + line.get("done").asInt() + " of "
+                + line.get("of").asInt()
+                + (left > 0 ? ", " + (int) Math.ceil(left) + " s left" : "");
+    }
+
+    static String pace(JsonNode line) {
+        double rate = line.get("megapixelsPerSecond").asDouble();
+        return (rate > 0 ? Words.plain(Math.rint(rate)) + " megapixels a second, " : "")
+                + line.get("memoryMegabytes").asInt() + " MB of memory in use";
+    }
+
+    /** What a stack came to. */
+    static List<Line> figures(JsonNode f) {
+        List<Line> all = new ArrayList<>();
+        all.add(new Line(
+                "Frames",
+                f.get("used").asInt() + ", "
+                        + Words.seconds(f.get("exposedSeconds").asDouble()) + " of light"));
+        all.add(new Line(
+                "Size", f.get("width").asInt() + " × " + f.get("height").asInt() + " px"));
+        all.add(new Line(
+                "Made in",
+                Words.seconds(Math.rint(f.get("seconds").asDouble() * 10) / 10) + ", "
+                        + Words.plain(Math.rint(f.get("megapixelsPerSecond").asDouble())) + " megapixels a second"));
+        JsonNode aligned = f.get("aligned");
+        if (!aligned.isNull()) {
+            all.add(new Line(
+                    "Aligned to",
+                    aligned.get("reference").asString() + ", within "
+                            + two(aligned.get("worstPx").asDouble()) + " px; the sky moved up to "
+                            + Words.tenths(aligned.get("movedPx").asDouble()) + " px"));
+        }
+        JsonNode noise = f.get("noise");
+        if (!noise.isNull()) {
+            all.add(new Line(
+                    "Noise",
+                    two(noise.get("gain").asDouble()) + " times less than in one frame; the root of their number is "
+                            + two(noise.get("expected").asDouble())));
+        }
+        if (!f.get("hotPixels").isNull()) {
+            all.add(new Line(
+                    "Hot pixels taken off", Integer.toString(f.get("hotPixels").asInt())));
+        }
+        for (JsonNode g : f.get("gaps")) {
+            String deep = g.get("before").isNull() || g.get("filled").isNull()
+                    ? ""
+                    : ": " + percent(g.get("before").asDouble()) + " deep, filled to "
+                            + percent(g.get("filled").asDouble());
+            all.add(new Line(
+                    "Gap after " + g.get("after").asString(),
+                    Words.seconds(Math.rint(g.get("seconds").asDouble())) + ", up to "
+                            + Words.tenths(g.get("px").asDouble()) + " px" + deep));
+        }
+        return all;
+    }
+
+    private static String two(double v) {
+        return Words.plain(Math.rint(v * 100) / 100);
+    }
+
+    private static String percent(double share) {
+        return Math.round(share * 100) + " %";
+    }
+}

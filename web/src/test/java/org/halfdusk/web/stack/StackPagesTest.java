@@ -1,0 +1,158 @@
+package org.halfdusk.web.stack;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.halfdusk.web.App;
+import org.halfdusk.web.picture.PictureFile;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The stacking bench over HTTP, with the demo's simulated night; the pictures are made by the real command in its own process. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class StackPagesTest {
+    private static final String STACK = "/shoots/9/stack";
+
+    @TempDir
+    static Path data;
+
+    @TempDir
+    static Path out;
+
+    private static App app;
+
+    @BeforeAll
+    static void start() throws Exception {
+        app = App.with(data.resolve("kept"), List.of("demo"), "--halfdusk.out=" + out, "--halfdusk.stack.memory=300m");
+        until("/shoots/9/review", ".steps", "19 frames read");
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    private static Document page(String path) throws Exception {
+        return Jsoup.parse(app.get(path).body());
+    }
+
+    private static String headline(Document d) {
+        return d.select("aside h2").eachText().get(0);
+    }
+
+    private static Document until(String path, String css, String words) throws Exception {
+        Document d = page(path);
+        for (int i = 0; i < 400 && !d.select(css).text().contains(words); i++) {
+            Thread.sleep(250);
+            d = page(path);
+        }
+        assertTrue(d.select(css).text().contains(words), d.select("main").text());
+        return d;
+    }
+
+    @Test
+    @Order(1)
+    void framesAreLeftOutWithTheirReasonAndPutBack() throws Exception {
+        Document d = page(STACK);
+        assertEquals("17 frames to one picture", headline(d), "the cap's frame is no light frame");
+        assertTrue(
+                d.select(".stack-left").text().contains("DUSK4119.JPG"),
+                d.select("aside").text());
+        assertTrue(
+                d.select(".stack-left").text().contains("lamp"),
+                d.select("aside").text());
+        assertTrue(d.select("aside").text().contains("1 dark frame, same exposure"));
+        assertEquals(1, d.select(".stack-strip [data-tone=missing]").size());
+        Document lightest = page(STACK + "?mode=LIGHTEST");
+        assertTrue(
+                lightest.select(".stack-left").text().contains("aircraft"),
+                "of the lightest pixel an aircraft stays for good");
+        String id = d.select(".stack-left input[name=frame]").eachAttr("value").get(0);
+        assertEquals(
+                302,
+                app.post(STACK + "/judge", Map.of("frame", id, "back", "yes")).statusCode());
+        Document back = page(STACK);
+        assertEquals("18 frames to one picture", headline(back));
+        assertTrue(back.select("aside").text().contains("kept by you"));
+        assertEquals(302, app.post(STACK + "/judge", Map.of("frame", id)).statusCode());
+        assertEquals("17 frames to one picture", headline(page(STACK)));
+        assertEquals(404, app.post(STACK + "/judge", Map.of("frame", "999999")).statusCode());
+    }
+
+    @Test
+    @Order(2)
+    void aPictureIsMade() throws Exception {
+        assertEquals(302, begin("MEAN", "First core", "tif").statusCode());
+        HttpResponse<String> twice = begin("MEAN", "Another", "tif");
+        assertEquals(400, twice.statusCode(), "one at a time for a rig");
+        assertTrue(twice.body().contains("value=\"Another\""), "what was typed stays");
+        Document d = until(STACK, "#stacking", "Take the picture");
+        String said = d.select("#stacking").text();
+        assertTrue(said.contains("17, 136 s of light"), said);
+        assertTrue(said.contains("times less than in one frame; the root of their number is 4"), said);
+        assertEquals(200, app.get(STACK + "/preview.jpg").statusCode());
+        HttpResponse<String> whole = app.get(STACK + "/picture");
+        assertEquals(200, whole.statusCode());
+        assertTrue(
+                whole.headers().firstValue("Content-Disposition").orElseThrow().contains("First%20core.tif"));
+        Path file = out.resolve("First core.tif");
+        assertEquals(1800, PictureFile.head(file, "it").height());
+        assertEquals(302, begin("MEAN", "First core", "jpg").statusCode());
+        assertTrue(until(STACK, "#stacking", "Take the picture")
+                .select("#stacking")
+                .text()
+                .contains("First core.jpg"));
+        try (Stream<Path> all = Files.list(out)) {
+            assertEquals(2, all.count(), "the first picture is still there, and nothing else");
+        }
+    }
+
+    /** Stopped it says so, and goes on when it is told to. */
+    @Test
+    @Order(3)
+    void itIsStoppedAndGoesOn() throws Exception {
+        assertEquals(302, begin("MEDIAN", "Slow", "tif").statusCode());
+        assertEquals(302, app.post(STACK + "/stop", Map.of()).statusCode());
+        Document d = until(STACK, "#stacking", "Stopped; what was reached is kept");
+        assertFalse(d.select("#stacking form[action$=again]").isEmpty());
+        assertEquals(302, app.post(STACK + "/again", Map.of()).statusCode());
+        until(STACK, "#stacking", "Take the picture");
+        assertTrue(Files.exists(out.resolve("Slow.tif")));
+        assertEquals(400, app.post(STACK + "/again", Map.of()).statusCode());
+    }
+
+    @Test
+    @Order(4)
+    void badNamesAndEmptyShoots() throws Exception {
+        HttpResponse<String> bad = begin("MEAN", "../../etc/passwd", "tif");
+        assertEquals(400, bad.statusCode());
+        assertTrue(bad.body().contains("up to 80 letters"), bad.body());
+        assertEquals(400, begin("SHARPEST", "x", "tif").statusCode());
+        Document none = page("/shoots/1/stack");
+        assertEquals("No frames to make one of", headline(none));
+        assertTrue(
+                none.select("main").text().contains("bring them in on Review"),
+                none.select("main").text());
+        assertTrue(none.select("aside form button[disabled]").size() == 1);
+        assertEquals(404, app.get("/shoots/1/stack/preview.jpg").statusCode());
+        assertEquals(404, app.get("/shoots/1/stack/picture").statusCode());
+    }
+
+    private static HttpResponse<String> begin(String mode, String name, String kind) throws Exception {
+        return app.post(STACK, Map.of("mode", mode, "name", name, "kind", kind, "dark", "on"));
+    }
+}
