@@ -147,9 +147,4 @@ public record Alignment(int reference, List<Optional<Turned>> frames) {
                     .orElse(FAR);
         }
     }
-
-    /** What turns the reference's places into a frame's; public methods take frames, so that nobody needs the numbers. */
-    Registration registration(int frame) {
-        return frames.get(frame).orElseThrow().to();
-    }
 }

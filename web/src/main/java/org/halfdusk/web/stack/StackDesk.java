@@ -112,6 +112,7 @@ class StackDesk {
                                 && t.frame().it().reading().faults().stream().anyMatch(f -> f.likely()))
                         .map(t -> new StackPage.Left(t.frame().id(), StackWords.label(t, zone), "kept by you"))
                         .toList(),
+                StackWords.cost(n, stackable.left().size()),
                 why.isEmpty(),
                 why,
                 name.isEmpty() ? proposed(open) : name,

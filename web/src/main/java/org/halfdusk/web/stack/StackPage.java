@@ -13,6 +13,7 @@ import org.halfdusk.web.subject.Line;
  * @param strip a cell a frame, in order of time
  * @param left frames that are left out, each with why
  * @param put frames that a person put back, whatever is in them
+ * @param cost what leaving them out costs
  * @param ready whether it can begin: else {@code why} not
  * @param name of the picture, as it is proposed or was typed
  * @param darks and ground: what there is of them, in words; empty for none
@@ -24,6 +25,7 @@ record StackPage(
         List<Cell> strip,
         List<Left> left,
         List<Left> put,
+        String cost,
         boolean ready,
         String why,
         String name,

@@ -19,6 +19,15 @@ final class StackWords {
         return frames < 2 ? "" : Words.count(frames, "frame") + " gain " + Words.stops(Stops.ofAveraging(frames)) + ".";
     }
 
+    /** What leaving frames out costs the others' mean, in stops of signal-to-noise; empty where none is. */
+    static String cost(int used, int left) {
+        return left == 0 || used == 0
+                ? ""
+                : "Without " + (left == 1 ? "it" : "them") + " the mean of the others gains "
+                        + Words.stops(Stops.ofAveraging(used + left) - Stops.ofAveraging(used))
+                        + " less; in trails the gap is filled like any other.";
+    }
+
     /** Name of a frame with when it was taken. */
     static String label(PlannedAndTaken.Taken t, ZoneId zone) {
         return t.frame().it().file().name()

@@ -56,7 +56,7 @@ class StackPagesTest {
 
     private static Document until(String path, String css, String words) throws Exception {
         Document d = page(path);
-        for (int i = 0; i < 400 && !d.select(css).text().contains(words); i++) {
+        for (int i = 0; i < 1000 && !d.select(css).text().contains(words); i++) {
             Thread.sleep(250);
             d = page(path);
         }
@@ -77,6 +77,9 @@ class StackPagesTest {
                 d.select("aside").text());
         assertTrue(d.select("aside").text().contains("1 dark frame, same exposure"));
         assertEquals(1, d.select(".stack-strip [data-tone=missing]").size());
+        assertTrue(
+                d.select("aside").text().contains("Without it the mean of the others gains 0"),
+                d.select("aside").text());
         Document lightest = page(STACK + "?mode=LIGHTEST");
         assertTrue(
                 lightest.select(".stack-left").text().contains("aircraft"),
