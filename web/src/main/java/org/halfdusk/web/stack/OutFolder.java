@@ -36,7 +36,7 @@ class OutFolder {
     /** Made where it is not there. @throws IllegalArgumentException where none was named */
     Path folder() throws IOException {
         return Files.createDirectories(root.orElseThrow(() -> new IllegalArgumentException(
-                "no folder for pictures was named; one is named at start by --halfdusk.out=FOLDER")));
+                "no folder for pictures was named; one is needed, named at start by --halfdusk.out=FOLDER")));
     }
 
     /** A name that is not taken: the wished one, or with a number behind it. */

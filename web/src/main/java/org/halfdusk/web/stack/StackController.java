@@ -150,7 +150,7 @@ class StackController {
     @GetMapping("/preview.jpg")
     ResponseEntity<Resource> preview(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         Path file = stacks.preview(open(id, rig))
-                .orElseThrow(() -> new NotFound("No picture of shoot number " + id + " grows yet."));
+                .orElseThrow(() -> new NotFound("There is no picture of shoot number " + id + " that grows yet."));
         return ResponseEntity.ok()
                 .contentType(MediaType.IMAGE_JPEG)
                 .cacheControl(CacheControl.noStore())
@@ -162,7 +162,7 @@ class StackController {
     ResponseEntity<Resource> picture(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig)
             throws IOException {
         Path file = stacks.picture(open(id, rig))
-                .orElseThrow(() -> new NotFound("No picture of shoot number " + id + " is there."));
+                .orElseThrow(() -> new NotFound("There is no picture of shoot number " + id + " yet."));
         String name = file.getFileName().toString();
         return ResponseEntity.ok()
                 .contentType(name.endsWith(".jpg") ? MediaType.IMAGE_JPEG : MediaType.parseMediaType("image/tiff"))

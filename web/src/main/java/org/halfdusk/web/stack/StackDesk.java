@@ -140,7 +140,7 @@ class StackDesk {
     /** Why it cannot begin; empty where it can. */
     private String why(Stackable s) {
         if (!out.named()) {
-            return "Pictures are written to a folder that is named at start: --halfdusk.out=FOLDER.";
+            return "A folder for pictures is needed, named at start: --halfdusk.out=FOLDER.";
         }
         if (s.used().size() < 2) {
             return "Two frames or more are needed: bring them in on Review.";
@@ -150,7 +150,7 @@ class StackDesk {
                 .count();
         return there >= 2
                 ? ""
-                : "Review keeps figures, not pictures; their files are looked for in the folder that is named at start: --halfdusk.frames=FOLDER.";
+                : "The frames' files are needed, and Review keeps figures alone: they are looked for in the folder that is named at start, --halfdusk.frames=FOLDER.";
     }
 
     private static List<StackPage.Cell> strip(PlannedAndTaken both, Stackable s, ZoneId zone) {

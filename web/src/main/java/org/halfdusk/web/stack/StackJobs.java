@@ -151,7 +151,8 @@ class StackJobs implements DisposableBean {
     /** Begins, or goes on with, an order. @throws IllegalArgumentException where one of this rig is running */
     synchronized void begin(String key, Order order) throws IOException {
         if (of(key).filter(s -> s.state() == State.RUNNING).isPresent()) {
-            throw new IllegalArgumentException("a picture of this rig is being made; stop it first, or wait");
+            throw new IllegalArgumentException(
+                    "a picture of this rig is being made; once it is done or stopped another is allowed");
         }
         Files.createDirectories(folder);
         keep(key, order);
@@ -225,7 +226,8 @@ class StackJobs implements DisposableBean {
     /** Goes on with what was stopped. @throws IllegalArgumentException where there is nothing to go on with */
     void again(String key) throws IOException {
         Status s = of(key).filter(o -> o.state() == State.STOPPED)
-                .orElseThrow(() -> new IllegalArgumentException("nothing was stopped here that could go on"));
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "nothing was stopped here that could go on; beginning a picture is allowed"));
         begin(key, s.order());
     }
 
