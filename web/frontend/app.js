@@ -21,11 +21,22 @@ document.addEventListener("htmx:before:request", (event) => {
   }
 });
 
-// Forms that save by themselves do so when a field has changed.
+// Forms that save by themselves do so when a field has changed. Enter in a changed field is a change and a sending at
+// once: the form has gone by then, and goes once.
+let gone = null;
 document.addEventListener("change", (event) => {
   const form = event.target.closest("form[data-autosave]");
-  if (form && form.checkValidity()) form.requestSubmit();
+  if (!form || !form.checkValidity()) return;
+  form.requestSubmit();
+  if (!event.isTrusted) return;
+  gone = form;
+  setTimeout(() => (gone = null));
 });
+document.addEventListener("submit", (event) => {
+  if (event.target !== gone) return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
+}, true);
 
 // What draws the frame is long, and asked for only where there is one.
 const withFrame = () => {
