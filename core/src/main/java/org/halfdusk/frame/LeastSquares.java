@@ -1,5 +1,7 @@
 package org.halfdusk.frame;
 
+import java.util.Arrays;
+
 /** Least squares of a few parameters by Levenberg and Marquardt's steps. */
 public final class LeastSquares {
     private static final int MOST_STEPS = 40;
@@ -96,8 +98,78 @@ public final class LeastSquares {
         return sum;
     }
 
+    /** Where a model draws the points of a frame. */
+    public interface Places {
+        /** @param out x and y, px @return false where it is not to be seen */
+        boolean place(int point, double[] out);
+    }
+
+    /** How far a model's places are from those that were found, px; infinite where one is not to be seen. */
+    public static double[] off(Places model, double[][] found) {
+        double[] off = new double[found.length];
+        double[] at = new double[2];
+        for (int i = 0; i < off.length; i++) {
+            off[i] = model.place(i, at)
+                    ? Math.hypot(at[0] - found[i][0], at[1] - found[i][1])
+                    : Double.POSITIVE_INFINITY;
+        }
+        return off;
+    }
+
+    /**
+     * What one step of least squares is solved from.
+     *
+     * @param matrix of the normal equations, and their right side
+     */
+    public record Step(double[][] matrix, double[] side) {
+        /** The change of each parameter; empty where it cannot be. @param lambda share of the diagonal that is added */
+        public double[] change(double lambda) {
+            return solved(matrix, side, lambda);
+        }
+    }
+
+    /**
+     * The step that brings a model's places nearer to those that were found; what is far off counts less.
+     *
+     * @param changed the model with each of its parameters a little larger, by {@code by}
+     * @param least that the usual distance is taken for, px
+     * @param wide squares of the usual distance at which a place counts half
+     */
+    public static Step step(Places model, Places[] changed, double by, double[][] found, double least, double wide) {
+        int n = changed.length;
+        double[] off = off(model, found);
+        double[] sorted = off.clone();
+        Arrays.sort(sorted);
+        double usual = Math.max(least, sorted[sorted.length / 2]);
+        Step step = new Step(new double[n][n], new double[n]);
+        double[] here = new double[2];
+        double[] there = new double[2];
+        double[][] gradient = new double[n][2];
+        for (int i = 0; i < off.length; i++) {
+            if (!model.place(i, here)) {
+                continue;
+            }
+            double weight = 1 / (1 + off[i] * off[i] / (wide * usual * usual));
+            for (int p = 0; p < n; p++) {
+                changed[p].place(i, there);
+                gradient[p][0] = (there[0] - here[0]) / by;
+                gradient[p][1] = (there[1] - here[1]) / by;
+            }
+            for (int k = 0; k < 2; k++) {
+                double miss = found[i][k] - here[k];
+                for (int p = 0; p < n; p++) {
+                    step.side[p] += weight * gradient[p][k] * miss;
+                    for (int q = 0; q < n; q++) {
+                        step.matrix[p][q] += weight * gradient[p][k] * gradient[q][k];
+                    }
+                }
+            }
+        }
+        return step;
+    }
+
     /** By Cholesky's factors, with a share of the diagonal added; empty where it cannot be. */
-    public static double[] solved(double[][] normal, double[] side, double lambda) {
+    static double[] solved(double[][] normal, double[] side, double lambda) {
         int n = side.length;
         double[][] l = new double[n][n];
         for (int i = 0; i < n; i++) {

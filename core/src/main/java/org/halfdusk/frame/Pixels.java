@@ -14,7 +14,7 @@ public interface Pixels {
     void row(int y, int x, int n, float[] red, float[] green, float[] blue);
 
     /**
-     * A whole row as linear light in sixteen bits, 65,535 of them clipping: red, green and blue of each pixel in turn.
+     * A whole row as linear light in sixteen bits, 65,534 of them clipping: red, green and blue of each pixel in turn.
      *
      * @param rgb three for each pixel
      */
@@ -31,13 +31,13 @@ public interface Pixels {
         }
     }
 
-    /** Of linear light from 0 to 1, as an unsigned number of sixteen bits. */
+    /** Of linear light from 0 to 1, as an unsigned number of sixteen bits up to {@link #FULL}. */
     static short sixteen(float linear) {
         return (short) (int) (Math.max(0, Math.min(1, linear)) * FULL + 0.5f);
     }
 
-    /** Clipping in sixteen bits. */
-    int FULL = 65_535;
+    /** Clipping in sixteen bits; the one number above it is left to say that nothing is there. */
+    int FULL = 65_534;
 
     /** Luminance of linear colours (ITU-R BT.709). */
     static float luminance(float red, float green, float blue) {

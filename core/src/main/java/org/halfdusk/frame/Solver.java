@@ -317,7 +317,7 @@ final class Solver {
                 }
             }
         }
-        double[] off = residuals(lens, m, pairs);
+        double[] off = LeastSquares.off(places(lens, m, pairs), seen(pairs));
         Arrays.sort(off);
         double median = off[off.length / 2];
         double reach = steps.get(steps.size() - 1).reach();
@@ -371,64 +371,33 @@ final class Solver {
         return 1 - 6 * sum / ((double) n * ((double) n * n - 1)) > 0.45;
     }
 
-    private double[] residuals(Projection lens, double[] m, List<int[]> pairs) {
-        double[] at = new double[2];
-        double[] off = new double[pairs.size()];
-        for (int i = 0; i < off.length; i++) {
-            place(lens, m, pairs.get(i)[0], at);
-            double[] d = found[pairs.get(i)[1]];
-            off[i] = Math.hypot(at[0] - d[0], at[1] - d[1]);
-        }
-        return off;
+    /** Where the catalogue's stars of some pairs should stand. */
+    private LeastSquares.Places places(Projection lens, double[] m, List<int[]> pairs) {
+        return (pair, at) -> {
+            lens.project(m, guess.stars().get(pairs.get(pair)[0]).direction(), at);
+            return true;
+        };
     }
 
-    private void place(Projection lens, double[] m, int star, double[] at) {
-        lens.project(m, guess.stars().get(star).direction(), at);
+    /** Where they were found. */
+    private double[][] seen(List<int[]> pairs) {
+        return pairs.stream().map(p -> found[p[1]]).toArray(double[][]::new);
     }
 
     /** One step of least squares for the turn (in place), the focal length and the distortion; what is far off counts less. */
     private Projection fitted(Projection lens, double[] m, List<int[]> pairs, boolean distortion) {
         int n = distortion ? 5 : 4;
-        double[] off = residuals(lens, m, pairs);
-        double[] sorted = off.clone();
-        Arrays.sort(sorted);
-        double usual = Math.max(0.05, sorted[sorted.length / 2]);
-        double[][] normal = new double[n][n];
-        double[] side = new double[n];
-        double[] here = new double[2];
-        double[] there = new double[2];
         double step = 1e-5;
         // What is turned or stretched a little, for all stars at once.
-        double[][] turned = new double[n][];
-        Projection[] stretched = new Projection[n];
+        LeastSquares.Places[] changed = new LeastSquares.Places[n];
         for (int p = 0; p < n; p++) {
-            turned[p] = p < 3 ? turned(m, p, step) : m;
-            stretched[p] = p == 3
+            Projection stretched = p == 3
                     ? new Projection(lens.fisheye(), lens.focalPx() * (1 + step), lens.k1(), width, height)
                     : p == 4 ? new Projection(lens.fisheye(), lens.focalPx(), lens.k1() + step, width, height) : lens;
+            changed[p] = places(stretched, p < 3 ? turned(m, p, step) : m, pairs);
         }
-        for (int i = 0; i < pairs.size(); i++) {
-            int star = pairs.get(i)[0];
-            double[] d = found[pairs.get(i)[1]];
-            place(lens, m, star, here);
-            double weight = 1 / (1 + Math.pow(off[i] / (2.5 * usual), 2));
-            double[][] g = new double[n][2];
-            for (int p = 0; p < n; p++) {
-                place(stretched[p], turned[p], star, there);
-                g[p][0] = (there[0] - here[0]) / step;
-                g[p][1] = (there[1] - here[1]) / step;
-            }
-            for (int k = 0; k < 2; k++) {
-                double miss = d[k] - here[k];
-                for (int p = 0; p < n; p++) {
-                    side[p] += weight * g[p][k] * miss;
-                    for (int q = 0; q < n; q++) {
-                        normal[p][q] += weight * g[p][k] * g[q][k];
-                    }
-                }
-            }
-        }
-        double[] change = LeastSquares.solved(normal, side, 1e-9);
+        double[] change = LeastSquares.step(places(lens, m, pairs), changed, step, seen(pairs), 0.05, 6.25)
+                .change(1e-9);
         if (change.length == 0) {
             return lens;
         }

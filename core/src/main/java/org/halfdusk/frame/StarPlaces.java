@@ -12,7 +12,12 @@ import java.util.List;
  */
 public record StarPlaces(int width, int height, List<Place> stars, double fwhmPx) {
     /** @param x and y: as of {@link Pixels} @param light of the whole star, luminance times pixels */
-    public record Place(double x, double y, double light) {}
+    public record Place(double x, double y, double light) {
+        /** Both in one. */
+        public double[] xy() {
+            return new double[] {x, y};
+        }
+    }
 
     public StarPlaces {
         stars = List.copyOf(stars);

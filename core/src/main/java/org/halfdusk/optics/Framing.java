@@ -23,6 +23,11 @@ public record Framing(Azimuth azimuth, Altitude altitude, double rollDegrees) {
         return r > 45 && r < 135;
     }
 
+    /** Roll of the picture as it is shown: an upright camera's is shown upright, and of its right angle nothing is left. */
+    public double shownRollDegrees() {
+        return rollDegrees - (upright() ? 90 * Math.signum(rollDegrees) : 0);
+    }
+
     /** Unit direction of the frame's centre as north, east, up. */
     public Vector direction() {
         return new HorizontalPosition(altitude, azimuth, 1).direction();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
 
@@ -96,7 +97,7 @@ public record Alignment(int reference, List<Optional<Turned>> frames) {
     /** The lens with the distortion that the frame that moved farthest agrees with best; as it is where that says nothing. */
     private static Projection bent(
             Projection lens, List<StarPlaces> stars, int reference, List<Optional<Matching.Found>> found) {
-        Optional<Integer> farthest = java.util.stream.IntStream.range(0, stars.size())
+        Optional<Integer> farthest = IntStream.range(0, stars.size())
                 .boxed()
                 .filter(i -> found.get(i).isPresent())
                 .max(Comparator.comparingDouble(i -> moved(found.get(i).orElseThrow())));

@@ -1,6 +1,7 @@
 package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
+import org.halfdusk.frame.Pixels;
 
 /**
  * What the values of a pixel in many frames agree on, each colour for itself, whatever a few of them say: an aircraft, a satellite, a lamp.
@@ -41,7 +42,7 @@ public record Among(Shelf shelf, int frames, int width, int height, Kept kept) i
             int n = 0;
             for (int f = 0; f < frames; f++) {
                 short v = all[f][i];
-                if (v != Resampled.NOTHING) {
+                if (v != NOTHING) {
                     values[n++] = v & 0xffff;
                 }
             }
@@ -90,11 +91,9 @@ public record Among(Shelf shelf, int frames, int width, int height, Kept kept) i
 
     /** Linear light between two neighbouring codes of 8 bits about a light. */
     private static double step(int light) {
-        double linear = Math.max(0.0031308, light / (double) FULL);
+        double linear = Math.max(0.0031308, light / (double) Pixels.FULL);
         // Slope of linear = ((code + 0.055)/1.055)^2.4, by its own inverse.
-        double code = org.halfdusk.frame.Pixels.code(linear);
-        return 2.4 * linear / (code + 0.055) / 255 * FULL;
+        double code = Pixels.code(linear);
+        return 2.4 * linear / (code + 0.055) / 255 * Pixels.FULL;
     }
-
-    private static final int FULL = org.halfdusk.frame.Pixels.FULL;
 }

@@ -3,6 +3,7 @@ package org.halfdusk.frame.stack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.StarPlaces;
 
 /**
@@ -68,8 +69,7 @@ public record GapFilling(SkyTurn turn, double fwhmPx) {
         for (Resampled r : copies) {
             r.line(y, next);
             for (int i = 0; i < row.length; i++) {
-                int v = next[i] == Resampled.NOTHING ? 0 : next[i] & 0xffff;
-                row[i] = (short) Math.max(row[i] & 0xffff, v);
+                row[i] = Picture.lighter(next[i], row[i]) ? next[i] : row[i];
             }
         }
         return row;
@@ -136,7 +136,7 @@ public record GapFilling(SkyTurn turn, double fwhmPx) {
 
     private static double at(Held trails, double x, double y) {
         int[] out = new int[3];
-        return trails.at(x, y, out) ? (0.2126 * out[0] + 0.7152 * out[1] + 0.0722 * out[2]) / Held.FULL : Double.NaN;
+        return trails.at(x, y, out) ? Pixels.luminance(out[0], out[1], out[2]) / Pixels.FULL : Double.NaN;
     }
 
     /** The darker side of a trail, some widths from it. */

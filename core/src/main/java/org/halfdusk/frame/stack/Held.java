@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 import org.halfdusk.frame.Pixels;
 
 /** A picture held whole in memory, six bytes a pixel. It serves as lines, and as pixels to what reads frames. */
@@ -44,6 +47,23 @@ public final class Held implements Picture, Pixels {
         return held;
     }
 
+    /**
+     * A copy of a picture whose lines can be asked for by several threads at once, on all processors.
+     *
+     * @param done told after each line how many are
+     */
+    public static Held ofAll(Picture lines, IntConsumer done) {
+        Held held = black(lines.width(), lines.height());
+        AtomicInteger count = new AtomicInteger();
+        IntStream.range(0, lines.height()).parallel().forEach(y -> {
+            short[] row = new short[3 * lines.width()];
+            lines.line(y, row);
+            held.put(y, row);
+            done.accept(count.incrementAndGet());
+        });
+        return held;
+    }
+
     /** Takes the place of what it held, another picture of the same size. */
     public void take(Picture lines) {
         short[] row = new short[3 * width];
@@ -54,7 +74,7 @@ public final class Held implements Picture, Pixels {
     }
 
     /** A row in its place; threads may put different ones at once. */
-    public void put(int y, short[] row) {
+    void put(int y, short[] row) {
         System.arraycopy(row, 0, rgb, 3 * width * y, 3 * width);
     }
 

@@ -1,7 +1,7 @@
 package org.halfdusk.frame.stack;
 
 /** Of each pixel and colour the lightest that any frame has: whole trails, bursts beside each other. Threads may add at once. */
-public final class Lightest {
+public final class Lightest implements Growing {
     private final Held most;
     private final RowLocks locks;
 
@@ -15,7 +15,7 @@ public final class Lightest {
         this.locks = new RowLocks(most.height());
     }
 
-    /** A frame of the same size. */
+    @Override
     public void add(Picture frame) {
         short[] row = new short[3 * most.width()];
         for (int y = 0; y < most.height(); y++) {
@@ -30,7 +30,7 @@ public final class Lightest {
         synchronized (locks.of(y)) {
             for (int i = 0; i < row.length; i++) {
                 // Most pixels of most frames are no lighter: nothing is written for them.
-                if ((row[i] & 0xffff) > (all[from + i] & 0xffff)) {
+                if (Picture.lighter(row[i], all[from + i])) {
                     all[from + i] = row[i];
                 }
             }
@@ -52,8 +52,18 @@ public final class Lightest {
         }
     }
 
-    /** As it is by now. */
+    @Override
     public Held sofar() {
         return most;
+    }
+
+    @Override
+    public short[] shorts() {
+        return most.light();
+    }
+
+    @Override
+    public int[] ints() {
+        return new int[0];
     }
 }

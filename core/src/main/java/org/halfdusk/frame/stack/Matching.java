@@ -155,7 +155,7 @@ final class Matching {
                 r = fitted(r, pairs, pairs.size() >= LEAST_FOR_ALL && reach <= AGREES * side);
             }
         }
-        double[] off = residuals(r, pairs);
+        double[] off = LeastSquares.off(places(r, pairs), seen(pairs));
         Arrays.sort(off);
         double median = off[off.length / 2];
         boolean sure = median < WORST_PX && pairs.size() >= LEAST_SHARE * seen(r);
@@ -190,60 +190,35 @@ final class Matching {
         return pairs;
     }
 
-    private double[] residuals(Registration r, List<int[]> pairs) {
-        double[] at = new double[2];
-        return pairs.stream()
-                .mapToDouble(p -> {
-                    r.place(directions[p[0]], at);
-                    StarPlaces.Place s = second.get(p[1]);
-                    return Math.hypot(at[0] - s.x(), at[1] - s.y());
-                })
-                .toArray();
+    /** Where the first frame's stars of some pairs should stand in the second. */
+    private LeastSquares.Places places(Registration r, List<int[]> pairs) {
+        return (pair, at) -> r.place(directions[pairs.get(pair)[0]], at);
     }
 
-    /** One step of least squares; what is far off counts less. @param all of the eight ways, not a turn's three alone */
+    /** Where they do. */
+    private double[][] seen(List<int[]> pairs) {
+        return pairs.stream().map(p -> second.get(p[1]).xy()).toArray(double[][]::new);
+    }
+
+    /** One step of least squares. @param all of the eight ways, not a turn's three alone */
     private Registration fitted(Registration r, List<int[]> pairs, boolean all) {
-        int n = all ? 8 : 3;
-        double[] off = residuals(r, pairs);
-        double[] sorted = off.clone();
-        Arrays.sort(sorted);
-        double usual = Math.max(0.03, sorted[sorted.length / 2]);
-        Registration[] changed = new Registration[n];
-        for (int p = 0; p < n; p++) {
-            changed[p] = changed(r, p, STEP, all);
+        LeastSquares.Places[] changed = new LeastSquares.Places[all ? 8 : 3];
+        for (int p = 0; p < changed.length; p++) {
+            changed[p] = places(changed(r, p, STEP, all), pairs);
         }
-        double[][] normal = new double[n][n];
-        double[] side = new double[n];
-        double[] here = new double[2];
-        double[] there = new double[2];
-        double[][] g = new double[n][2];
-        for (int i = 0; i < off.length; i++) {
-            Vector v = directions[pairs.get(i)[0]];
-            StarPlaces.Place s = second.get(pairs.get(i)[1]);
-            r.place(v, here);
-            double weight = 1 / (1 + off[i] * off[i] / (6 * usual * usual));
-            for (int p = 0; p < n; p++) {
-                changed[p].place(v, there);
-                g[p][0] = (there[0] - here[0]) / STEP;
-                g[p][1] = (there[1] - here[1]) / STEP;
-            }
-            double[] miss = {s.x() - here[0], s.y() - here[1]};
-            for (int k = 0; k < 2; k++) {
-                for (int p = 0; p < n; p++) {
-                    side[p] += weight * g[p][k] * miss[k];
-                    for (int q = 0; q < n; q++) {
-                        normal[p][q] += weight * g[p][k] * g[q][k];
-                    }
-                }
-            }
-        }
-        double[] change = LeastSquares.solved(normal, side, 1e-10);
+        double[] change = LeastSquares.step(places(r, pairs), changed, STEP, seen(pairs), LEAST_OFF_PX, WIDE)
+                .change(1e-10);
         Registration next = r;
         for (int p = 0; p < change.length; p++) {
             next = changed(next, p, change[p], all);
         }
         return next;
     }
+
+    /** Stars are measured to so much, px; and count half where they are off by the root of so many times the usual. */
+    static final double LEAST_OFF_PX = 0.03;
+
+    static final double WIDE = 6;
 
     private static final double STEP = 1e-5;
 

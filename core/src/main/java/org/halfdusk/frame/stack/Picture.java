@@ -6,6 +6,14 @@ public interface Picture {
 
     int height();
 
+    /** Said of a place that a picture does not show; no light is as high, clipping is one less. */
+    short NOTHING = (short) 0xffff;
+
+    /** Whether of two lights the one is lighter; all light, black too, is lighter than nothing. */
+    static boolean lighter(short one, short other) {
+        return ((one + 1) & 0xffff) > ((other + 1) & 0xffff);
+    }
+
     /** Red, green and blue of each pixel in turn, as unsigned numbers; see {@link org.halfdusk.frame.Pixels#line}. */
     void line(int y, short[] rgb);
 

@@ -4,12 +4,9 @@ import org.halfdusk.frame.Projection;
 
 /**
  * A frame drawn as another stood. Where each pixel comes from is worked out exactly every few pixels and by straight lines between, which is
- * off by less than a hundredth of a pixel, at the rim of a fisheye by some. What the frame does not show is {@link #NOTHING}.
+ * off by less than a hundredth of a pixel, at the rim of a fisheye by some. What the frame does not show is {@link Picture#NOTHING}.
  */
 public final class Resampled implements Picture {
-    /** A value that says that a frame shows nothing there: no light reaches it, clipping is one less. */
-    static final short NOTHING = (short) 0xffff;
-
     private static final int STEP = 16;
 
     private final Held frame;
@@ -63,9 +60,9 @@ public final class Resampled implements Picture {
                 float f = (x - c * STEP) / (float) STEP;
                 int k = 3 * x;
                 if (frame.at(x0 + (x1 - x0) * f, y0 + (y1 - y0) * f, out)) {
-                    rgb[k] = shown(out[0]);
-                    rgb[k + 1] = shown(out[1]);
-                    rgb[k + 2] = shown(out[2]);
+                    rgb[k] = (short) out[0];
+                    rgb[k + 1] = (short) out[1];
+                    rgb[k + 2] = (short) out[2];
                 } else {
                     rgb[k] = NOTHING;
                     rgb[k + 1] = NOTHING;
@@ -73,34 +70,5 @@ public final class Resampled implements Picture {
                 }
             }
         }
-    }
-
-    /** The same picture, black where a frame shows nothing. */
-    public static Picture seen(Picture frame) {
-        return frame instanceof Resampled r ? new Seen(r) : frame;
-    }
-
-    private record Seen(Resampled of) implements Picture {
-        @Override
-        public int width() {
-            return of.width();
-        }
-
-        @Override
-        public int height() {
-            return of.height();
-        }
-
-        @Override
-        public void line(int y, short[] rgb) {
-            of.line(y, rgb);
-            for (int i = 0; i < rgb.length; i++) {
-                rgb[i] = rgb[i] == NOTHING ? 0 : rgb[i];
-            }
-        }
-    }
-
-    static short shown(int light) {
-        return (short) Math.min(light, 0xfffe);
     }
 }

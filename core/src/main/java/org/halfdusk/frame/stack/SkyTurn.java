@@ -50,11 +50,17 @@ public record SkyTurn(Projection lens, Vector pole, double residualPx) {
         if (!(axis.length() > 0)) {
             return Optional.empty();
         }
+        List<StarPlaces.Place> from =
+                found.pairs().stream().map(p -> first.stars().get(p[0])).toList();
+        double[][] seen =
+                found.pairs().stream().map(p -> second.stars().get(p[1]).xy()).toArray(double[][]::new);
         SkyTurn t = new SkyTurn(lens, axis.unit(), Double.NaN);
         for (int i = 0; i < ROUNDS; i++) {
-            t = t.better(lens.focalPx(), found.pairs(), first, second, angle);
+            t = t.better(lens.focalPx(), from, seen, angle);
         }
-        double residual = t.residual(found.pairs(), first, second, angle);
+        double[] off = LeastSquares.off(t.places(from, angle), seen);
+        Arrays.sort(off);
+        double residual = off[off.length / 2];
         boolean far = Math.abs(t.lens.focalPx() / lens.focalPx() - 1) > MOST_FOCAL;
         return residual < WORST_PX && !far ? Optional.of(new SkyTurn(t.lens, t.pole, residual)) : Optional.empty();
     }
@@ -62,22 +68,10 @@ public record SkyTurn(Projection lens, Vector pole, double residualPx) {
     /** A lens's name may be off by so much. */
     private static final double MOST_FOCAL = 0.25;
 
-    private double[] residuals(List<int[]> pairs, StarPlaces first, StarPlaces second, double angle) {
+    /** Where stars stand after the sky has turned by an angle. */
+    private LeastSquares.Places places(List<StarPlaces.Place> from, double angle) {
         Registration r = Registration.turn(lens, pole, angle);
-        double[] at = new double[2];
-        return pairs.stream()
-                .mapToDouble(p -> {
-                    StarPlaces.Place a = first.stars().get(p[0]);
-                    StarPlaces.Place b = second.stars().get(p[1]);
-                    return r.place(a.x(), a.y(), at) ? Math.hypot(at[0] - b.x(), at[1] - b.y()) : WORST_PX;
-                })
-                .toArray();
-    }
-
-    private double residual(List<int[]> pairs, StarPlaces first, StarPlaces second, double angle) {
-        double[] off = residuals(pairs, first, second, angle);
-        Arrays.sort(off);
-        return off[off.length / 2];
+        return (star, at) -> r.place(from.get(star).x(), from.get(star).y(), at);
     }
 
     private static final double STEP = 1e-5;
@@ -100,43 +94,16 @@ public record SkyTurn(Projection lens, Vector pole, double residualPx) {
     }
 
     /** @param known the focal length that the file gives: where the pole stands in the middle no star tells it better */
-    private SkyTurn better(double known, List<int[]> pairs, StarPlaces first, StarPlaces second, double angle) {
-        double[] off = residuals(pairs, first, second, angle);
-        double[] sorted = off.clone();
-        Arrays.sort(sorted);
-        double usual = Math.max(0.03, sorted[sorted.length / 2]);
-        SkyTurn[] others = {changed(0, STEP), changed(1, STEP), changed(2, STEP)};
-        Registration here = Registration.turn(lens, pole, angle);
-        double[][] normal = new double[3][3];
-        double[] side = new double[3];
-        double[] at = new double[2];
-        double[] there = new double[2];
-        for (int i = 0; i < off.length; i++) {
-            StarPlaces.Place a = first.stars().get(pairs.get(i)[0]);
-            StarPlaces.Place b = second.stars().get(pairs.get(i)[1]);
-            if (!here.place(a.x(), a.y(), at)) {
-                continue;
-            }
-            double weight = 1 / (1 + off[i] * off[i] / (6 * usual * usual));
-            double[][] g = new double[3][2];
-            for (int p = 0; p < 3; p++) {
-                Registration.turn(others[p].lens, others[p].pole, angle).place(a.x(), a.y(), there);
-                g[p][0] = (there[0] - at[0]) / STEP;
-                g[p][1] = (there[1] - at[1]) / STEP;
-            }
-            double[] miss = {b.x() - at[0], b.y() - at[1]};
-            for (int k = 0; k < 2; k++) {
-                for (int p = 0; p < 3; p++) {
-                    side[p] += weight * g[p][k] * miss[k];
-                    for (int q = 0; q < 3; q++) {
-                        normal[p][q] += weight * g[p][k] * g[q][k];
-                    }
-                }
-            }
+    private SkyTurn better(double known, List<StarPlaces.Place> from, double[][] seen, double angle) {
+        LeastSquares.Places[] changed = new LeastSquares.Places[3];
+        for (int p = 0; p < changed.length; p++) {
+            changed[p] = changed(p, STEP).places(from, angle);
         }
-        normal[2][2] += TRUST;
-        side[2] -= TRUST * (lens.focalPx() / known - 1);
-        double[] change = LeastSquares.solved(normal, side, 1e-9);
+        LeastSquares.Step step =
+                LeastSquares.step(places(from, angle), changed, STEP, seen, Matching.LEAST_OFF_PX, Matching.WIDE);
+        step.matrix()[2][2] += TRUST;
+        step.side()[2] -= TRUST * (lens.focalPx() / known - 1);
+        double[] change = step.change(1e-9);
         SkyTurn next = this;
         for (int p = 0; p < change.length; p++) {
             double most = p == 2 ? 0.05 : 0.3;

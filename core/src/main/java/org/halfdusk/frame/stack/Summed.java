@@ -4,7 +4,7 @@ package org.halfdusk.frame.stack;
  * The mean of frames, pixel by pixel, in sums of 32 bits: exact up to {@link #MOST} frames. Threads may add at once. Of aligned frames each
  * pixel counts those that show it.
  */
-public final class Summed {
+public final class Summed implements Growing {
     /** More could overflow where all of them clip. */
     public static final int MOST = 65_536;
 
@@ -30,6 +30,7 @@ public final class Summed {
         this.locks = new RowLocks(height);
     }
 
+    @Override
     public void add(Picture frame) {
         synchronized (this) {
             if (frames == MOST) {
@@ -56,7 +57,7 @@ public final class Summed {
         }
         for (int x = 0; x < width; x++) {
             int i = 3 * x;
-            if (row[i] != Resampled.NOTHING) {
+            if (row[i] != Picture.NOTHING) {
                 sums[from + i] += row[i] & 0xffff;
                 sums[from + i + 1] += row[i + 1] & 0xffff;
                 sums[from + i + 2] += row[i + 2] & 0xffff;
@@ -65,8 +66,9 @@ public final class Summed {
         }
     }
 
-    /** As it is by now; black where no frame showed anything. */
-    public Picture mean() {
+    /** The mean by now; black where no frame showed anything. */
+    @Override
+    public Picture sofar() {
         return new Picture() {
             @Override
             public int width() {
@@ -91,13 +93,14 @@ public final class Summed {
         };
     }
 
-    /** What has to be kept to go on from here. */
-    public int[] sums() {
+    @Override
+    public int[] ints() {
         return sums;
     }
 
-    /** Empty where every frame shows all of it. */
-    public short[] counts() {
+    /** How many frames show each pixel; empty where every frame shows all of it. */
+    @Override
+    public short[] shorts() {
         return counts;
     }
 

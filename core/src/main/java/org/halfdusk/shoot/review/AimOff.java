@@ -16,8 +16,7 @@ import org.halfdusk.optics.Framing;
 public record AimOff(double off, double right, double up, double askew) {
     public static AimOff of(Solution s, Framing planned) {
         double right = (s.azimuthDegrees() - planned.azimuth().degrees() + 540) % 360 - 180;
-        double shown = planned.rollDegrees() - (planned.upright() ? 90 * Math.signum(planned.rollDegrees()) : 0);
-        double askew = (s.rollDegrees() - shown + 540) % 360 - 180;
+        double askew = (s.rollDegrees() - planned.shownRollDegrees() + 540) % 360 - 180;
         return new AimOff(
                 Math.toDegrees(planned.direction().separationRad(s.forward())),
                 right,

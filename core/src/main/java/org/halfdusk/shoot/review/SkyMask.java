@@ -4,7 +4,6 @@ import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.Solution;
-import org.halfdusk.optics.Framing;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
@@ -28,7 +27,8 @@ public record SkyMask(Place place, Projection lens, Vector right, Vector up, Vec
                 .orElse(plan.framing().azimuth().degrees()));
         double altitude = Math.toRadians(solved.map(Solution::altitudeDegrees)
                 .orElse(plan.framing().altitude().degrees()));
-        double roll = Math.toRadians(solved.map(Solution::rollDegrees).orElse(asShown(plan.framing())));
+        double roll = Math.toRadians(
+                solved.map(Solution::rollDegrees).orElse(plan.framing().shownRollDegrees()));
         double focal = solved.map(Solution::focalMm).orElse(plan.rig().focalMm());
         Projection lens = new Projection(
                 plan.rig().lens().fisheye(),
@@ -43,11 +43,6 @@ public record SkyMask(Place place, Projection lens, Vector right, Vector up, Vec
         Vector right = level.times(Math.cos(roll)).plus(above.times(Math.sin(roll)));
         Vector up = above.times(Math.cos(roll)).minus(level.times(Math.sin(roll)));
         return new SkyMask(plan.place(), lens, right, up, forward);
-    }
-
-    /** A picture of an upright camera is shown upright: of its right angle nothing is left. */
-    private static double asShown(Framing f) {
-        return f.upright() ? f.rollDegrees() - Math.copySign(90, f.rollDegrees()) : f.rollDegrees();
     }
 
     /** Share of the sky in a pixel, 0 to 1. */

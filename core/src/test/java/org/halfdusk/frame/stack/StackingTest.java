@@ -64,7 +64,7 @@ class StackingTest {
             Lightest brightest = new Lightest(W, H);
             other.parallelStream().forEach(again::add);
             other.parallelStream().forEach(brightest::add);
-            assertArrayEquals(drawn(sum.mean()), drawn(again.mean()));
+            assertArrayEquals(drawn(sum.sofar()), drawn(again.sofar()));
             assertArrayEquals(most.sofar().light(), brightest.sofar().light());
             for (Among.Kept kept : Among.Kept.values()) {
                 assertArrayEquals(
@@ -79,7 +79,7 @@ class StackingTest {
         List<Held> frames = frames(16);
         Summed sum = new Summed(W, H, false);
         frames.forEach(sum::add);
-        assertEquals(4.0, gain(sum.mean(), frames), 0.15);
+        assertEquals(4.0, gain(sum.sofar(), frames), 0.15);
         // Of 16 values the middle is a little better than of many: 0.81 of the mean, as tables of order statistics have
         // it.
         assertEquals(4.0 * 0.81, gain(among(frames, Among.Kept.MEDIAN), frames), 0.2);
@@ -109,7 +109,7 @@ class StackingTest {
         Held picture = among(frames, kept);
         Summed sum = new Summed(W, H, false);
         frames.forEach(sum::add);
-        Held mean = Held.of(sum.mean());
+        Held mean = Held.of(sum.sofar());
         double line = 0;
         double inMean = 0;
         for (int x = 0; x < W; x++) {
@@ -135,6 +135,26 @@ class StackingTest {
         }
         int mean = among(frames, Among.Kept.CLIPPED).light()[300] & 0xffff;
         assertEquals(low + (next - low) / 8.0, mean, 1);
+    }
+
+    /** What clips in every frame is white, not missing: the highest number but one. */
+    @ParameterizedTest
+    @EnumSource(Among.Kept.class)
+    void whatClipsStaysWhite(Among.Kept kept) {
+        List<Held> frames = new ArrayList<>();
+        for (int f = 0; f < 5; f++) {
+            Held frame = even(0.05, 0.004, f);
+            hot(frame, 30, 40, 1);
+            frames.add(frame);
+        }
+        assertEquals(Pixels.FULL, among(frames, kept).light()[3 * (W * 40 + 30)] & 0xffff);
+        List<Held> darks = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            Held dark = even(0.002, 0.0002, 70 + i);
+            hot(dark, 30, 40, 1);
+            darks.add(dark);
+        }
+        assertEquals(1, new DarkFrame(new Among(shelf(darks), 3, W, H, kept)).hotPixels(), "one that burns out is hot");
     }
 
     /** What the sensor makes by itself goes, and a burnt pixel takes the light of its neighbours. */
@@ -171,11 +191,11 @@ class StackingTest {
         Projection lens = new Projection(false, 400, 0, W, H);
         assertArrayEquals(frame.light(), drawn(new Resampled(frame, Registration.same(lens))));
         Held far = Held.of(new Resampled(frame, Registration.turn(lens, new Vector(0, 1, 0), 0.4)));
-        assertTrue(IntStream.range(0, far.light().length).anyMatch(i -> far.light()[i] == Resampled.NOTHING));
+        assertTrue(IntStream.range(0, far.light().length).anyMatch(i -> far.light()[i] == Picture.NOTHING));
         Summed sum = new Summed(W, H, true);
         sum.add(far);
         sum.add(frame);
-        Held mean = Held.of(sum.mean());
+        Held mean = Held.of(sum.sofar());
         double all = IntStream.range(0, mean.light().length)
                 .map(i -> mean.light()[i] & 0xffff)
                 .average()

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.shoot.review.Shot;
-import org.halfdusk.web.picture.Exif;
 import org.halfdusk.web.picture.PictureFile;
 
 /**
@@ -21,10 +20,18 @@ import org.halfdusk.web.picture.PictureFile;
  * @param left those that cannot, each with why
  */
 record FrameFiles(List<Frame> frames, List<Left> left, int width, int height) {
-    /** @param name as it is said; that of the file */
-    record Frame(Path file, String name, Exif known) {
+    /** A frame's file, looked into. */
+    record Frame(PictureFile.Head head) {
+        String name() {
+            return head.name();
+        }
+
         Shot shot() {
-            return known.shot();
+            return head.exif().shot();
+        }
+
+        private String size() {
+            return head.width() + " by " + head.height();
         }
     }
 
@@ -32,35 +39,28 @@ record FrameFiles(List<Frame> frames, List<Left> left, int width, int height) {
     record Left(String name, String why) {}
 
     /** A file that was looked into; nothing of it where it is no frame. */
-    private record Tried(Optional<Looked> looked, String name, String why) {
-        void either(List<Looked> all, List<Left> left) {
-            looked.ifPresentOrElse(all::add, () -> left.add(new Left(name, why)));
-        }
-    }
-
-    private static Tried looked(Path file) {
-        String name = file.getFileName().toString();
-        try {
-            return new Tried(Optional.of(new Looked(file, name, PictureFile.head(file, name))), name, "");
-        } catch (IllegalArgumentException e) {
-            return new Tried(Optional.empty(), name, String.valueOf(e.getMessage()));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private record Looked(Path file, String name, PictureFile.Head head) {
-        String size() {
-            return head.width() + " by " + head.height();
+    private record Looked(Optional<Frame> frame, Left otherwise) {
+        static Looked at(Path file) {
+            String name = file.getFileName().toString();
+            try {
+                return new Looked(Optional.of(new Frame(PictureFile.head(file, name))), new Left(name, ""));
+            } catch (IllegalArgumentException e) {
+                return new Looked(Optional.empty(), new Left(name, String.valueOf(e.getMessage())));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 
     static FrameFiles of(List<Path> files) throws IOException {
         List<Left> left = new ArrayList<>();
-        List<Looked> all = new ArrayList<>();
+        List<Frame> all = new ArrayList<>();
         // Files are looked into side by side, and taken in their order.
         try {
-            files.parallelStream().map(FrameFiles::looked).toList().forEach(l -> l.either(all, left));
+            files.parallelStream()
+                    .map(Looked::at)
+                    .toList()
+                    .forEach(l -> l.frame().ifPresentOrElse(all::add, () -> left.add(l.otherwise())));
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
@@ -70,29 +70,26 @@ record FrameFiles(List<Frame> frames, List<Left> left, int width, int height) {
                 .max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
                 .map(Map.Entry::getKey)
                 .orElse("");
-        List<Looked> same = new ArrayList<>();
-        for (Looked l : all) {
-            if (l.size().equals(usual)) {
-                same.add(l);
+        List<Frame> same = new ArrayList<>();
+        for (Frame f : all) {
+            if (f.size().equals(usual)) {
+                same.add(f);
             } else {
                 left.add(new Left(
-                        l.name(),
-                        "is " + l.size() + " pixels; " + usual + " is what the others have" + turned(l, usual)));
+                        f.name(),
+                        "is " + f.size() + " pixels; " + usual + " is what the others have" + turned(f, usual)));
             }
         }
-        List<Frame> frames = same.stream()
-                .map(l -> new Frame(l.file(), l.name(), l.head().exif()))
-                .sorted(Comparator.comparing((Frame f) -> f.shot().taken().orElse(LocalDateTime.MIN))
-                        .thenComparing(Frame::name)
-                        .thenComparing(f -> f.file().toString()))
-                .toList();
+        same.sort(Comparator.comparing((Frame f) -> f.shot().taken().orElse(LocalDateTime.MIN))
+                .thenComparing(Frame::name)
+                .thenComparing(f -> f.head().file().toString()));
         int width = same.isEmpty() ? 0 : same.get(0).head().width();
         int height = same.isEmpty() ? 0 : same.get(0).head().height();
-        return new FrameFiles(frames, List.copyOf(left), width, height);
+        return new FrameFiles(List.copyOf(same), List.copyOf(left), width, height);
     }
 
-    private static String turned(Looked l, String usual) {
-        return usual.equals(l.head().height() + " by " + l.head().width()) ? ": the camera was turned" : "";
+    private static String turned(Frame f, String usual) {
+        return usual.equals(f.head().height() + " by " + f.head().width()) ? ": the camera was turned" : "";
     }
 
     /** Only those of another size or exposure fall out. @param like how the frames were taken whose darks these are */

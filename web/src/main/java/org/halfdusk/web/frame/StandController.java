@@ -65,18 +65,18 @@ class StandController {
         }
         Map<String, String> typed = StandSearch.typed(asked, open);
         FormErrors errors = new FormErrors(typed);
-        StandingPoints.Wish wish = StandSearch.read(errors, place);
+        StandSearch.Asked read = StandSearch.read(errors, place);
         model.addAttribute("typed", typed);
         model.addAttribute("errors", errors);
         model.addAttribute("found", null);
         model.addAttribute("sheet", null);
-        if (wish == null) {
+        if (read == null) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
             return "frame/stand";
         }
+        StandingPoints.Wish wish = read.wish();
         List<StandingPoints.Spot> spots = search.spots(open, wish, STEP);
-        ForegroundObject object = StandSearch.object(errors, place);
-        model.addAttribute("answer", answer(spots, object.name(), wish, place.zone()));
+        model.addAttribute("answer", answer(spots, read.on().name(), wish, place.zone()));
         model.addAttribute("found", table(spots, place.zone()));
         Map<String, String> query = new HashMap<>(typed);
         query.put("stand", Long.toString(id));
@@ -179,15 +179,11 @@ class StandController {
             }
             ShootDesk.Open open = desk.open(Long.parseLong(id), Optional.empty());
             FormErrors errors = new FormErrors(StandSearch.typed(query, open));
-            StandingPoints.@Nullable Wish wish =
+            StandSearch.@Nullable Asked read =
                     StandSearch.read(errors, open.plan().place());
-            return wish == null
+            return read == null
                     ? MapShapes.NONE
-                    : StandSearch.shapes(
-                            open,
-                            StandSearch.object(errors, open.plan().place()).name(),
-                            search.spots(open, wish, FINE),
-                            wish);
+                    : StandSearch.shapes(open, read.on().name(), search.spots(open, read.wish(), FINE), read.wish());
         }
     }
 }

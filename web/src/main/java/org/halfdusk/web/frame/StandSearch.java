@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.GreatCircle;
@@ -59,31 +60,24 @@ class StandSearch {
         return typed;
     }
 
-    static StandingPoints.@Nullable Wish read(FormErrors e, Place place) {
+    /** What is asked: a body on something. */
+    record Asked(StandingPoints.Wish wish, ForegroundObject on) {}
+
+    static @Nullable Asked read(FormErrors e, Place place) {
         double over = e.number("over", "height over the top", -5, 60, "°");
         double ground = e.number("ground", "ground", -500, 9000, "m");
-        e.number("hills", "distance of the hills", 100, StandingPoints.FARTHEST, "m");
-        e.whole("object", "object", 0, Alignments.targets(place).size() - 1, "");
+        double hills = e.number("hills", "distance of the hills", 100, StandingPoints.FARTHEST, "m");
+        int targets = Alignments.targets(place).size();
+        int object = e.whole("object", "object", 0, targets - 1, "");
         Body body = e.check("body", () -> BodyWords.SOUGHT.read(e.text("body")));
         if (body == null || e.any()) {
             return null;
         }
-        ForegroundObject o = object(e, place);
-        boolean gap = !place.objects().contains(o);
-        return new StandingPoints.Wish(
-                body,
-                foot(o, place.observer()),
-                o.heightMetres(),
-                ground,
-                over,
-                gap ? Optional.of(o.azimuth()) : Optional.empty());
-    }
-
-    /** The one asked for, where the query has been read without an error. */
-    static ForegroundObject object(FormErrors e, Place place) {
-        double hills = e.number("hills", "distance of the hills", 100, StandingPoints.FARTHEST, "m");
-        List<ForegroundObject> targets = Alignments.targets(place, hills);
-        return targets.get(e.whole("object", "object", 0, targets.size() - 1, ""));
+        ForegroundObject on = Alignments.targets(place, hills).get(object);
+        Optional<Azimuth> towards = place.objects().contains(on) ? Optional.empty() : Optional.of(on.azimuth());
+        return new Asked(
+                new StandingPoints.Wish(body, foot(on, place.observer()), on.heightMetres(), ground, over, towards),
+                on);
     }
 
     private static Observer foot(ForegroundObject o, Observer from) {

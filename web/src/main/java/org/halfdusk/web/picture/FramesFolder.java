@@ -87,20 +87,9 @@ public class FramesFolder {
                 + "” is not in the folder that was named at start; a folder below it is allowed");
     }
 
-    /** A file somewhere below it, known again by its name and its size; nothing where it is not there any more. */
-    public Optional<Path> find(String name, long bytes) {
-        return folders().stream()
-                .flatMap(l -> frames(l.path()).stream())
-                .filter(p -> p.getFileName().toString().equals(name) && size(p) == bytes)
-                .findFirst();
-    }
-
-    private static long size(Path p) {
-        try {
-            return Files.size(p);
-        } catch (IOException e) {
-            return -1;
-        }
+    /** All pictures below it, in the folders that are offered. */
+    public List<Path> all() {
+        return folders().stream().flatMap(l -> frames(l.path()).stream()).toList();
     }
 
     private List<Path> pictures(Path folder) {

@@ -14,9 +14,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Deque;
 import java.util.Iterator;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.Semaphore;
 import javax.imageio.IIOException;
@@ -51,8 +51,18 @@ public record PictureFile(Pixels pixels, Exif exif) {
     private static final Memory MEMORY =
             new Memory((long) (OF_MEMORY * Runtime.getRuntime().maxMemory()));
 
-    /** The size of a picture as it is shown, and what its file says, without its pixels. */
-    public record Head(int width, int height, Exif exif) {}
+    /**
+     * A picture's file looked into: its size as it is shown, and what it says, without its pixels.
+     *
+     * @param name as it is shown
+     * @param preview where in a raw file the picture that is read begins
+     */
+    public record Head(Path file, String name, int width, int height, Exif exif, OptionalLong preview) {
+        private static Head of(Path file, String name, int width, int height, Exif exif, OptionalLong preview) {
+            boolean lying = exif.orientation() >= 5 && exif.orientation() <= 8;
+            return new Head(file, name, lying ? height : width, lying ? width : height, exif, preview);
+        }
+    }
 
     /**
      * Looks into a file.
@@ -67,31 +77,38 @@ public record PictureFile(Pixels pixels, Exif exif) {
         if (said.colours() == CMYK) {
             throw refused(name, "is in CMYK");
         }
-        Exif exif = said.exif();
         if (EmbeddedPreview.raw(file)) {
-            EmbeddedPreview preview = EmbeddedPreview.of(file)
+            EmbeddedPreview p = EmbeddedPreview.of(file)
                     .orElseThrow(() -> refused(name, "is a raw file without a preview that can be read"));
-            return head(preview.width(), preview.height(), exif.coarser(preview.coarser()));
+            Exif exif = said.exif().coarser(p.coarser());
+            return Head.of(file, name, p.width(), p.height(), exif, OptionalLong.of(p.offset()));
         }
         try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            Iterator<ImageReader> readers =
-                    in == null ? List.<ImageReader>of().iterator() : ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) {
-                throw refused(name, "is no picture that can be read");
-            }
-            ImageReader reader = readers.next();
-            try {
+            return opened(in, name, reader -> {
                 sure(() -> size(reader, in, name), name);
-                return head(reader.getWidth(0), reader.getHeight(0), exif);
-            } finally {
-                reader.dispose();
-            }
+                return Head.of(file, name, reader.getWidth(0), reader.getHeight(0), said.exif(), OptionalLong.empty());
+            });
         }
     }
 
-    private static Head head(int width, int height, Exif exif) {
-        boolean lying = exif.orientation() >= 5 && exif.orientation() <= 8;
-        return lying ? new Head(height, width, exif) : new Head(width, height, exif);
+    private interface Opened<T> {
+        T with(ImageReader reader) throws IOException;
+    }
+
+    private static <T> T opened(@Nullable ImageInputStream in, String name, Opened<T> use) throws IOException {
+        if (in == null) {
+            throw refused(name, "cannot be opened");
+        }
+        Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+        if (!readers.hasNext()) {
+            throw refused(name, "is no picture that can be read");
+        }
+        ImageReader reader = readers.next();
+        try {
+            return use.with(reader);
+        } finally {
+            reader.dispose();
+        }
     }
 
     /** What is done with a picture while it is held. */
@@ -106,7 +123,7 @@ public record PictureFile(Pixels pixels, Exif exif) {
      * @throws IllegalArgumentException naming the file and what is allowed
      */
     public static <T> T read(Path file, String name, Use<T> use) throws IOException {
-        return read(file, name, head(file, name).exif(), new Buffers(), use);
+        return read(head(file, name), new Buffers(), use);
     }
 
     /**
@@ -121,42 +138,35 @@ public record PictureFile(Pixels pixels, Exif exif) {
         }
     }
 
-    /** The same of a file that was looked into before. @param exif as its head has it */
-    public static <T> T read(Path file, String name, Exif exif, Buffers buffers, Use<T> use) throws IOException {
-        if (!EmbeddedPreview.raw(file)) {
-            try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-                return decoded(in, name, exif, buffers, use);
+    /** The same of a file that was looked into before. */
+    public static <T> T read(Head head, Buffers buffers, Use<T> use) throws IOException {
+        if (head.preview().isEmpty()) {
+            try (ImageInputStream in =
+                    ImageIO.createImageInputStream(head.file().toFile())) {
+                return decoded(in, head, buffers, use);
             }
         }
-        EmbeddedPreview preview = EmbeddedPreview.of(file)
-                .orElseThrow(() -> refused(name, "is a raw file without a preview that can be read"));
-        try (InputStream whole = Files.newInputStream(file)) {
-            whole.skipNBytes(preview.offset());
+        try (InputStream whole = Files.newInputStream(head.file())) {
+            whole.skipNBytes(head.preview().getAsLong());
             try (ImageInputStream in = new MemoryCacheImageInputStream(whole)) {
-                return decoded(in, name, exif, buffers, use);
+                return decoded(in, head, buffers, use);
             }
         }
     }
 
     private static final int CMYK = 4;
 
-    private static <T> T decoded(@Nullable ImageInputStream in, String name, Exif exif, Buffers buffers, Use<T> use)
+    private static <T> T decoded(@Nullable ImageInputStream in, Head head, Buffers buffers, Use<T> use)
             throws IOException {
-        if (in == null) {
-            throw refused(name, "cannot be opened");
-        }
-        Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-        if (!readers.hasNext()) {
-            throw refused(name, "is no picture that can be read");
-        }
-        ImageReader reader = readers.next();
-        try {
+        String name = head.name();
+        return opened(in, name, reader -> {
             long bytes = sure(() -> size(reader, in, name), name);
             MEMORY.take(bytes);
             try {
                 BufferedImage image = sure(() -> decoded(reader, name, buffers), name);
-                Pixels pixels = sure(() -> turned(raster(image, name), exif.orientation()), name);
-                T made = use.with(new PictureFile(pixels, exif));
+                Pixels pixels =
+                        sure(() -> turned(raster(image, name), head.exif().orientation()), name);
+                T made = use.with(new PictureFile(pixels, head.exif()));
                 if (image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
                     buffers.free.addFirst(image);
                 }
@@ -164,9 +174,7 @@ public record PictureFile(Pixels pixels, Exif exif) {
             } finally {
                 MEMORY.giveBack(bytes);
             }
-        } finally {
-            reader.dispose();
-        }
+        });
     }
 
     private interface Reading<T> {
@@ -188,7 +196,7 @@ public record PictureFile(Pixels pixels, Exif exif) {
     }
 
     /** What its pixels take in memory, bytes. */
-    private static long size(ImageReader reader, ImageInputStream in, String name) throws IOException {
+    private static long size(ImageReader reader, @Nullable ImageInputStream in, String name) throws IOException {
         String format = reader.getFormatName().toLowerCase(Locale.ROOT);
         if (!format.startsWith("jp") && !format.startsWith("tif")) {
             throw refused(name, "is a " + format + " file");

@@ -283,7 +283,7 @@ public final class PictureOut {
     private static short[] codes() {
         short[] codes = new short[CODES];
         for (int i = 0; i < CODES; i++) {
-            codes[i] = Pixels.sixteen((float) Pixels.code(i / (CODES - 1.0)));
+            codes[i] = (short) Math.round((CODES - 1) * Pixels.code(Math.min(1, i / (double) Pixels.FULL)));
         }
         return codes;
     }

@@ -4,8 +4,10 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -89,13 +91,12 @@ class StackDesk {
         ZoneId zone = open.plan().place().zone();
         int n = stackable.used().size();
         String why = why(stackable);
-        List<StackPage.Mode> modes = new ArrayList<>();
-        for (Mode m : Mode.values()) {
-            String gain = m.lightest
-                    ? ""
-                    : " " + StackWords.gain(Stackable.of(both, false).used().size());
-            modes.add(new StackPage.Mode(m.name(), m.name, m.words + gain, m == mode, m.fills));
-        }
+        String gain =
+                StackWords.gain(mode.lightest ? Stackable.of(both, false).used().size() : n);
+        List<StackPage.Mode> modes = Arrays.stream(Mode.values())
+                .map(m -> new StackPage.Mode(
+                        m.name(), m.name, m.lightest ? m.words : m.words + " " + gain, m == mode, m.fills))
+                .toList();
         String action = open.address("stack");
         String key = StackJobs.key(open.shoot().id(), open.rig());
         return new StackPage(
@@ -145,9 +146,9 @@ class StackDesk {
         if (s.used().size() < 2) {
             return "Two frames or more are needed: bring them in on Review.";
         }
-        long there = s.used().stream()
-                .filter(t -> originals.of(t.frame().it().file()).isPresent())
-                .count();
+        Originals.Found found = originals.look();
+        long there =
+                s.used().stream().filter(t -> found.of(file(t)).isPresent()).count();
         return there >= 2
                 ? ""
                 : "The frames' files are needed, and Review keeps figures alone: they are looked for in the folder that is named at start, --halfdusk.frames=FOLDER.";
@@ -172,7 +173,7 @@ class StackDesk {
     }
 
     private static long millis(PlannedAndTaken.Taken t) {
-        return t.opened().map(java.time.Instant::toEpochMilli).orElse(Long.MAX_VALUE);
+        return t.opened().map(Instant::toEpochMilli).orElse(Long.MAX_VALUE);
     }
 
     private StackPage.Job job(StackJobs.Status s, String action, boolean shown) {
@@ -219,6 +220,7 @@ class StackDesk {
             throw new IllegalArgumentException(why);
         }
         Path file = out.free(OutFolder.name(name), jpeg ? ".jpg" : ".tif");
+        Originals.Found lie = originals.look();
         List<String> arguments = new ArrayList<>(List.of(
                 "stack",
                 "--mode",
@@ -237,18 +239,15 @@ class StackDesk {
             arguments.add("--fade");
         }
         if (dark) {
-            s.darks()
-                    .forEach(d ->
-                            originals.of(file(d)).ifPresent(p -> arguments.addAll(List.of("--dark", p.toString()))));
+            s.darks().forEach(d -> lie.of(file(d)).ifPresent(p -> arguments.addAll(List.of("--dark", p.toString()))));
         }
         if (ground && !s.ground().isEmpty()) {
             arguments.addAll(List.of("--mask", mask(open, s, key).toString()));
             s.ground()
-                    .forEach(g ->
-                            originals.of(file(g)).ifPresent(p -> arguments.addAll(List.of("--ground", p.toString()))));
+                    .forEach(g -> lie.of(file(g)).ifPresent(p -> arguments.addAll(List.of("--ground", p.toString()))));
         }
         List<Path> found =
-                s.used().stream().flatMap(t -> originals.of(file(t)).stream()).toList();
+                s.used().stream().flatMap(t -> lie.of(file(t)).stream()).toList();
         found.forEach(p -> arguments.add(p.toString()));
         Files.deleteIfExists(jobs.preview(key));
         jobs.begin(

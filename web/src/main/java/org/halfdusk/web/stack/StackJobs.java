@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import org.halfdusk.web.HalfDusk;
 import org.halfdusk.web.layout.DataHome;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
@@ -184,7 +185,7 @@ class StackJobs implements DisposableBean {
                 // Inside a jar of jars only its own launcher finds the classes.
                 command.addAll(List.of("-jar", path));
             } else {
-                command.addAll(List.of("-cp", path, "org.halfdusk.web.HalfDusk"));
+                command.addAll(List.of("-cp", path, HalfDusk.class.getName()));
             }
         } catch (URISyntaxException e) {
             throw new IllegalStateException(e);

@@ -96,8 +96,8 @@ final class StackWords {
         for (JsonNode g : f.get("gaps")) {
             String deep = g.get("before").isNull() || g.get("filled").isNull()
                     ? ""
-                    : ": " + percent(g.get("before").asDouble()) + " deep, filled to "
-                            + percent(g.get("filled").asDouble());
+                    : ": " + Words.percent(g.get("before").asDouble()) + " deep, filled to "
+                            + Words.percent(g.get("filled").asDouble());
             all.add(new Line(
                     "Gap after " + g.get("after").asString(),
                     Words.seconds(Math.rint(g.get("seconds").asDouble())) + ", up to "
@@ -108,9 +108,5 @@ final class StackWords {
 
     private static String two(double v) {
         return Words.plain(Math.rint(v * 100) / 100);
-    }
-
-    private static String percent(double share) {
-        return Math.round(share * 100) + " %";
     }
 }

@@ -148,21 +148,15 @@ public class SimulatedNights {
         }
     }
 
-    /** The file of a frame that was made; nothing where none of that name and size was. */
-    public Optional<Path> find(String name, long bytes) {
+    /** The files of all frames that were made, each named by its night and then as its camera would. */
+    public List<Path> files() {
         if (!Files.isDirectory(folder)) {
-            return Optional.empty();
+            return List.of();
         }
         try (Stream<Path> all = Files.list(folder)) {
-            for (Path p : all.filter(f -> f.getFileName().toString().endsWith("-" + name))
-                    .toList()) {
-                if (Files.size(p) == bytes) {
-                    return Optional.of(p);
-                }
-            }
-            return Optional.empty();
+            return all.toList();
         } catch (IOException e) {
-            return Optional.empty();
+            return List.of();
         }
     }
 
