@@ -36,7 +36,7 @@ const templates = filesBelow("../src/main/resources/templates");
 unlessDone("css", ["app.css", "package-lock.json", ...templates], [join(out, "app.css")], () =>
   run("node_modules/.bin/tailwindcss", ["-i", "app.css", "-o", join(out, "app.css"), "--minify"]));
 
-for (const script of ["first.js", "app.js", "frame.js", "run.js", "rehearse.js", "run.css", "sw.js", "card.css"]) cpSync(script, join(out, script));
+for (const script of ["first.js", "app.js", "frame.js", "run.js", "rehearse.js", "practise.js", "run.css", "sw.js", "card.css"]) cpSync(script, join(out, script));
 cpSync("node_modules/htmx.org/dist/htmx.min.js", join(out, "htmx.js"));
 for (const font of ["DejaVuSans.ttf", "DejaVuSans-Bold.ttf"]) cpSync(`node_modules/dejavu-fonts-ttf/ttf/${font}`, join(out, font));
 for (const subset of ["latin", "latin-ext"]) {

@@ -16,6 +16,8 @@ module org.halfdusk.core {
     exports org.halfdusk.trailing;
     exports org.halfdusk.exposure;
     exports org.halfdusk.sequence;
+    exports org.halfdusk.show;
+    exports org.halfdusk.show.practice;
     exports org.halfdusk.shoot.setting;
     exports org.halfdusk.shoot;
     exports org.halfdusk.frame;

@@ -70,33 +70,39 @@ class HouseTest {
                 .definedBy("org.halfdusk.exposure..")
                 .layer("sequence")
                 .definedBy("org.halfdusk.sequence..")
+                .layer("show")
+                .definedBy("org.halfdusk.show..")
                 .layer("shoot")
                 .definedBy("org.halfdusk.shoot..")
                 .whereLayer("shoot")
                 .mayNotBeAccessedByAnyLayer()
+                .whereLayer("show")
+                .mayOnlyBeAccessedByLayers("shoot")
                 .whereLayer("sequence")
                 .mayOnlyBeAccessedByLayers("shoot")
                 .whereLayer("exposure")
-                .mayOnlyBeAccessedByLayers("sequence", "shoot")
+                .mayOnlyBeAccessedByLayers("sequence", "show", "shoot")
                 .whereLayer("trailing")
                 .mayOnlyBeAccessedByLayers("exposure", "sequence", "shoot")
                 .whereLayer("optics")
-                .mayOnlyBeAccessedByLayers("trailing", "exposure", "sequence", "shoot")
+                .mayOnlyBeAccessedByLayers("trailing", "exposure", "sequence", "show", "shoot")
                 .whereLayer("eclipse")
                 .mayOnlyBeAccessedByLayers("light", "exposure", "shoot")
                 .whereLayer("light")
                 .mayOnlyBeAccessedByLayers("exposure", "shoot")
                 .whereLayer("sky")
-                .mayOnlyBeAccessedByLayers("light", "eclipse", "optics", "trailing", "exposure", "sequence", "shoot")
+                .mayOnlyBeAccessedByLayers(
+                        "light", "eclipse", "optics", "trailing", "exposure", "sequence", "show", "shoot")
                 .whereLayer("ephemeris")
                 .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "shoot")
                 .whereLayer("place")
-                .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "optics", "shoot")
+                .mayOnlyBeAccessedByLayers("sky", "light", "eclipse", "optics", "show", "shoot")
                 .whereLayer("time")
                 .mayOnlyBeAccessedByLayers(
                         "place", "ephemeris", "sky", "light", "eclipse", "optics", "exposure", "sequence", "shoot")
                 .whereLayer("photometry")
-                .mayOnlyBeAccessedByLayers("place", "light", "optics", "trailing", "exposure", "sequence", "shoot"));
+                .mayOnlyBeAccessedByLayers(
+                        "place", "light", "optics", "trailing", "exposure", "sequence", "show", "shoot"));
     }
 
     @Test

@@ -26,6 +26,7 @@ public final class Report {
 
     private static final String REVIEW = "review";
     private static final String STACK = "stack";
+    private static final String SHOW = "show";
 
     private Report() {}
 
@@ -38,10 +39,14 @@ public final class Report {
             StackReport.print();
             return;
         }
+        if (args.length == 1 && args[0].equals(SHOW)) {
+            ShowReport.print();
+            return;
+        }
         String family = args.length == 1 ? FAMILIES.getOrDefault(args[0], "") : "";
         if (family.isEmpty()) {
-            System.err.println(
-                    "usage: bench/report FAMILY, one of " + FAMILIES.keySet() + ", " + REVIEW + " or " + STACK);
+            System.err.println("usage: bench/report FAMILY, one of " + FAMILIES.keySet() + ", " + REVIEW + ", " + STACK
+                    + " or " + SHOW);
             System.exit(2);
         }
         Map<String, String> figures = new TreeMap<>();

@@ -31,12 +31,16 @@ public final class PointLight {
      */
     public static double clippingMagnitude(
             double focalMm, FNumber fNumber, double pitchMicrometres, double seconds, Iso iso, double trailPx) {
-        double apertureMetres = focalMm / fNumber.value() / 1000;
-        double gathered = Math.PI / 4 * apertureMetres * apertureMetres * TRANSMISSION;
         double pixelMetres = pitchMicrometres * 1e-6;
         double peak = peak(trailPx);
-        double ofMagnitudeZero = LUX * gathered / (pixelMetres * pixelMetres) * peak * seconds;
+        double ofMagnitudeZero = gathered(LUX * seconds, focalMm, fNumber) / (pixelMetres * pixelMetres) * peak;
         return 2.5 * Math.log10(ofMagnitudeZero / (SkyExposure.SATURATION / iso.value()));
+    }
+
+    /** Lumen seconds behind a lens at which a point lays so many lux seconds: π/4 (f/N)² of them, less what glass takes. */
+    public static double gathered(double luxSeconds, double focalMm, FNumber fNumber) {
+        double apertureMetres = focalMm / fNumber.value() / 1000;
+        return luxSeconds * Math.PI / 4 * apertureMetres * apertureMetres * TRANSMISSION;
     }
 
     /**

@@ -53,7 +53,17 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
 
     /** Focal-plane exposure, lux·s. */
     public double exposureLuxSeconds() {
-        return FOCAL_PLANE * sky.luminance() * seconds / fNumber.squared();
+        return focalPlane(sky.luminance() * seconds, fNumber);
+    }
+
+    /** Focal-plane exposure of an even thing, lux·s. @param luminanceSeconds its luminance through the time, cd·s/m² */
+    public static double focalPlane(double luminanceSeconds, FNumber fNumber) {
+        return FOCAL_PLANE * luminanceSeconds / fNumber.squared();
+    }
+
+    /** How much of what a sensor holds an exposure fills, 1 where it clips. */
+    public static double shareOfFull(double luxSeconds, Iso iso) {
+        return luxSeconds * iso.value() / SATURATION;
     }
 
     /** Stops below clipping; negative where it clips. */
@@ -63,7 +73,7 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
 
     /** Place of the sky's peak across a gamma-2.2 histogram, 0 black to 1 clipped. */
     public double histogramPosition() {
-        return Math.min(1, Math.pow(exposureLuxSeconds() * iso.value() / SATURATION, 1 / GAMMA));
+        return Math.min(1, Math.pow(shareOfFull(exposureLuxSeconds(), iso), 1 / GAMMA));
     }
 
     /**

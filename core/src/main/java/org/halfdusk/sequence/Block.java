@@ -33,6 +33,8 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         HEADLIGHTS,
         DARK_FRAME,
         TOWN,
+        /** The first bursts at several apertures, to choose one by. */
+        TRIAL,
         SHOW,
         FINALE,
         FULL_MOON,
@@ -54,6 +56,7 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
                         DARK_FRAME,
                         HEADLIGHTS,
                         TOWN,
+                        TRIAL,
                         SHOW,
                         FINALE,
                         TIME_LAPSE,

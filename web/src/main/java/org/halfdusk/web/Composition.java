@@ -18,6 +18,7 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Learning;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
+import org.halfdusk.shoot.kept.PracticeLog;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
@@ -34,6 +35,7 @@ import org.halfdusk.store.StoredKits;
 import org.halfdusk.store.StoredLearning;
 import org.halfdusk.store.StoredPackLists;
 import org.halfdusk.store.StoredPlaces;
+import org.halfdusk.store.StoredPracticeLog;
 import org.halfdusk.store.StoredRigs;
 import org.halfdusk.store.StoredRunLog;
 import org.halfdusk.store.StoredSettings;
@@ -101,6 +103,11 @@ class Composition {
     @Bean
     Rigs rigs(Database database, Clock clock) {
         return new StoredRigs(database, clock);
+    }
+
+    @Bean
+    PracticeLog practiceLog(Database database) {
+        return new StoredPracticeLog(database);
     }
 
     @Bean

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
@@ -26,12 +27,17 @@ import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.show.Choreographer;
+import org.halfdusk.show.CueSheet;
+import org.halfdusk.show.practice.FrameTimes;
 import org.halfdusk.time.Interval;
 
 /**
  * A fireworks shoot answered.
  *
  * @param smoke where it goes by the forecast; nothing where none reaches
+ * @param body how long to open in the show, counted on one made up of such shells
+ * @param finale the same in its finale; nothing where it has none
  */
 public record FireworksPlan(
         Place place,
@@ -43,7 +49,9 @@ public record FireworksPlan(
         Wishes wishes,
         Instant moment,
         ApertureChoice aperture,
-        Iso iso)
+        Iso iso,
+        FrameTimes body,
+        Optional<FrameTimes> finale)
         implements Plan {
     private static final FNumber USUAL_APERTURE = new FNumber(11);
     private static final Iso USUAL_ISO = Iso.HUNDRED;
@@ -64,6 +72,14 @@ public record FireworksPlan(
 
     /** Between frames: the hand on the release waits for the next spark, s†. */
     private static final double WAIT_SECONDS = 3;
+
+    /** The same in the finale, where nobody waits, and of its climbs what is drawn, s†. */
+    private static final double FINALE_WAIT_SECONDS = 0.5;
+
+    private static final double FINALE_CLIMB_SECONDS = 0.3;
+
+    /** How long a show may be for the first bursts to be a trial, at the least. */
+    private static final Duration LEAST_FOR_A_TRIAL = Duration.ofMinutes(3);
 
     /** Tungsten keeps the night dark and gold warm, K. */
     private static final int WHITE_BALANCE_KELVIN = 4200;
@@ -90,13 +106,48 @@ public record FireworksPlan(
                 USUAL_APERTURE.stoppedDown(-wishes.metered().plusStops()), rig, wishes);
         List<Iso> isos = rig.camera().isos();
         Iso iso = wishes.pinnedIso().orElseGet(() -> USUAL_ISO.nearest(isos));
-        return new FireworksPlan(place, night, rig, aim, show, smoke, wishes, night.bestMoment(), aperture, iso);
+        CueSheet alike = choreographer(show, night.show().duration()).made(1);
+        FrameTimes body = times(alike, CueSheet.Part.BODY)
+                .map(FrameTimes::best)
+                .or(() -> times(alike, CueSheet.Part.OPENING).map(FrameTimes::best))
+                .orElseGet(() -> new FrameTimes(CLIMB_SECONDS + show.largest().burnSeconds(), 0, 0, 0));
+        Optional<FrameTimes> finale = times(alike, CueSheet.Part.FINALE).map(FrameTimes::crowded);
+        return new FireworksPlan(
+                place, night, rig, aim, show, smoke, wishes, night.bestMoment(), aperture, iso, body, finale);
+    }
+
+    private static Optional<List<FrameTimes>> times(CueSheet sheet, CueSheet.Part part) {
+        boolean many = part == CueSheet.Part.FINALE;
+        List<FrameTimes> tried = FrameTimes.tried(
+                sheet, part, many ? FINALE_CLIMB_SECONDS : CLIMB_SECONDS, many ? FINALE_WAIT_SECONDS : WAIT_SECONDS);
+        return tried.isEmpty() ? Optional.empty() : Optional.of(tried);
+    }
+
+    /** Makes up shows of such shells and such a length. */
+    static Choreographer choreographer(Show show, Duration length) {
+        double seconds = length.toMillis() / 1000.0;
+        return new Choreographer(
+                show.smallest(),
+                show.largest(),
+                seconds,
+                Math.min(seconds, show.finale().toMillis() / 1000.0));
     }
 
     @Override
     public FireworksPlan at(Instant other) {
         return new FireworksPlan(
-                place, night, rig, framing, show, smoke, wishes, night.whole().nearest(other), aperture, iso);
+                place,
+                night,
+                rig,
+                framing,
+                show,
+                smoke,
+                wishes,
+                night.whole().nearest(other),
+                aperture,
+                iso,
+                body,
+                finale);
     }
 
     /** What is going on at its moment: the town before and after the show. */
@@ -190,12 +241,12 @@ public record FireworksPlan(
 
     /** Seconds that a scene is exposed for. */
     public double seconds(Scene scene) {
-        double burn = Show.burnSeconds(show.largest());
+        double burn = show.largest().burnSeconds();
         return switch (scene) {
-            case LIFT_AND_BREAK -> Show.breakSeconds(show.largest()) + burn;
-            case BREAK -> wishes.pinnedSeconds().orElse(CLIMB_SECONDS + burn);
+            case LIFT_AND_BREAK -> show.largest().breakSeconds() + burn;
+            case BREAK -> wishes.pinnedSeconds().orElse(body.seconds());
             case SMOKE -> 2;
-            case FINALE -> 1;
+            case FINALE -> finale.map(FrameTimes::seconds).orElse(1.0);
             case TOWN -> 8;
         };
     }
@@ -210,7 +261,7 @@ public record FireworksPlan(
      * @param delaySeconds 0 to 10
      */
     public double pressAfterLaunch(double delaySeconds) {
-        return Show.breakSeconds(show.largest()) - CLIMB_SECONDS - delaySeconds;
+        return show.largest().breakSeconds() - CLIMB_SECONDS - delaySeconds;
     }
 
     /** With bulb any time to half a second by hand; otherwise the nearest mark. */
@@ -260,7 +311,7 @@ public record FireworksPlan(
     /** Strokes, one whole break, several over each other. */
     @Override
     public List<Zone> timeZones() {
-        double burn = Show.burnSeconds(show.largest());
+        double burn = show.largest().burnSeconds();
         return List.of(
                 new Zone(burn / 2, Zone.Kind.STROKES),
                 new Zone(CLIMB_SECONDS + burn + WAIT_SECONDS, Zone.Kind.WHOLE_BREAK),
@@ -292,9 +343,44 @@ public record FireworksPlan(
                         2,
                         rig.camera().timer()),
                 set(Scene.TOWN, Block.Kind.TOWN)));
-        run(start, finaleBegins, Scene.BREAK, Block.Kind.SHOW, WAIT_SECONDS).ifPresent(blocks::add);
-        run(finaleBegins, end, Scene.FINALE, Block.Kind.FINALE, 0.5).ifPresent(blocks::add);
+        Optional<Block> trial = trial();
+        trial.ifPresent(blocks::add);
+        Instant after = trial.map(t -> t.end().plusMillis(Math.round(WAIT_SECONDS * 1000)))
+                .orElse(start);
+        run(after, finaleBegins, Scene.BREAK, Block.Kind.SHOW, WAIT_SECONDS).ifPresent(blocks::add);
+        run(finaleBegins, end, Scene.FINALE, Block.Kind.FINALE, FINALE_WAIT_SECONDS)
+                .ifPresent(blocks::add);
         return blocks;
+    }
+
+    /** Apertures that the first bursts are tried at: a stop wider, as planned, a stop narrower, where the lens has them. */
+    public List<FNumber> tried() {
+        FNumber planned = fNumber(Scene.BREAK);
+        return Stream.of(-1, 0, 1)
+                .map(stops -> planned.stoppedDown(stops).nearest(rig.apertures()))
+                .distinct()
+                .toList();
+    }
+
+    /** The first bursts at several apertures; none in a short show, nor where somebody has fixed one or an interval. */
+    private Optional<Block> trial() {
+        boolean fixed = wishes.pinnedAperture().isPresent()
+                || wishes.phases().of(Block.Kind.SHOW).fNumber().isPresent()
+                || wishes.phases().of(Block.Kind.SHOW).everySeconds().isPresent();
+        if (fixed || beforeFinale().compareTo(LEAST_FOR_A_TRIAL) < 0 || tried().size() < 2) {
+            return Optional.empty();
+        }
+        Setting set = set(Scene.BREAK, Block.Kind.SHOW);
+        List<Setting> settings = tried().stream()
+                .map(f -> new Setting(set.shutter(), f, set.iso(), WHITE_BALANCE_KELVIN))
+                .toList();
+        return Optional.of(Block.of(
+                Block.Kind.TRIAL,
+                Block.row(night.show().start(), settings, Duration.ofMillis(Math.round(WAIT_SECONDS * 1000)))));
+    }
+
+    private Duration beforeFinale() {
+        return Duration.between(night.show().start(), finaleBegins());
     }
 
     /** A scene's setting with what is chosen for its block: a longer time only draws longer sparks, so nothing else follows it. */

@@ -9,6 +9,8 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
+import org.halfdusk.show.Calibre;
+import org.halfdusk.show.practice.Exercise;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
@@ -21,6 +23,7 @@ import org.halfdusk.typed.Range;
  * @param site where it is launched
  * @param calibreMm the largest, 20 to 610; counts where the shells are their own
  * @param celsius expected
+ * @param water whether water lies between, which doubles the breaks
  */
 public record FireworksWish(
         LocalTime start,
@@ -29,7 +32,8 @@ public record FireworksWish(
         Site site,
         Shells shells,
         double calibreMm,
-        OptionalDouble celsius)
+        OptionalDouble celsius,
+        boolean water)
         implements Wish {
     /**
      * Where a show is launched, as seen from the camera.
@@ -57,24 +61,26 @@ public record FireworksWish(
         }
     }
 
-    public static final Range DISTANCE_RANGE = new Range("distance to the launching site", 1, 50_000, "m");
+    public static final Range DISTANCE_RANGE = Exercise.DISTANCE;
 
     public static final Field<FireworksWish, LocalTime> START = new Field<>(
             "FIREWORKS_START",
             "show begins at",
             Codec.time("show begins at"),
             FireworksWish::start,
-            (w, v) -> new FireworksWish(v, w.minutes, w.finaleMinutes, w.site, w.shells, w.calibreMm, w.celsius));
+            (w, v) -> new FireworksWish(
+                    v, w.minutes, w.finaleMinutes, w.site, w.shells, w.calibreMm, w.celsius, w.water));
     public static final Field<FireworksWish, Double> MINUTES = Field.number(
             "FIREWORKS_MINUTES",
             new Range("length of the show", 1, 240, "min"),
             FireworksWish::minutes,
-            (w, v) -> new FireworksWish(w.start, v, w.finaleMinutes, w.site, w.shells, w.calibreMm, w.celsius));
+            (w, v) ->
+                    new FireworksWish(w.start, v, w.finaleMinutes, w.site, w.shells, w.calibreMm, w.celsius, w.water));
     public static final Field<FireworksWish, Double> FINALE = Field.number(
             "FIREWORKS_FINALE",
             new Range("finale at its end", 0, 60, "min"),
             FireworksWish::finaleMinutes,
-            (w, v) -> new FireworksWish(w.start, w.minutes, v, w.site, w.shells, w.calibreMm, w.celsius));
+            (w, v) -> new FireworksWish(w.start, w.minutes, v, w.site, w.shells, w.calibreMm, w.celsius, w.water));
     public static final Field<FireworksWish, Double> DISTANCE = Field.number(
                     "FIREWORKS_DISTANCE",
                     DISTANCE_RANGE,
@@ -103,26 +109,46 @@ public record FireworksWish(
                     new Codec.Chosen<>(Shells.GREAT, "GREAT", "great show: 75 to 300 mm"),
                     new Codec.Chosen<>(Shells.OWN, "OWN", "largest as given beside")),
             FireworksWish::shells,
-            (w, v) -> new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, v, w.calibreMm, w.celsius));
+            (w, v) ->
+                    new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, v, w.calibreMm, w.celsius, w.water));
     public static final Field<FireworksWish, Double> CALIBRE = Field.number(
             "FIREWORKS_CALIBRE",
-            Burst.CALIBRE,
+            Calibre.RANGE,
             FireworksWish::calibreMm,
-            (w, v) -> new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, w.shells, v, w.celsius));
+            (w, v) -> new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, w.shells, v, w.celsius, w.water));
     public static final Field<FireworksWish, OptionalDouble> CELSIUS = Air.expected(
             "FIREWORKS_CELSIUS",
             FireworksWish::celsius,
-            (w, v) -> new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, w.shells, w.calibreMm, v));
+            (w, v) ->
+                    new FireworksWish(w.start, w.minutes, w.finaleMinutes, w.site, w.shells, w.calibreMm, v, w.water));
+
+    public static final Field<FireworksWish, Boolean> WATER = new Field<>(
+            "FIREWORKS_WATER",
+            "water before the show",
+            Codec.choice(
+                    "water before the show",
+                    new Codec.Chosen<>(false, "NO", "no water between"),
+                    new Codec.Chosen<>(true, "YES", "over water")),
+            FireworksWish::water,
+            (w, v) -> new FireworksWish(
+                    w.start, w.minutes, w.finaleMinutes, w.site, w.shells, w.calibreMm, w.celsius, v));
 
     public static final WishKind<FireworksWish> KIND = new WishKind<>(
             FireworksWish.class,
             new FireworksWish(
-                    LocalTime.of(22, 30), 20, 2, new Site(420, 180, 0), Shells.TOWN, 150, OptionalDouble.empty()),
-            List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, SHELLS, CALIBRE, CELSIUS));
+                    LocalTime.of(22, 30),
+                    20,
+                    2,
+                    new Site(420, 180, 0),
+                    Shells.TOWN,
+                    150,
+                    OptionalDouble.empty(),
+                    false),
+            List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, SHELLS, CALIBRE, CELSIUS, WATER));
 
     /** The same show launched elsewhere. */
     FireworksWish at(Site other) {
-        return new FireworksWish(start, minutes, finaleMinutes, other, shells, calibreMm, celsius);
+        return new FireworksWish(start, minutes, finaleMinutes, other, shells, calibreMm, celsius, water);
     }
 
     /** The same over an object of a place. */
@@ -143,9 +169,10 @@ public record FireworksWish(
                 Azimuth.ofDegrees(site.azimuthDegrees % 360),
                 site.metres,
                 site.aboveMetres,
-                new Burst(Math.min(shells.smallestMm, largest)),
-                new Burst(largest),
+                new Calibre(Math.min(shells.smallestMm, largest)),
+                new Calibre(largest),
                 Wish.minutes(finaleMinutes),
-                celsius.orElse(Air.ASSUMED_CELSIUS));
+                celsius.orElse(Air.ASSUMED_CELSIUS),
+                water);
     }
 }

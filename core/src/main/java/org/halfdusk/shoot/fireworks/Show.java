@@ -2,6 +2,8 @@ package org.halfdusk.shoot.fireworks;
 
 import java.time.Duration;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.show.Calibre;
+import org.halfdusk.show.Sound;
 
 /**
  * What is known of a show.
@@ -10,36 +12,25 @@ import org.halfdusk.angle.Azimuth;
  * @param aboveMetres height of the launching ground over the camera's
  * @param smallest and largest shells
  * @param finale at its end, at most its length
+ * @param water whether water lies between
  */
 public record Show(
         Azimuth azimuth,
         double distanceMetres,
         double aboveMetres,
-        Burst smallest,
-        Burst largest,
+        Calibre smallest,
+        Calibre largest,
         Duration finale,
-        double celsius) {
-    /** Seconds from launch to break: 1.5 s and 0.02 s per mm of calibre, as fuses are commonly cut†. */
-    private static final double FUSE_SECONDS = 1.5;
-
-    private static final double FUSE_SECONDS_PER_MM = 0.02;
-
-    /** How long stars burn after the break†. */
-    private static final double BURN_SECONDS = 1.2;
-
-    private static final double BURN_SECONDS_PER_MM = 0.008;
-
-    public static double breakSeconds(Burst shell) {
-        return FUSE_SECONDS + FUSE_SECONDS_PER_MM * shell.calibreMm();
-    }
-
-    public static double burnSeconds(Burst shell) {
-        return BURN_SECONDS + BURN_SECONDS_PER_MM * shell.calibreMm();
-    }
-
+        double celsius,
+        boolean water) {
     /** By how much the thump of the launch lags behind its flash, s. */
     public double soundLagSeconds() {
-        return Burst.soundLagSeconds(distanceMetres, celsius);
+        return lagSeconds(distanceMetres);
+    }
+
+    /** The same from another distance, in its air. */
+    public double lagSeconds(double metres) {
+        return Sound.lagSeconds(metres, celsius);
     }
 
     /** Altitude of the launching ground, degrees. */
@@ -48,26 +39,26 @@ public record Show(
     }
 
     /** Altitude of a break, degrees. */
-    public double breakDegrees(Burst shell) {
+    public double breakDegrees(Calibre shell) {
         return Math.toDegrees(Math.atan2(aboveMetres + shell.heightMetres(), distanceMetres));
     }
 
     /** Altitude of the top of the widest burst, degrees. */
-    public double topDegrees(Burst shell) {
+    public double topDegrees(Calibre shell) {
         return Math.toDegrees(
                 Math.atan2(aboveMetres + shell.heightMetres() + shell.mostWidthMetres() / 2, distanceMetres));
     }
 
     /** Angles that a burst fills from side to side: least and most. */
-    public double leastWidthDegrees(Burst shell) {
+    public double leastWidthDegrees(Calibre shell) {
         return width(shell, shell.leastWidthMetres());
     }
 
-    public double mostWidthDegrees(Burst shell) {
+    public double mostWidthDegrees(Calibre shell) {
         return width(shell, shell.mostWidthMetres());
     }
 
-    private double width(Burst shell, double metres) {
+    private double width(Calibre shell, double metres) {
         double away = Math.hypot(distanceMetres, aboveMetres + shell.heightMetres());
         return Math.toDegrees(2 * Math.atan(metres / 2 / away));
     }

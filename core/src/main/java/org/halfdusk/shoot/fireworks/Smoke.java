@@ -8,8 +8,9 @@ import org.halfdusk.weather.Spell;
  *
  * @param windMetresPerSecond the strongest while it lasts
  * @param acrossMetresPerSecond of it across the line of sight, to the right positive
+ * @param awayMetresPerSecond of it along the line of sight, away from the tripod positive
  */
-public record Smoke(Drift drift, double windMetresPerSecond, double acrossMetresPerSecond) {
+public record Smoke(Drift drift, double windMetresPerSecond, double acrossMetresPerSecond, double awayMetresPerSecond) {
     /** Smoke of a burst hides later ones for about so long†, s. */
     public static final double SECONDS = 30;
 
@@ -35,7 +36,7 @@ public record Smoke(Drift drift, double windMetresPerSecond, double acrossMetres
     public static Optional<Smoke> of(double showAzimuthDegrees, Spell weather) {
         double wind = weather.mostWindMetresPerSecond();
         if (wind < HANGS_METRES_PER_SECOND) {
-            return Optional.of(new Smoke(Drift.HANGS, wind, 0));
+            return Optional.of(new Smoke(Drift.HANGS, wind, 0, 0));
         }
         if (weather.windFromDegrees().isEmpty()) {
             return Optional.empty();
@@ -43,12 +44,13 @@ public record Smoke(Drift drift, double windMetresPerSecond, double acrossMetres
         double off = Math.IEEEremainder(weather.windFromDegrees().getAsDouble() - showAzimuthDegrees, 360);
         // What comes from the right goes to the left.
         double across = -wind * Math.sin(Math.toRadians(off));
+        double away = -wind * Math.cos(Math.toRadians(off));
         if (Math.abs(off) < ALONG_DEGREES) {
-            return Optional.of(new Smoke(Drift.TOWARDS_YOU, wind, across));
+            return Optional.of(new Smoke(Drift.TOWARDS_YOU, wind, across, away));
         }
         if (Math.abs(off) > 180 - ALONG_DEGREES) {
-            return Optional.of(new Smoke(Drift.AWAY, wind, across));
+            return Optional.of(new Smoke(Drift.AWAY, wind, across, away));
         }
-        return Optional.of(new Smoke(off > 0 ? Drift.LEFT : Drift.RIGHT, wind, across));
+        return Optional.of(new Smoke(off > 0 ? Drift.LEFT : Drift.RIGHT, wind, across, away));
     }
 }

@@ -19,8 +19,15 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.setting.ApertureReason;
 import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.show.Calibre;
+import org.halfdusk.show.CueSheet;
+import org.halfdusk.show.Display;
+import org.halfdusk.show.Sound;
+import org.halfdusk.show.Take;
+import org.halfdusk.show.practice.Exercise;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -73,7 +80,7 @@ class FireworksPlanTest {
         assertEquals(FNumber.of(11), plan.setting().fNumber());
         assertEquals(Iso.HUNDRED, plan.setting().iso());
         assertTrue(plan.fNumber(FireworksPlan.Scene.FINALE).compareTo(plan.fNumber(FireworksPlan.Scene.BREAK)) > 0);
-        assertTrue(plan.seconds(FireworksPlan.Scene.FINALE) < plan.seconds(FireworksPlan.Scene.SMOKE));
+        assertTrue(plan.seconds(FireworksPlan.Scene.FINALE) <= plan.seconds(FireworksPlan.Scene.SMOKE));
     }
 
     @ParameterizedTest
@@ -142,7 +149,7 @@ class FireworksPlanTest {
         FireworksPlan plan = usual();
         List<Block> blocks = plan.blocks();
         assertEquals(
-                List.of(Block.Kind.TOWN, Block.Kind.SHOW, Block.Kind.FINALE),
+                List.of(Block.Kind.TOWN, Block.Kind.TRIAL, Block.Kind.SHOW, Block.Kind.FINALE),
                 blocks.stream().map(Block::kind).toList());
         assertTrue(blocks.get(0).end().isBefore(plan.night().show().start()));
         assertFalse(blocks.get(2).end().isAfter(plan.night().show().end()));
@@ -158,31 +165,69 @@ class FireworksPlanTest {
         assertTrue(PLANNER.usualNight(isle(), AUGUST).score().total() > 80);
     }
 
-    /** Sparks stay inside their radius sideways, and sink: the later, the lower. */
+    /** The first bursts at f/8, f/11 and f/16, then the show; who has fixed an aperture tries none. */
     @Test
-    void sparksFlyOutAndSink() {
-        for (List<Sparks.Spot> way : Sparks.between(60, 0, 3)) {
-            Sparks.Spot last = way.get(way.size() - 1);
-            assertTrue(Math.abs(last.x()) <= 60);
-            assertTrue(last.y() < way.get(3).y() + 60);
-        }
-        double early = Sparks.between(60, 0, 1).stream()
-                .mapToDouble(w -> w.get(9).y())
-                .average()
-                .orElseThrow();
-        double late = Sparks.between(60, 0, 3).stream()
-                .mapToDouble(w -> w.get(9).y())
-                .average()
-                .orElseThrow();
-        assertTrue(late < early - 5);
+    void theFirstBurstsAreATrial() {
+        List<Block> blocks = usual().blocks();
+        Block trial = blocks.get(1);
+        assertEquals(Block.Kind.TRIAL, trial.kind());
+        assertEquals(
+                List.of("f/8", "f/11", "f/16"),
+                trial.frames().stream().map(f -> f.fNumber().label()).toList());
+        assertEquals(usual().night().show().start(), trial.start());
+        assertTrue(!blocks.get(2).start().isBefore(trial.end()));
+        Wishes fixed = new Wishes(
+                1,
+                Wishes.DEFAULT.isoSchool(),
+                java.util.OptionalDouble.empty(),
+                Optional.of(new FNumber(11)),
+                Optional.empty());
+        FireworksWish wish = FireworksWish.KIND.usual();
+        Plan plan = PLANNER.plan(isle(), PLANNER.night(isle(), AUGUST, wish), FORTY, Optional.empty(), fixed, wish);
+        assertTrue(plan.blocks().stream().noneMatch(b -> b.kind() == Block.Kind.TRIAL));
+    }
+
+    /** Counted on shells of 75 to 150 mm: 3.5 s hold most breaks whole; a village's smaller ones burn shorter, a great show's longer. */
+    @Test
+    void timesAreCountedOnAShowOfSuchShells() {
+        FireworksPlan town = usual();
+        FireworksPlan village = plan(FORTY, FireworksWish.SHELLS.read(FireworksWish.KIND.usual(), "VILLAGE"));
+        FireworksPlan great = plan(FORTY, FireworksWish.SHELLS.read(FireworksWish.KIND.usual(), "GREAT"));
+        assertEquals(3.5, town.body().seconds());
+        assertTrue(village.body().seconds() <= town.body().seconds());
+        assertTrue(great.body().seconds() >= town.body().seconds());
+        assertTrue(
+                town.body().kept() > 0.8 && town.body().frames() > 50,
+                () -> town.body().toString());
+        assertTrue(town.finale().orElseThrow().seconds() < town.body().seconds());
+        FireworksWish none = FireworksWish.FINALE.read(FireworksWish.KIND.usual(), "0");
+        assertEquals(Optional.empty(), plan(FORTY, none).finale());
+    }
+
+    /** The practice stands where the plan does: the same breaks, distance and sky, and takes frames as the plan's rig does. */
+    @Test
+    void practiceIsOfThePlan() {
+        FireworksPlan plan = usual();
+        Exercise exercise = Practice.exercise(plan, 3);
+        Display display = Practice.display(plan, exercise);
+        assertEquals(plan.night().show().duration().toSeconds(), display.sheet().seconds(), 1e-9);
+        assertEquals(display.sheet(), Practice.display(plan, exercise).sheet());
+        assertEquals(420, display.from().metres());
+        Take take = Practice.take(plan, CueSheet.Part.BODY);
+        assertEquals(plan.fNumber(FireworksPlan.Scene.BREAK), take.fNumber());
+        assertEquals(plan.framing(), take.framing());
+        Display bare = Practice.display(plan, new Exercise(3, Optional.empty(), Exercise.Smoke.NONE, false, 900));
+        assertTrue(bare.sheet().of(CueSheet.Part.FINALE).isEmpty());
+        assertEquals(0, bare.drift().thickness());
+        assertEquals(900, bare.from().metres());
     }
 
     /** A fuse is cut to 1.5 s and 0.02 s per mm; stars burn 1.2 s and 0.008 s per mm: 75 mm breaks after 3.0 s and burns 1.8 s. */
     @Test
     void fuseAndBurningTime() {
-        assertEquals(3.0, Show.breakSeconds(new Burst(75)), 1e-9);
-        assertEquals(1.8, Show.burnSeconds(new Burst(75)), 1e-9);
-        assertEquals(7.5, Show.breakSeconds(new Burst(300)), 1e-9);
+        assertEquals(3.0, new Calibre(75).breakSeconds(), 1e-9);
+        assertEquals(1.8, new Calibre(75).burnSeconds(), 1e-9);
+        assertEquals(7.5, new Calibre(300).breakSeconds(), 1e-9);
     }
 
     /**
@@ -212,12 +257,12 @@ class FireworksPlanTest {
     /** 75 mm: about 90 m high, 41 to 80 m wide; 600 m away the thump is 1.76 s late at 15 °C. */
     @Test
     void aShellOf75Millimetres() {
-        Burst burst = new Burst(75);
+        Calibre burst = new Calibre(75);
         assertEquals(90, burst.heightMetres(), 1e-9);
         assertEquals(41, burst.leastWidthMetres(), 0.6);
         assertEquals(82, burst.mostWidthMetres(), 2.6);
-        assertEquals(1.76, Burst.soundLagSeconds(600, 15), 0.005);
+        assertEquals(1.76, Sound.lagSeconds(600, 15), 0.005);
         assertEquals(63, burst.separationMetres(), 0.1);
-        assertThrows(IllegalArgumentException.class, () -> new Burst(Double.NaN));
+        assertThrows(IllegalArgumentException.class, () -> new Calibre(Double.NaN));
     }
 }

@@ -2,29 +2,35 @@ package org.halfdusk.web.fireworks;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.shoot.fireworks.Burst;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
+import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.shoot.fireworks.Show;
-import org.halfdusk.shoot.fireworks.Sparks;
+import org.halfdusk.show.Calibre;
+import org.halfdusk.show.CueSheet;
+import org.halfdusk.show.Development;
+import org.halfdusk.show.Display;
+import org.halfdusk.show.ShellKind;
+import org.halfdusk.show.Shutter;
+import org.halfdusk.show.Take;
+import org.halfdusk.show.practice.Exercise;
+import org.halfdusk.show.practice.Judgement;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Recorded;
 
 /** One break with the shutter open for several times; and one shell by eye and by ear. */
 public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
-    private static final double WIDTH = 196;
-    private static final double HEIGHT = 250;
-    private static final double GROUND = 226;
-    private static final double MIDDLE = WIDTH / 2;
-
-    /** A second shell follows so long after the first, s†. */
-    private static final double NEXT_SHELL_SECONDS = 2.2;
-
-    /** @param chosen the time that is recommended */
-    public record Panel(String time, String note, boolean chosen, List<Fire> fires, String words) {}
-
-    /** One shell in a panel. @param climb its rising spark; empty where the shutter opened later */
-    public record Fire(String climb, List<String> sparks, String colour) {}
+    /**
+     * A frame of one time.
+     *
+     * @param note what it comes to
+     * @param chosen the time that is recommended
+     * @param query of its picture, after the address of the shoot's practice
+     */
+    public record Panel(String time, String note, String tone, boolean chosen, String query, String words) {}
 
     /**
      * Times along a line of seconds.
@@ -45,79 +51,86 @@ public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
 
     public record Tick(String x, String text) {}
 
+    /** Times that are compared with the recommended one, s. */
+    private static final List<Double> COMPARED = List.of(1.0, 2.5, 4.0, 6.0, 15.0);
+
+    /** Cells of a frame that is only judged. */
+    private static final int JUDGED_CELLS = 96;
+
+    /** The number of the show that frames are taken from. */
+    private static final int SHOW = 1;
+
     static BreakPicture of(FireworksPlan plan, Theme theme) {
         double chosen = plan.setting().shutter().realSeconds();
-        List<Panel> panels = new ArrayList<>();
-        panels.add(panel(plan, 1, "break only", false, theme));
-        panels.add(panel(plan, 2, "in smoke", false, theme));
-        panels.add(panel(plan, chosen, "climb and break", true, theme));
-        panels.add(panel(plan, 10, "bursts pile up", false, theme));
+        Exercise exercise = exercise(plan);
+        Display display = Practice.display(plan, exercise);
+        double open = opened(display.sheet());
+        List<Panel> panels = Stream.concat(COMPARED.stream(), Stream.of(chosen))
+                .sorted()
+                .distinct()
+                .map(s -> panel(plan, display, new Shutter(open, open + s), s == chosen, theme))
+                .toList();
         return new BreakPicture(
                 "opened on the climb, " + plan.setting().fNumber().label() + " ISO "
-                        + plan.setting().iso(),
+                        + plan.setting().iso() + ", as this rig would record a simulated show",
                 panels,
                 ear(plan));
     }
 
-    private static Panel panel(FireworksPlan plan, double seconds, String note, boolean chosen, Theme theme) {
-        Burst shell = plan.show().largest();
-        double burn = Show.burnSeconds(shell);
-        double unit = 78 / (shell.mostWidthMetres() / 2);
-        double climb = Math.max(0, Math.min(FireworksPlan.CLIMB_SECONDS, seconds - 0.55 * burn));
-        List<Fire> fires = new ArrayList<>();
-        String[] colours = {"#f0796a", "#f2d58c", "#8fb4ff", "#9fe0b8", "#f6e7c8"};
-        double[][] places = {{0, 92}, {34, 74}, {-36, 108}, {20, 128}, {-18, 66}};
-        double left = seconds - climb;
-        for (int i = 0; i < places.length && left > 0.3; i++) {
-            double x = MIDDLE + places[i][0];
-            double y = places[i][1];
-            String way = i > 0 || climb > 0.05
-                    ? "M" + Numbers.tenths(x) + " " + Numbers.tenths(i > 0 ? GROUND : y + climbHeight(climb, shell, y))
-                            + "L" + Numbers.tenths(x) + " " + Numbers.tenths(y)
-                    : "";
-            fires.add(new Fire(
-                    way,
-                    paths(Sparks.between(shell.mostWidthMetres() / 2.6, 0.04, Math.min(left, burn)), x, y, unit),
-                    theme.colour(colours[i])));
-            left -= NEXT_SHELL_SECONDS;
-        }
-        String time = Words.plain(seconds) + " s";
+    /** Clear air: what a time does is to be seen, not what smoke does. */
+    private static Exercise exercise(FireworksPlan plan) {
+        return new Exercise(
+                SHOW, Optional.empty(), Exercise.Smoke.NONE, true, plan.show().distanceMetres());
+    }
+
+    /** The frame of the planned time. */
+    static Recorded recorded(FireworksPlan plan) {
+        Display display = Practice.display(plan, exercise(plan));
+        double open = opened(display.sheet());
+        Shutter shutter = new Shutter(open, open + plan.setting().shutter().realSeconds());
+        return new Recorded(
+                "/practice/frame.png" + query(shutter, "720"),
+                plan.setting().shutter().label() + " of a simulated show as this rig would record it, "
+                        + plan.setting().fNumber().label() + " ISO "
+                        + plan.setting().iso());
+    }
+
+    private static String query(Shutter shutter, String cells) {
+        return "?show=" + SHOW + "&smoke=" + Exercise.Smoke.NONE + "&open=" + Words.plain(shutter.open()) + "&close="
+                + Words.plain(shutter.close()) + "&cells=" + cells;
+    }
+
+    /** The end of the climb of the first large break when the show is under way. */
+    private static double opened(CueSheet sheet) {
+        return sheet.cues().stream()
+                .filter(c -> c.kind() == ShellKind.PEONY && sheet.part(c.seconds()) == CueSheet.Part.BODY)
+                .findFirst()
+                .or(() -> sheet.cues().stream().filter(c -> c.kind().breaks()).findFirst())
+                .map(c -> Math.max(0, c.breakSeconds() - FireworksPlan.CLIMB_SECONDS))
+                .orElse(0.0);
+    }
+
+    private static Panel panel(FireworksPlan plan, Display display, Shutter shutter, boolean chosen, Theme theme) {
+        Take take = Practice.take(plan, display.sheet().part(shutter.open()));
+        double white = Development.of(display, shutter, take, JUDGED_CELLS).whiteShare();
+        Judgement judgement = Judgement.of(display, shutter, white);
+        String time = Words.plain(shutter.seconds()) + " s";
+        String note = VerdictWords.name(judgement.verdict());
         return new Panel(
                 time,
                 note,
+                VerdictWords.tone(judgement.verdict()),
                 chosen,
-                fires,
-                time + ": " + fires.size() + (fires.size() == 1 ? " break" : " breaks") + " on one frame, " + note
-                        + ".");
-    }
-
-    /** How far below the break the spark was when the shutter opened, in the drawing. */
-    private static double climbHeight(double climb, Burst shell, double y) {
-        return (GROUND - y) * Math.min(1, climb / Show.breakSeconds(shell));
-    }
-
-    /** Paths of sparks about a place of a drawing. @param unit drawing units for a metre */
-    static List<String> paths(List<List<Sparks.Spot>> ways, double x, double y, double unit) {
-        List<String> paths = new ArrayList<>();
-        for (List<Sparks.Spot> way : ways) {
-            StringBuilder path = new StringBuilder();
-            for (Sparks.Spot s : way) {
-                path.append(path.length() == 0 ? 'M' : 'L')
-                        .append(Numbers.tenths(x + s.x() * unit))
-                        .append(' ')
-                        .append(Numbers.tenths(y - s.y() * unit));
-            }
-            paths.add(path.toString());
-        }
-        return paths;
+                query(shutter, "360") + "&theme=" + theme.attribute(),
+                time + ": " + Words.count(judgement.breaks(), "break") + " on one frame. " + note + ".");
     }
 
     private static Ear ear(FireworksPlan plan) {
         Show show = plan.show();
-        Burst shell = show.largest();
+        Calibre shell = show.largest();
         double thump = show.soundLagSeconds();
-        double breaks = Show.breakSeconds(shell);
-        double last = breaks + Show.burnSeconds(shell);
+        double breaks = shell.breakSeconds();
+        double last = breaks + shell.burnSeconds();
         double open = Math.max(0, breaks - FireworksPlan.CLIMB_SECONDS);
         double close = Math.max(open + 0.5, open + plan.setting().shutter().realSeconds());
         double longest = Math.max(Math.max(last, thump), close) + 0.6;

@@ -5,11 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.Projection;
-import org.halfdusk.shoot.fireworks.Burst;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Smoke;
-import org.halfdusk.shoot.fireworks.Sparks;
+import org.halfdusk.show.Calibre;
+import org.halfdusk.show.Cue;
+import org.halfdusk.show.ShellKind;
+import org.halfdusk.show.Spark;
+import org.halfdusk.show.Tint;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Scene;
@@ -18,9 +21,17 @@ import org.halfdusk.web.layout.Words;
 /**
  * The frame with the smallest and the largest shell to scale: where they break, how far they open at the least and at the
  * most.
+ *
+ * @param onMap query of the map about the place
  */
 public record BurstsPicture(
-        String viewBox, Scene.Box frame, List<Shell> shells, Ground ground, String caption, String words) {
+        String viewBox,
+        Scene.Box frame,
+        List<Shell> shells,
+        Ground ground,
+        String caption,
+        String words,
+        String onMap) {
     /**
      * @param sparks paths of its stars
      * @param most radius of the widest opening
@@ -44,7 +55,7 @@ public record BurstsPicture(
         View v = new View(scene, plan.smoke());
         Show show = plan.show();
         List<Shell> shells = new ArrayList<>();
-        boolean two = show.smallest().calibreMm() < show.largest().calibreMm();
+        boolean two = show.smallest().mm() < show.largest().mm();
         if (two) {
             v.shell(show, show.smallest(), -1).ifPresent(shells::add);
         }
@@ -63,12 +74,16 @@ public record BurstsPicture(
                                 : ""),
                 "The largest shell breaks " + Words.degrees(show.breakDegrees(show.largest())) + " up and opens "
                         + Words.degrees(show.leastWidthDegrees(show.largest())) + " to "
-                        + Words.degrees(show.mostWidthDegrees(show.largest())) + " wide.");
+                        + Words.degrees(show.mostWidthDegrees(show.largest())) + " wide.",
+                "lat=" + plan.place().observer().latitudeDegrees() + "&lon="
+                        + plan.place().observer().longitudeDegrees() + "&zoom=15");
     }
+
+    private static final int STEPS = 9;
 
     private record View(Scene scene, Optional<Smoke> smoke) {
         /** @param side −1 left, 1 right of the middle, by the width of the largest shell */
-        Optional<Shell> shell(Show show, Burst shell, int side) {
+        Optional<Shell> shell(Show show, Calibre shell, int side) {
             double away = side * show.mostWidthDegrees(show.largest()) * 0.42;
             double degrees = ((show.azimuth().degrees() + away) % 360 + 360) % 360;
             Azimuth azimuth = Azimuth.ofDegrees(degrees);
@@ -88,21 +103,34 @@ public record BurstsPicture(
                     Numbers.tenths(scene.y(foot.get().y())),
                     Numbers.tenths(least),
                     Numbers.tenths(most),
-                    BreakPicture.paths(
-                            Sparks.between(
-                                    (shell.leastWidthMetres() + shell.mostWidthMetres()) / 4,
-                                    0.05,
-                                    Show.burnSeconds(shell)),
-                            x,
-                            y,
-                            unit),
+                    strokes(shell, x, y, unit),
                     smoke.map(m -> "M" + Numbers.tenths(x) + " " + Numbers.tenths(y) + "h"
                                     + Numbers.tenths(m.acrossMetresPerSecond() * Smoke.SECONDS * unit))
                             .orElse(""),
-                    Words.plain(shell.calibreMm()) + " mm: " + Math.round(shell.heightMetres()) + " m, "
+                    Words.plain(shell.mm()) + " mm: " + Math.round(shell.heightMetres()) + " m, "
                             + Words.degrees(show.breakDegrees(shell)),
                     Numbers.tenths(Math.max(8, Math.min(Scene.WIDTH - 8, x + (side < 0 ? -1 : 1) * (most + 8)))),
                     side < 0 ? "end" : "start"));
+        }
+
+        /** What the stars of a peony draw. @param unit drawing units for a metre */
+        private static List<String> strokes(Calibre shell, double x, double y, double unit) {
+            Cue cue = new Cue(0, ShellKind.PEONY, shell, Tint.GOLD, 0, 0);
+            Spark.Point middle = cue.breakPoint();
+            List<String> paths = new ArrayList<>();
+            for (Spark star : cue.stars()) {
+                StringBuilder path = new StringBuilder();
+                for (int i = 0; i <= STEPS; i++) {
+                    double t = star.born() + (star.dies() - star.born()) * i / STEPS;
+                    Spark.Point at = star.at(t, Spark.Point.GROUND);
+                    path.append(i == 0 ? 'M' : 'L')
+                            .append(Numbers.tenths(x + (at.x() - middle.x()) * unit))
+                            .append(' ')
+                            .append(Numbers.tenths(y - (at.y() - middle.y()) * unit));
+                }
+                paths.add(path.toString());
+            }
+            return paths;
         }
     }
 }

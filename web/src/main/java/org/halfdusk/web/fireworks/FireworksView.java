@@ -4,15 +4,17 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.fireworks.Burst;
 import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Smoke;
+import org.halfdusk.show.Calibre;
+import org.halfdusk.show.practice.FrameTimes;
 import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
@@ -27,6 +29,7 @@ import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.Recorded;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.SubjectView;
 import org.halfdusk.web.subject.Table;
@@ -58,6 +61,16 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     @Override
     public String shown(FireworksPlan plan) {
         return "the show";
+    }
+
+    @Override
+    public Optional<Recorded> recorded(FireworksPlan plan) {
+        return Optional.of(BreakPicture.recorded(plan.at(plan.night().show().start())));
+    }
+
+    @Override
+    public String practice() {
+        return "Practise on a simulated show";
     }
 
     @Override
@@ -153,11 +166,11 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     @Override
     public Optional<Banner> banner(FireworksPlan plan) {
         Show show = plan.show();
-        String shells = show.smallest().calibreMm() == show.largest().calibreMm()
-                ? Words.plain(show.largest().calibreMm()) + " mm shells"
-                : Words.plain(show.smallest().calibreMm()) + " to "
-                        + Words.plain(show.largest().calibreMm()) + " mm shells";
-        String usual = show.smallest().calibreMm() == show.largest().calibreMm()
+        String shells = show.smallest().mm() == show.largest().mm()
+                ? Words.plain(show.largest().mm()) + " mm shells"
+                : Words.plain(show.smallest().mm()) + " to "
+                        + Words.plain(show.largest().mm()) + " mm shells";
+        String usual = show.smallest().mm() == show.largest().mm()
                 ? Words.metres(show.largest().separationMetres())
                 : Math.round(show.smallest().separationMetres()) + " to "
                         + Words.metres(show.largest().separationMetres());
@@ -229,13 +242,13 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
     }
 
     private static List<Table.Row> shells(Show show) {
-        List<Burst> all = show.smallest().calibreMm() == show.largest().calibreMm()
+        List<Calibre> all = show.smallest().mm() == show.largest().mm()
                 ? List.of(show.largest())
                 : List.of(show.smallest(), show.largest());
         return all.stream()
                 .map(b -> Table.Row.of(
                         false,
-                        Words.plain(b.calibreMm()) + " mm",
+                        Words.plain(b.mm()) + " mm",
                         Words.metres(b.heightMetres()),
                         Words.degrees(show.breakDegrees(b)),
                         Words.metres(b.leastWidthMetres()) + " to " + Words.metres(b.mostWidthMetres()),
@@ -299,14 +312,11 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
 
     /** Brightness is set by aperture and ISO, so the first bursts are the test. */
     private static Because brightness(FireworksPlan plan) {
-        FNumber n = plan.setting().fNumber();
         return new Because(
                 "First bursts as a trial",
                 "trial",
-                "Take the first three at "
-                        + n.stoppedDown(-1).nearest(plan.rig().apertures()).label() + ", " + n.label() + " and "
-                        + n.stoppedDown(1).nearest(plan.rig().apertures()).label()
-                        + ", look at their colour magnified, and keep the widest whose stars are not white. Longer times only draw "
+                "Take the first at " + plan.tried().stream().map(FNumber::label).collect(Collectors.joining(", "))
+                        + ", as the programme has them, look at their colour magnified, and keep the widest whose stars are not white. Longer times only draw "
                         + "more of the path.");
     }
 
@@ -349,13 +359,23 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
         String label = plan.setting().shutter().label();
         String reason = plan.wishes().pinnedSeconds().isPresent()
                 ? "You fixed it."
-                : "The last " + Words.tenths(FireworksPlan.CLIMB_SECONDS) + " s of the climb and the "
-                        + Words.tenths(Show.burnSeconds(plan.show().largest()))
-                        + " s that stars of the largest shell burn. Over 10 s bursts pile up.";
+                : counted(plan) + " Over 10 s bursts pile up.";
         return new Because(
                 "Why " + label + (plan.rig().camera().bulb() ? " on bulb" : ""),
                 label,
                 reason + (plan.rig().camera().bulb() ? " By hand with a release, not by the dial." : ""));
+    }
+
+    private static String counted(FireworksPlan plan) {
+        FrameTimes body = plan.body();
+        return body.frames() == 0
+                ? "The last " + Words.tenths(FireworksPlan.CLIMB_SECONDS) + " s of the climb and the "
+                        + Words.tenths(plan.show().largest().burnSeconds())
+                        + " s that stars of the largest shell burn."
+                : "Opened " + Words.tenths(FireworksPlan.CLIMB_SECONDS)
+                        + " s before each break of a simulated show of such"
+                        + " shells, it keeps " + Words.percent(body.kept()) + " of " + body.frames()
+                        + " frames with a whole break and at most two on it; longer keeps hardly more and gathers smoke.";
     }
 
     private static List<Table.Row> scenes(FireworksPlan plan) {

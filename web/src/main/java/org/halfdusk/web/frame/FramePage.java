@@ -19,6 +19,7 @@ import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.Recorded;
 import org.halfdusk.web.subject.Table;
 
 /**
@@ -49,6 +50,7 @@ record FramePage(
         MarksPart marks,
         PanoramaPart panorama,
         Optional<PolePicture> pole,
+        Optional<Recorded> recorded,
         boolean trails) {
     /**
      * What the canvas is told of the frame.
@@ -116,6 +118,7 @@ record FramePage(
                 plan.traits().byDay()
                         ? Optional.empty()
                         : Optional.of(PolePicture.of(plan.night().sky(), open.at())),
+                open.subject().recorded(plan),
                 open.subject().drawnAsTrails());
     }
 

@@ -35,6 +35,7 @@ class MapController {
             @RequestParam Optional<Double> lat,
             @RequestParam Optional<Double> lon,
             @RequestParam Optional<Integer> zoom,
+            @RequestParam Map<String, String> query,
             Model model) {
         Optional<Kept<Place>> chosen = placeId.map(this::place);
         MapView view = view(chosen, lat, lon, zoom);
@@ -43,9 +44,13 @@ class MapController {
                 .orElseGet(() -> sheets.tonight(c.it())));
         Optional<Directions> directions = chosen.map(c -> sheets.directions(c.it(), date.orElseThrow(), hour));
         String rest = chosen.map(c -> "&place=" + c.id() + "&night=" + date.orElseThrow() + "&hour="
-                        + URLEncoder.encode(directions.orElseThrow().hour(), StandardCharsets.UTF_8))
-                .orElse("");
-        MapPicture sheet = sheets.draw(view, chosen, directions, Map.of());
+                                + URLEncoder.encode(directions.orElseThrow().hour(), StandardCharsets.UTF_8))
+                        .orElse("")
+                + (query.containsKey("show")
+                        ? "&show=" + URLEncoder.encode(query.getOrDefault("show", ""), StandardCharsets.UTF_8)
+                        : "");
+        model.addAttribute("laid", sheets.words(query));
+        MapPicture sheet = sheets.draw(view, chosen, directions, query);
         model.addAttribute("sheet", sheet);
         model.addAttribute("hour", directions.map(Directions::hour).orElse(""));
         model.addAttribute(

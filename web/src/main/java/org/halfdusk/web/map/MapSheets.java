@@ -62,6 +62,15 @@ public class MapSheets {
         return MapPicture.of(view, places.list(), chosen, directions, own);
     }
 
+    /** What is said of what is laid over for a query. */
+    String words(Map<String, String> query) {
+        return overlays.stream()
+                .map(o -> o.words(query))
+                .filter(w -> !w.isEmpty())
+                .findFirst()
+                .orElse("");
+    }
+
     /** For the page of a place: the map about it, without directions. */
     public MapPicture about(Optional<Kept<Place>> chosen) {
         return draw(usual(chosen), chosen, Optional.empty(), Map.of());

@@ -83,6 +83,7 @@ class RunPages implements StepPages {
                         .filter(n -> n.kind().equals(RunEntry.Kind.NOTE.name()))
                         .toList(),
                 open.rig(),
+                open.subject().view().practice(),
                 result.errors());
     }
 

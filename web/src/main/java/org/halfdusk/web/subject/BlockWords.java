@@ -20,6 +20,7 @@ public final class BlockWords {
             case HEADLIGHTS -> "Waiting for headlights";
             case DARK_FRAME -> "Cap on: dark frame";
             case TOWN -> "The town alone";
+            case TRIAL -> "Trial of apertures, on the first bursts";
             case SHOW -> "Show, on each climbing spark";
             case FINALE -> "Finale";
             case FULL_MOON -> "Full moon";

@@ -80,6 +80,16 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
         return List.of();
     }
 
+    /** A frame as the rig would record it; nothing where none can be foreseen. */
+    default Optional<Recorded> recorded(P plan) {
+        return Optional.empty();
+    }
+
+    /** How a link to practise it is called; empty where there is nothing to practise on. */
+    default String practice() {
+        return "";
+    }
+
     default List<Contact> contacts(N night) {
         return List.of();
     }

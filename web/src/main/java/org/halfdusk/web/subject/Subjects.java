@@ -94,6 +94,10 @@ public class Subjects {
             return view.weather(plan(plan), spell);
         }
 
+        public Optional<Recorded> recorded(Plan plan) {
+            return view.recorded(plan(plan));
+        }
+
         public String date() {
             return view.dateWords(night);
         }

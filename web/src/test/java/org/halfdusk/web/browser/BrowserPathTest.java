@@ -544,6 +544,7 @@ class BrowserPathTest {
                 "/map?place=1",
                 "/shoots/7/pack",
                 "/shoots/7/rig2/expose",
+                "/shoots/2/practice",
                 "/settings",
                 "/search?q=light",
                 "/kit",
@@ -599,6 +600,7 @@ class BrowserPathTest {
                 "/shoots/1/frame",
                 "/shoots/1/sequence/card",
                 "/shoots/7/pack",
+                "/shoots/2/practice",
                 "/kit/cameras/1"
             })
     void fieldStaysWithinTheRedChannel(String path) throws IOException {

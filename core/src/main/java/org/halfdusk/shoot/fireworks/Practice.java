@@ -1,0 +1,109 @@
+package org.halfdusk.shoot.fireworks;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+import org.halfdusk.angle.Altitude;
+import org.halfdusk.ephemeris.Body;
+import org.halfdusk.light.SkyLight;
+import org.halfdusk.show.Backdrop;
+import org.halfdusk.show.Choreographer;
+import org.halfdusk.show.CueSheet;
+import org.halfdusk.show.Display;
+import org.halfdusk.show.Drift;
+import org.halfdusk.show.Spark;
+import org.halfdusk.show.Take;
+import org.halfdusk.show.Viewpoint;
+import org.halfdusk.show.practice.Exercise;
+import org.halfdusk.sky.HorizontalPosition;
+
+/** A made-up or written show in the place of the planned one: to practise on, and to see what its frames will be like. */
+public final class Practice {
+    /** Wind where none is forecast: light air from the left†, m/s. */
+    private static final Spark.Point LIGHT_AIR = new Spark.Point(1.5, 0, 0.3);
+
+    /** Altitudes at which the sky behind is asked for, degrees. */
+    private static final double[] ALTITUDES = {0.5, 3, 8, 15, 30, 50, 70, 90};
+
+    /** The full Moon's face above the air, and what the air leaves of it†, cd/m². */
+    private static final double MOON_LUMINANCE = 4800;
+
+    private static final double MOON_THROUGH_AIR = 0.6;
+    private static final double MOON_RADIUS_DEGREES = 0.26;
+
+    /** Lit windows behind a town's show†. */
+    private static final int WINDOWS = 140;
+
+    private Practice() {}
+
+    /** As a plan has it: its distance, its finale, usual smoke. */
+    public static Exercise exercise(FireworksPlan plan, long seed) {
+        return new Exercise(
+                seed, Optional.empty(), Exercise.Smoke.THIN, true, plan.show().distanceMetres());
+    }
+
+    /** What is fired of a exercise. */
+    private static CueSheet sheet(FireworksPlan plan, Exercise exercise) {
+        Choreographer planned =
+                FireworksPlan.choreographer(plan.show(), plan.night().show().duration());
+        Choreographer asked = new Choreographer(
+                planned.smallest(),
+                planned.largest(),
+                planned.seconds(),
+                exercise.finale() ? planned.finaleSeconds() : 0);
+        return exercise.typed().orElseGet(() -> asked.made(exercise.seed()));
+    }
+
+    /** A exercise over the plan's place, in its night. */
+    public static Display display(FireworksPlan plan, Exercise exercise) {
+        Show show = plan.show();
+        Spark.Point wind = plan.smoke()
+                .map(s -> new Spark.Point(s.acrossMetresPerSecond(), 0, s.awayMetresPerSecond()))
+                .orElse(LIGHT_AIR);
+        return new Display(
+                sheet(plan, exercise),
+                new Viewpoint(show.azimuth(), exercise.metres(), show.aboveMetres()),
+                new Drift(wind, exercise.smoke().thickness()),
+                backdrop(plan));
+    }
+
+    private static Backdrop backdrop(FireworksPlan plan) {
+        Instant middle = plan.night().show().middle();
+        SkyLight.At light = plan.night().light().at(middle);
+        List<Backdrop.Glow> sky = DoubleStream.of(ALTITUDES)
+                .mapToObj(a -> new Backdrop.Glow(
+                        a,
+                        light.towards(new HorizontalPosition(
+                                                Altitude.ofDegrees(a),
+                                                plan.show().azimuth(),
+                                                1)
+                                        .direction())
+                                .total()
+                                .luminance()))
+                .toList();
+        HorizontalPosition moon = plan.night().sky().at(Body.MOON, middle);
+        double lit = plan.night().night().moonPhase().illuminatedFraction();
+        return new Backdrop(
+                sky,
+                moon.altitude().degrees() < 0
+                        ? Optional.empty()
+                        : Optional.of(
+                                new Backdrop.Moon(moon, MOON_RADIUS_DEGREES, MOON_LUMINANCE * MOON_THROUGH_AIR * lit)),
+                plan.place().skyline(),
+                plan.show().water(),
+                WINDOWS);
+    }
+
+    /** How the plan's rig takes a frame in a part of the show. */
+    public static Take take(FireworksPlan plan, CueSheet.Part part) {
+        return new Take(
+                plan.rig(),
+                plan.framing(),
+                plan.fNumber(part == CueSheet.Part.FINALE ? FireworksPlan.Scene.FINALE : FireworksPlan.Scene.BREAK),
+                plan.iso(),
+                plan.wishes().limits().filterMagnitudes() / STOP_MAGNITUDES);
+    }
+
+    private static final double STOP_MAGNITUDES = 2.5 * Math.log10(2);
+}

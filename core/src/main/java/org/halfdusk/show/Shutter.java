@@ -1,0 +1,22 @@
+package org.halfdusk.show;
+
+/**
+ * A shutter open over a part of a show.
+ *
+ * @param open seconds of the show
+ * @param close after that, at most 600 s later
+ */
+public record Shutter(double open, double close) {
+    public static final double LONGEST_SECONDS = 600;
+
+    public Shutter {
+        if (!(close > open && close - open <= LONGEST_SECONDS)) {
+            throw new IllegalArgumentException("a shutter open from " + open + " to " + close
+                    + " s of the show: more than 0 and at most 600 s are allowed");
+        }
+    }
+
+    public double seconds() {
+        return close - open;
+    }
+}
