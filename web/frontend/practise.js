@@ -212,7 +212,6 @@
   const frame = (time) => {
     const step = Math.min(0.1, (time - last) / 1000);
     last = time;
-    const began = performance.now();
     if (playing) {
       const was = now;
       now += step * pace();
@@ -226,7 +225,6 @@
       }
       draw();
     }
-    root.dataset.spent = Math.max(Number(root.dataset.spent || 0) * 0.99, performance.now() - began).toFixed(2);
     if (playing && root.isConnected) requestAnimationFrame(frame);
   };
   const play = () => {

@@ -27,7 +27,7 @@ public record Cue(double seconds, ShellKind kind, Calibre calibre, Tint tint, do
     private static final double LIGHT_POWER = 1.5;
 
     /** The climbing spark against one star†. */
-    private static final double CLIMBING_SHARE = 0.09;
+    private static final double CLIMBING_SHARE = 0.2;
 
     /** Embers glow behind the climbing spark for so long†, s. */
     private static final double CLIMBING_AFTERGLOW_SECONDS = 0.25;

@@ -4,8 +4,10 @@ package org.halfdusk.show;
  * A frame as its camera records it: linear light by cell, 1 where a channel is full, rows from the top.
  *
  * @param channels red, green, blue, each of width × height
+ * @param strokes share of full that strokes have on the sensor in their strongest channel, averaged over their length; more than 1 where
+ *     they clip, 0 without any
  */
-public record Developed(int width, int height, float[][] channels) {
+public record Developed(int width, int height, float[][] channels, double strokes) {
     /** A cell counts as lit from this share of full on, some two stops over what a black sky gives†. */
     private static final float LIT = 0.12f;
 
@@ -46,15 +48,9 @@ public record Developed(int width, int height, float[][] channels) {
         return lit == 0 ? 0 : (double) white / lit;
     }
 
-    /** Stops from the brightest cell's strongest channel to full: positive for room above it; without end in blackness. */
+    /** Stops from strokes to full: positive for room above them; without end in blackness. */
     public double headroomStops() {
-        float most = 0;
-        for (float[] channel : channels) {
-            for (float v : channel) {
-                most = Math.max(most, v);
-            }
-        }
-        return -Math.log(most) / Math.log(2);
+        return -Math.log(strokes) / Math.log(2);
     }
 
     /** The lightest of two frames of one size, cell by cell. */
@@ -69,6 +65,6 @@ public record Developed(int width, int height, float[][] channels) {
                 both[c][i] = Math.max(channels[c][i], other.channels[c][i]);
             }
         }
-        return new Developed(width, height, both);
+        return new Developed(width, height, both, Math.max(strokes, other.strokes));
     }
 }

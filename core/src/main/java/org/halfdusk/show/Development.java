@@ -66,6 +66,8 @@ public final class Development {
     private final double cosRoll;
     private final double sinRoll;
     private final float[][] light;
+    private double stroked;
+    private double drawn;
 
     private Development(Display display, Shutter shutter, Take take, int longest) {
         this.display = display;
@@ -99,7 +101,7 @@ public final class Development {
         d.behind();
         d.smoke();
         d.sparks();
-        return new Developed(d.width, d.height, d.light);
+        return new Developed(d.width, d.height, d.light, d.drawn == 0 ? 0 : d.stroked / d.drawn);
     }
 
     /** A place in the picture, cells from its upper left corner. */
@@ -346,9 +348,12 @@ public final class Development {
         Tint tint = spark.tint();
         double d = display.from().distance(middle);
         double w = strokeMm(d, spark.flameMetres());
-        double long_ = Math.max(w, a.distance(b) * cellMm);
+        double length = Math.max(w, a.distance(b) * cellMm);
         if (near(a) || near(b)) {
-            laid(a, b, w, share(candelaSeconds / (d * d), w * long_), tint.red(), tint.green(), tint.blue());
+            double share = share(candelaSeconds / (d * d), w * length);
+            stroked += share * length;
+            drawn += length;
+            laid(a, b, w, share, tint.red(), tint.green(), tint.blue());
         }
         if (display.behind().water()) {
             mirrored(middle, w, candelaSeconds, tint.red(), tint.green(), tint.blue());

@@ -232,10 +232,10 @@ class DevelopmentTest {
 
     @Test
     void framesGoTogetherByTheirLightest() {
-        Developed a = new Developed(2, 1, new float[][] {{0.1f, 0.5f}, {0, 0}, {1, 0}});
-        Developed b = new Developed(2, 1, new float[][] {{0.3f, 0.2f}, {0, 0.1f}, {0, 0}});
+        Developed a = new Developed(2, 1, new float[][] {{0.1f, 0.5f}, {0, 0}, {1, 0}}, 1);
+        Developed b = new Developed(2, 1, new float[][] {{0.3f, 0.2f}, {0, 0.1f}, {0, 0}}, 0.3);
         assertArrayEquals(new float[] {0.3f, 0.5f}, a.lightest(b).channels()[0]);
-        Developed other = new Developed(1, 1, new float[3][1]);
+        Developed other = new Developed(1, 1, new float[3][1], 0);
         assertThrows(IllegalArgumentException.class, () -> a.lightest(other));
     }
 

@@ -121,14 +121,25 @@ final class StackCommand implements Callable<Integer> {
             return Commands.NOTHING;
         } catch (FileSystemException e) {
             err.println("the disk refused “" + e.getFile() + "”: "
-                    + Optional.ofNullable(e.getReason()).orElse(e.getClass().getSimpleName())
-                    + "; what was reached is kept, and the same again goes on from there");
+                    + Optional.ofNullable(e.getReason()).orElse(e.getClass().getSimpleName()) + "; " + kept());
             return Commands.NOTHING;
         } catch (IOException e) {
-            err.println("the disk or the files failed: " + e.getMessage()
-                    + "; what was reached is kept, and the same again goes on from there");
+            err.println("the disk or the files failed: " + e.getMessage() + "; " + kept());
             return Commands.NOTHING;
         }
+    }
+
+    /** What is left of a run that failed: on a full disk nothing may have found room. */
+    private String kept() {
+        try (Stream<Path> files = Files.list(unfinished())) {
+            if (files.findAny().isPresent()) {
+                return "what was reached is kept, and the same again goes on from there";
+            }
+            Files.deleteIfExists(unfinished());
+        } catch (IOException e) {
+            // Nothing to be seen there: the answer below holds.
+        }
+        return "nothing of it could be kept, and no picture was written: free some space and start again";
     }
 
     private StackOrder order() throws IOException {
@@ -142,9 +153,6 @@ final class StackCommand implements Callable<Integer> {
         if (ground.isEmpty() != (mask == null)) {
             throw wrong("--ground and --mask go together: the mask says where the sky is");
         }
-        Path place = work == null
-                ? Optional.ofNullable(out.toAbsolutePath().getParent()).orElse(out)
-                : work;
         return new StackOrder(
                 mode,
                 files(frames),
@@ -156,7 +164,15 @@ final class StackCommand implements Callable<Integer> {
                 fade,
                 out,
                 Optional.ofNullable(preview),
-                place.resolve("." + out.getFileName() + ".half-dusk"));
+                unfinished());
+    }
+
+    /** The folder of what is reached before the picture is done. */
+    private Path unfinished() {
+        Path place = work == null
+                ? Optional.ofNullable(out.toAbsolutePath().getParent()).orElse(out)
+                : work;
+        return place.resolve("." + out.getFileName() + ".half-dusk");
     }
 
     private ParameterException wrong(String words) {

@@ -8,21 +8,25 @@ import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.show.Calibre;
+import org.halfdusk.show.Cue;
 import org.halfdusk.show.CueSheet;
+import org.halfdusk.show.Developed;
 import org.halfdusk.show.Development;
 import org.halfdusk.show.Display;
 import org.halfdusk.show.ShellKind;
 import org.halfdusk.show.Shutter;
-import org.halfdusk.show.Take;
 import org.halfdusk.show.practice.Exercise;
 import org.halfdusk.show.practice.Judgement;
 import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Recorded;
 
-/** One break with the shutter open for several times; and one shell by eye and by ear. */
-public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
+/**
+ * One break with the shutter open for several times; and one shell by eye and by ear.
+ *
+ * @param headroom how far under white strokes are
+ */
+public record BreakPicture(String heading, List<Panel> panels, String headroom, Ear ear) {
     /**
      * A frame of one time.
      *
@@ -60,7 +64,7 @@ public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
     /** The number of the show that frames are taken from. */
     private static final int SHOW = 1;
 
-    static BreakPicture of(FireworksPlan plan, Theme theme) {
+    static BreakPicture of(FireworksPlan plan) {
         double chosen = plan.setting().shutter().realSeconds();
         Exercise exercise = exercise(plan);
         Display display = Practice.display(plan, exercise);
@@ -68,13 +72,27 @@ public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
         List<Panel> panels = Stream.concat(COMPARED.stream(), Stream.of(chosen))
                 .sorted()
                 .distinct()
-                .map(s -> panel(plan, display, new Shutter(open, open + s), s == chosen, theme))
+                .map(s -> panel(plan, display, new Shutter(open, open + s), s == chosen))
                 .toList();
         return new BreakPicture(
                 "opened on the climb, " + plan.setting().fNumber().label() + " ISO "
                         + plan.setting().iso() + ", as this rig would record a simulated show",
                 panels,
+                headroom(plan, display, new Shutter(open, open + chosen)),
                 ear(plan));
+    }
+
+    private static String headroom(FireworksPlan plan, Display display, Shutter shutter) {
+        double stops = developed(plan, display, shutter).headroomStops();
+        return Double.isInfinite(stops)
+                ? "Nothing glows in this frame."
+                : "On average its strokes come out " + Words.stops(Math.abs(stops)) + (stops >= 0 ? " under" : " over")
+                        + " white in their strongest colour, however long it is open.";
+    }
+
+    private static Developed developed(FireworksPlan plan, Display display, Shutter shutter) {
+        return Development.of(
+                display, shutter, Practice.take(plan, display.sheet().part(shutter.open())), JUDGED_CELLS);
     }
 
     /** Clear air: what a time does is to be seen, not what smoke does. */
@@ -100,20 +118,32 @@ public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
                 + Words.plain(shutter.close()) + "&cells=" + cells;
     }
 
-    /** The end of the climb of the first large break when the show is under way. */
+    /** No other break comes so long before and after the one that is shown, s. */
+    private static final double ALONE_BEFORE = 3;
+
+    private static final double ALONE_AFTER = 5;
+
+    /** The end of the climb of the first peony of the body that breaks alone, of the first break where none does. */
     private static double opened(CueSheet sheet) {
-        return sheet.cues().stream()
+        List<Cue> breaking =
+                sheet.cues().stream().filter(c -> c.kind().breaks()).toList();
+        return breaking.stream()
                 .filter(c -> c.kind() == ShellKind.PEONY && sheet.part(c.seconds()) == CueSheet.Part.BODY)
+                .filter(c -> breaking.stream().allMatch(o -> o == c || apart(c, o)))
                 .findFirst()
-                .or(() -> sheet.cues().stream().filter(c -> c.kind().breaks()).findFirst())
+                .or(() -> breaking.stream().findFirst())
                 .map(c -> Math.max(0, c.breakSeconds() - FireworksPlan.CLIMB_SECONDS))
                 .orElse(0.0);
     }
 
-    private static Panel panel(FireworksPlan plan, Display display, Shutter shutter, boolean chosen, Theme theme) {
-        Take take = Practice.take(plan, display.sheet().part(shutter.open()));
-        double white = Development.of(display, shutter, take, JUDGED_CELLS).whiteShare();
-        Judgement judgement = Judgement.of(display, shutter, white);
+    private static boolean apart(Cue shown, Cue other) {
+        double later = other.breakSeconds() - shown.breakSeconds();
+        return later < -ALONE_BEFORE || later > ALONE_AFTER;
+    }
+
+    private static Panel panel(FireworksPlan plan, Display display, Shutter shutter, boolean chosen) {
+        Judgement judgement =
+                Judgement.of(display, shutter, developed(plan, display, shutter).whiteShare());
         String time = Words.plain(shutter.seconds()) + " s";
         String note = VerdictWords.name(judgement.verdict());
         return new Panel(
@@ -121,7 +151,7 @@ public record BreakPicture(String heading, List<Panel> panels, Ear ear) {
                 note,
                 VerdictWords.tone(judgement.verdict()),
                 chosen,
-                query(shutter, "360") + "&theme=" + theme.attribute(),
+                query(shutter, "360"),
                 time + ": " + Words.count(judgement.breaks(), "break") + " on one frame. " + note + ".");
     }
 

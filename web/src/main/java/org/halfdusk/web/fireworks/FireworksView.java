@@ -287,7 +287,7 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
         String label = plan.setting().fNumber().label();
         return new ExposeStep(
                 "fireworks/pictures",
-                BreakPicture.of(plan, theme),
+                BreakPicture.of(plan),
                 now.scene() == FireworksPlan.Scene.TOWN ? town(now) : breaks(plan, label),
                 Table.of("When", "", scenes(plan), "when", "time#", "aperture#"),
                 List.of(

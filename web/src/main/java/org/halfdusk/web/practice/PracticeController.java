@@ -93,7 +93,7 @@ class PracticeController {
     private String render(ShootDesk.Open open, PracticePages.Asked asked, Shell.Frame shell, Model model) {
         model.addAttribute("shoot", desk.page(open, "run", shell.theme()));
         model.addAttribute("edit", ShootEditing.untouched());
-        model.addAttribute("page", pages.page(open, asked, shell.theme()));
+        model.addAttribute("page", pages.page(open, asked));
         return "practice/practice";
     }
 
@@ -149,26 +149,24 @@ class PracticeController {
             @PathVariable long id,
             @PathVariable(required = false) Optional<Integer> rig,
             @PathVariable String number,
-            @RequestParam(defaultValue = "") String large,
-            @ModelAttribute("frame") Shell.Frame shell) {
+            @RequestParam(defaultValue = "") String large) {
         ShootDesk.Open open = open(id, rig);
         PracticeDesk.plan(open);
         PractisedFrame f = practice.frame(open, (long) NUMBER.whole(number));
         int cells = large.isEmpty() ? SMALL : LARGE;
-        return png(PracticeDesk.png(practice.developed(open, f.exercise(), f.shutter(), cells), shell.theme()));
+        return png(PracticeDesk.png(practice.developed(open, f.exercise(), f.shutter(), cells)));
     }
 
     @GetMapping(value = "/together.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> together(
             @PathVariable long id,
             @PathVariable(required = false) Optional<Integer> rig,
-            @RequestParam(defaultValue = "") List<String> frame,
-            @ModelAttribute("frame") Shell.Frame shell) {
+            @RequestParam(defaultValue = "") List<String> frame) {
         ShootDesk.Open open = open(id, rig);
         PracticeDesk.plan(open);
         List<PractisedFrame> frames =
                 numbers(frame).stream().map(n -> practice.frame(open, n)).toList();
-        return png(PracticeDesk.png(practice.together(open, frames, LARGE), shell.theme()));
+        return png(PracticeDesk.png(practice.together(open, frames, LARGE)));
     }
 
     /** What any opening of the shutter gives. */
@@ -176,13 +174,11 @@ class PracticeController {
     ResponseEntity<byte[]> any(
             @PathVariable long id,
             @PathVariable(required = false) Optional<Integer> rig,
-            @RequestParam Map<String, String> form,
-            @ModelAttribute("frame") Shell.Frame shell) {
+            @RequestParam Map<String, String> form) {
         ShootDesk.Open open = open(id, rig);
         PracticeForm read = PracticeForm.read(form, usual(open));
         int cells = CELLS.whole(form.getOrDefault("cells", Integer.toString(SMALL)));
-        return png(PracticeDesk.png(
-                practice.developed(open, read.exercise(), PracticeForm.shutter(form), cells), shell.theme()));
+        return png(PracticeDesk.png(practice.developed(open, read.exercise(), PracticeForm.shutter(form), cells)));
     }
 
     private static ResponseEntity<byte[]> png(byte[] picture) {

@@ -25,7 +25,6 @@ import org.halfdusk.show.practice.Judgement;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
 
@@ -125,13 +124,9 @@ class PracticeDesk {
                 .orElseThrow(() -> new NotFound("There is no frame chosen: tick one at least."));
     }
 
-    static byte[] png(Developed frame, Theme theme) {
+    static byte[] png(Developed frame) {
         BufferedImage image = new BufferedImage(frame.width(), frame.height(), BufferedImage.TYPE_INT_RGB);
-        int[] colours = frame.colours();
-        for (int i = 0; i < colours.length; i++) {
-            colours[i] = theme.rgb(colours[i]);
-        }
-        image.setRGB(0, 0, frame.width(), frame.height(), colours, 0, frame.width());
+        image.setRGB(0, 0, frame.width(), frame.height(), frame.colours(), 0, frame.width());
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             ImageIO.write(image, "png", out);
             return out.toByteArray();

@@ -12,6 +12,7 @@ import org.halfdusk.show.practice.Exercise;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
+import org.halfdusk.typed.TypedNumber;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /**
@@ -112,7 +113,7 @@ record PracticeForm(Exercise exercise, Sounding sound, Release release) {
 
     /** The distance as it is typed. */
     String metres() {
-        return org.halfdusk.typed.TypedNumber.plain(exercise.metres());
+        return TypedNumber.plain(exercise.metres());
     }
 
     PracticeForm with(Exercise other) {

@@ -20,7 +20,6 @@ import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.web.fireworks.VerdictWords;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Scene;
-import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
@@ -62,7 +61,7 @@ class PracticePages {
             String close,
             String shutterWrong) {}
 
-    PracticePage page(ShootDesk.Open open, Asked asked, Theme theme) {
+    PracticePage page(ShootDesk.Open open, Asked asked) {
         FireworksPlan plan = PracticeDesk.plan(open);
         PracticeForm form = asked.form();
         Display display = desk.display(open, form.exercise());
@@ -86,12 +85,12 @@ class PracticePages {
                 choices(address, form, plan),
                 frames.stream()
                         .limit(asked.all() ? PractisedFrame.MOST : ROW)
-                        .map(f -> shot(address, f, theme, asked.chosen()))
+                        .map(f -> shot(address, f, asked.chosen()))
                         .toList(),
                 frames.size(),
                 asked.all(),
                 hand(frames, plan),
-                asked.chosen().isEmpty() ? "" : together(address, asked.chosen(), theme),
+                asked.chosen().isEmpty() ? "" : together(address, asked.chosen()),
                 asked.cues(),
                 asked.wrong(),
                 asked.open(),
@@ -106,19 +105,18 @@ class PracticePages {
                 + Words.seconds(plan.show().lagSeconds(exercise.metres())) + " late";
     }
 
-    private static String together(String address, Set<Long> chosen, Theme theme) {
-        StringBuilder to =
-                new StringBuilder(address).append("/together.png?theme=").append(theme.attribute());
-        chosen.forEach(n -> to.append("&frame=").append(n));
+    private static String together(String address, Set<Long> chosen) {
+        StringBuilder to = new StringBuilder(address).append("/together.png?");
+        chosen.forEach(n -> to.append("frame=").append(n).append('&'));
         return to.toString();
     }
 
-    private static PracticePage.Shot shot(String address, PractisedFrame f, Theme theme, Set<Long> chosen) {
-        String picture = address + "/frames/" + f.number() + ".png?theme=" + theme.attribute();
+    private static PracticePage.Shot shot(String address, PractisedFrame f, Set<Long> chosen) {
+        String picture = address + "/frames/" + f.number() + ".png";
         return new PracticePage.Shot(
                 f.number(),
                 picture,
-                picture + "&large=yes",
+                picture + "?large=yes",
                 VerdictWords.name(f.verdict()),
                 VerdictWords.tone(f.verdict()),
                 PracticeWords.held(f),

@@ -87,9 +87,11 @@ final class PracticeWords {
                 new Row("Holds", Words.tenths(h.held().mean()) + " s, planned " + planned),
                 new Row(
                         "Lets go",
-                        h.beforeDark().mean() >= 0
-                                ? Words.tenths(h.beforeDark().mean()) + " s before the stars are dark"
-                                : Words.tenths(-h.beforeDark().mean()) + " s after the stars are dark"));
+                        Words.tenths(Math.abs(h.beforeDark().mean())).equals("0.0")
+                                ? "as the stars go dark"
+                                : h.beforeDark().mean() >= 0
+                                        ? Words.tenths(h.beforeDark().mean()) + " s before the stars are dark"
+                                        : Words.tenths(-h.beforeDark().mean()) + " s after the stars are dark"));
     }
 
     /** How a frame was held. */

@@ -601,6 +601,7 @@ class BrowserPathTest {
                 "/shoots/1/sequence/card",
                 "/shoots/7/pack",
                 "/shoots/2/practice",
+                "/shoots/9/stack",
                 "/kit/cameras/1"
             })
     void fieldStaysWithinTheRedChannel(String path) throws IOException {
