@@ -102,7 +102,7 @@ public record CivilTime(LocalTime time, Optional<ZoneOffset> offset) {
 
     /** The same to the second. */
     public static String textSeconds(Instant at, ZoneId zone) {
-        return written(SECONDS, at.plusMillis(500).truncatedTo(ChronoUnit.SECONDS), zone);
+        return written(SECONDS, toSecond(at), zone);
     }
 
     private static String written(DateTimeFormatter form, Instant at, ZoneId zone) {
@@ -124,5 +124,10 @@ public record CivilTime(LocalTime time, Optional<ZoneOffset> offset) {
         return next == null || !next.getInstant().isBefore(span.end())
                 ? Optional.empty()
                 : Optional.of(new Change(next.getInstant(), next.getDuration()));
+    }
+
+    /** The nearest whole second: the one rule by which clocks, tables and calendars round. */
+    public static Instant toSecond(Instant at) {
+        return at.plusMillis(500).truncatedTo(ChronoUnit.SECONDS);
     }
 }

@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.util.Date;
 import java.util.List;
 import org.halfdusk.place.Place;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 
 /** Nights as an iCalendar file (RFC 5545); times in UTC, which every calendar shows in its own zone. */
@@ -76,8 +77,9 @@ public final class CalendarFile {
             event.setLocation(e.place().name());
             event.setGeo(new Geo(
                     e.place().observer().latitudeDegrees(), e.place().observer().longitudeDegrees()));
-            event.setDateStart(new DateStart(Date.from(e.when().start()), true));
-            event.setDateEnd(new DateEnd(Date.from(e.when().end()), true));
+            event.setDateStart(
+                    new DateStart(Date.from(CivilTime.toSecond(e.when().start())), true));
+            event.setDateEnd(new DateEnd(Date.from(CivilTime.toSecond(e.when().end())), true));
             if (alarmMinutes > 0 && !e.cancelled()) {
                 Trigger before = new Trigger(
                         Duration.builder().prior(true).minutes(alarmMinutes).build(), Related.START);

@@ -98,7 +98,7 @@ public final class Words {
 
     /** 00:20:14, to the nearest second. */
     public static String clockSeconds(Instant at, ZoneId zone) {
-        Instant second = at.plusMillis(500);
+        Instant second = CivilTime.toSecond(at);
         return said(CLOCK_SECONDS, TWELVE_SECONDS, second.atZone(zone)) + which(second, zone);
     }
 

@@ -30,6 +30,7 @@ import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.TakenFrame;
+import org.halfdusk.time.CivilTime;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -156,7 +157,7 @@ class FramesOut {
         row.put("rig", f.rig() + 1);
         row.put("file", f.file().name());
         Optional<Instant> opened = f.file().shot().opened(zone, ahead);
-        Optional<ZonedDateTime> at = opened.map(o -> o.plusMillis(500).atZone(zone));
+        Optional<ZonedDateTime> at = opened.map(o -> CivilTime.toSecond(o).atZone(zone));
         row.put("date", at.map(t -> t.toLocalDate().toString()).orElse(""));
         row.put("time", at.map(ZonedDateTime::toLocalDateTime).map(TIME::format).orElse(""));
         row.put("offset", at.map(t -> t.getOffset().toString()).orElse(""));

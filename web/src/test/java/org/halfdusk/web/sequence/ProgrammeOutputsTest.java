@@ -37,6 +37,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
+import org.halfdusk.time.CivilTime;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.layout.Words;
@@ -269,7 +270,7 @@ class ProgrammeOutputsTest extends DemoPages {
             Instant start = Instant.parse(b.get("start").asText());
             Instant end = Instant.parse(b.get("end").asText());
             assertEquals(
-                    start.getEpochSecond(),
+                    CivilTime.toSecond(start).getEpochSecond(),
                     e.getDateStart().getValue().toInstant().getEpochSecond());
             long seconds = e.getDateEnd().getValue().toInstant().getEpochSecond() - end.getEpochSecond();
             assertTrue(seconds >= 0 && seconds <= 1, "calendars know whole seconds: " + seconds);
