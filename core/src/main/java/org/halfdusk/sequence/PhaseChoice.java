@@ -44,6 +44,7 @@ public record PhaseChoice(
     private static final Set<Block.Kind> PHASES = EnumSet.of(
             Block.Kind.BRACKETS,
             Block.Kind.TOWN,
+            Block.Kind.TRIAL,
             Block.Kind.SHOW,
             Block.Kind.FINALE,
             Block.Kind.FULL_MOON,

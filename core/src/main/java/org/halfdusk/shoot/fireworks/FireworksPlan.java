@@ -19,6 +19,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
+import org.halfdusk.sequence.PhaseChoice;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
@@ -371,12 +372,20 @@ public record FireworksPlan(
             return Optional.empty();
         }
         Setting set = set(Scene.BREAK, Block.Kind.SHOW);
+        PhaseChoice chosen = wishes.phases().of(Block.Kind.TRIAL);
         List<Setting> settings = tried().stream()
-                .map(f -> new Setting(set.shutter(), f, set.iso(), WHITE_BALANCE_KELVIN))
+                .map(f -> chosen.over(
+                        new Setting(set.shutter(), f, set.iso(), WHITE_BALANCE_KELVIN), ExposurePlan.times(rig), false))
                 .toList();
+        double gap = chosen.everySeconds().isPresent()
+                ? Math.max(
+                        0,
+                        chosen.everySeconds().getAsDouble()
+                                - settings.get(0).shutter().realSeconds())
+                : WAIT_SECONDS;
         return Optional.of(Block.of(
                 Block.Kind.TRIAL,
-                Block.row(night.show().start(), settings, Duration.ofMillis(Math.round(WAIT_SECONDS * 1000)))));
+                Block.row(night.show().start(), settings, Duration.ofMillis(Math.round(gap * 1000)))));
     }
 
     private Duration beforeFinale() {

@@ -104,7 +104,10 @@ record ScriptPart(
                         "files",
                         c.jpeg().map(PhaseChoice.FILES::write).orElse("")),
                 kind != Block.Kind.TOTALITY,
-                kind != Block.Kind.SHOW && kind != Block.Kind.FINALE && kind != Block.Kind.TOWN,
+                kind != Block.Kind.SHOW
+                        && kind != Block.Kind.TRIAL
+                        && kind != Block.Kind.FINALE
+                        && kind != Block.Kind.TOWN,
                 first,
                 kept.isPresent() || script.rows().stream().anyMatch(r -> r.kind() == kind),
                 phaseRefused
