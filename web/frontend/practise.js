@@ -89,7 +89,7 @@
     for (const p of show.smoke) {
       const age = now - p.born;
       if (age < 0 || age > 60) continue;
-      const sigma = p.size + p.spreading * age, depth = p.depth * (p.size / sigma) ** 2;
+      const sigma = p.sigma + show.spreading * age, depth = p.depth * (p.sigma / sigma) ** 2;
       if (depth < 0.02) continue;
       const at = seen([p.from.x + show.wind[0] * age, p.from.y + show.wind[1] * age, p.from.z + show.wind[2] * age]);
       const edge = at && seen([p.from.x + show.wind[0] * age + 2 * sigma, p.from.y + show.wind[1] * age, p.from.z + show.wind[2] * age]);

@@ -4,6 +4,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Srgb;
 import org.halfdusk.photometry.Stops;
 
 /**
@@ -81,8 +82,7 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
      * mid-grey, 118 of 255 (ISO 12232, standard output sensitivity), by the sRGB curve (IEC 61966-2-1); 0 black to 1 white.
      */
     public double picturePosition() {
-        double linear = Math.min(1, pictureLinear());
-        return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
+        return Srgb.code(Math.min(1, pictureLinear()));
     }
 
     /** The same as linear light, 1 at the end and more beyond it. */

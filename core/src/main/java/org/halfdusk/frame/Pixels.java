@@ -1,5 +1,7 @@
 package org.halfdusk.frame;
 
+import org.halfdusk.photometry.Srgb;
+
 /** A decoded picture as it is shown, turned upright: x to the right, y down, (0, 0) the centre of the top left pixel. */
 public interface Pixels {
     int width();
@@ -44,22 +46,12 @@ public interface Pixels {
         return 0.2126f * red + 0.7152f * green + 0.0722f * blue;
     }
 
-    /** The sRGB curve (IEC 61966-2-1): linear light to code, both 0 to 1. */
-    static double code(double linear) {
-        return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
-    }
-
     /** Linear light of each of so many codes, from 0 to 1. */
     static float[] linearOf(int codes) {
         float[] all = new float[codes];
         for (int i = 0; i < codes; i++) {
-            all[i] = (float) linear(i / (codes - 1.0));
+            all[i] = (float) Srgb.linear(i / (codes - 1.0));
         }
         return all;
-    }
-
-    /** And back. */
-    static double linear(double code) {
-        return code <= 0.04045 ? code / 12.92 : Math.pow((code + 0.055) / 1.055, 2.4);
     }
 }

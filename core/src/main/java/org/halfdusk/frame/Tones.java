@@ -2,6 +2,7 @@ package org.halfdusk.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.halfdusk.photometry.Srgb;
 
 /**
  * How a frame's light is spread.
@@ -34,7 +35,7 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
     private static short[] bins() {
         short[] all = new short[2 * FINE];
         for (int i = 0; i < all.length; i++) {
-            all[i] = (short) Math.min(BINS - 1, (int) (Pixels.code(Math.min(1, (double) i / FINE)) * BINS));
+            all[i] = (short) Math.min(BINS - 1, (int) (Srgb.code(Math.min(1, (double) i / FINE)) * BINS));
         }
         return all;
     }
@@ -45,7 +46,7 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
 
     /** Linear light in the middle of a bin. */
     static double linear(double bin) {
-        return Pixels.linear((bin + 0.5) / BINS);
+        return Srgb.linear((bin + 0.5) / BINS);
     }
 
     /** Counts while a frame is gone through. */

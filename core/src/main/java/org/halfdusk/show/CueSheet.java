@@ -37,6 +37,11 @@ public record CueSheet(List<Cue> cues, double finaleSeconds, double seconds) {
                 : second < Math.min(OPENING_SECONDS, seconds / 6) ? Part.OPENING : Part.BODY;
     }
 
+    /** Shells that open in the air, so that a frame can hold their break. */
+    public List<Cue> breaking() {
+        return cues.stream().filter(c -> c.kind().breaks()).toList();
+    }
+
     /** Shells of a part. */
     public List<Cue> of(Part part) {
         return cues.stream().filter(c -> part(c.seconds()) == part).toList();

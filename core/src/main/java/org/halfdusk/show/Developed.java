@@ -1,5 +1,8 @@
 package org.halfdusk.show;
 
+import org.halfdusk.photometry.Srgb;
+import org.halfdusk.photometry.Stops;
+
 /**
  * A frame as its camera records it: linear light by cell, 1 where a channel is full, rows from the top.
  *
@@ -25,9 +28,7 @@ public record Developed(int width, int height, float[][] channels, double stroke
 
     static {
         for (int i = 0; i <= STEPS; i++) {
-            double linear = (double) i / STEPS;
-            double code = linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
-            CODES[i] = (byte) Math.round(255 * code);
+            CODES[i] = (byte) Math.round(255 * Srgb.code((double) i / STEPS));
         }
     }
 
@@ -50,7 +51,7 @@ public record Developed(int width, int height, float[][] channels, double stroke
 
     /** Stops from strokes to full: positive for room above them; without end in blackness. */
     public double headroomStops() {
-        return -Math.log(strokes) / Math.log(2);
+        return Stops.between(1, strokes);
     }
 
     /** The lightest of two frames of one size, cell by cell. */

@@ -9,6 +9,7 @@ import org.halfdusk.exposure.PointLight;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.photometry.Stops;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**
@@ -394,7 +395,7 @@ public final class Development {
 
     /** Lays a stroke whose strongest channel has a share of full, clipped as the sensor clips it, bleeding where it does. */
     private void laid(Cell a, Cell b, double wMm, double share, double red, double green, double blue) {
-        double over = share > 1 ? Math.log(share) / Math.log(2) : 0;
+        double over = share > 1 ? Stops.between(share, 1) : 0;
         double w = wMm / cellMm * (1 + BLEEDING * over);
         stroke(a, b, w, Math.min(1, share * red), Math.min(1, share * green), Math.min(1, share * blue));
     }

@@ -48,21 +48,9 @@ public final class Display {
         return sparks.computeIfAbsent(cue, c -> List.copyOf(c.sparks()));
     }
 
-    /**
-     * Smoke of a break as it is drawn.
-     *
-     * @param born s of the show
-     * @param size at its birth, m
-     * @param depth at its birth, optical
-     * @param spreading m/s
-     */
-    public record Cloud(double born, Spark.Point from, double size, double depth, double spreading) {}
-
     /** All smoke of the show, in the order of its cues. */
-    public List<Cloud> puffs() {
-        return puffs.stream()
-                .map(p -> new Cloud(p.born(), p.from(), p.sigma(), p.depth(), Puff.SPREADING))
-                .toList();
+    public List<Puff> puffs() {
+        return puffs;
     }
 
     /** Smoke that still hides something at a time. */

@@ -8,7 +8,7 @@ package org.halfdusk.show;
  * @param sigma its first size, m
  * @param depth its first optical depth through the middle
  */
-record Puff(double born, Spark.Point from, double sigma, double depth) {
+public record Puff(double born, Spark.Point from, double sigma, double depth) {
     /** First size against the break's radius†. */
     private static final double SIZE_SHARE = 0.4;
 
@@ -18,7 +18,7 @@ record Puff(double born, Spark.Point from, double sigma, double depth) {
     private static final double CALIBRE_MM = 125;
 
     /** How fast it spreads†, m/s. */
-    static final double SPREADING = 1.2;
+    public static final double SPREADING = 1.2;
 
     /** A comet leaves less, a salute more†. */
     private static final double COMET_SHARE = 0.2;

@@ -2,6 +2,7 @@ package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
 import org.halfdusk.frame.Pixels;
+import org.halfdusk.photometry.Srgb;
 
 /**
  * What the values of a pixel in many frames agree on, each colour for itself, whatever a few of them say: an aircraft, a satellite, a lamp.
@@ -93,7 +94,7 @@ public record Among(Shelf shelf, int frames, int width, int height, Kept kept) i
     private static double step(int light) {
         double linear = Math.max(0.0031308, light / (double) Pixels.FULL);
         // Slope of linear = ((code + 0.055)/1.055)^2.4, by its own inverse.
-        double code = Pixels.code(linear);
+        double code = Srgb.code(linear);
         return 2.4 * linear / (code + 0.055) / 255 * Pixels.FULL;
     }
 }

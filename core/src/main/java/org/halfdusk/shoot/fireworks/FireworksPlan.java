@@ -340,7 +340,7 @@ public record FireworksPlan(
                 start.minus(Duration.ofMinutes(15)),
                 new FrameRun(
                         set(Scene.TOWN, Block.Kind.TOWN).shutter(),
-                        gap(Scene.TOWN, Block.Kind.TOWN, 2),
+                        gap(Block.Kind.TOWN, set(Scene.TOWN, Block.Kind.TOWN).shutter(), 2),
                         2,
                         rig.camera().timer()),
                 set(Scene.TOWN, Block.Kind.TOWN)));
@@ -377,12 +377,7 @@ public record FireworksPlan(
                 .map(f -> chosen.over(
                         new Setting(set.shutter(), f, set.iso(), WHITE_BALANCE_KELVIN), ExposurePlan.times(rig), false))
                 .toList();
-        double gap = chosen.everySeconds().isPresent()
-                ? Math.max(
-                        0,
-                        chosen.everySeconds().getAsDouble()
-                                - settings.get(0).shutter().realSeconds())
-                : WAIT_SECONDS;
+        double gap = gap(Block.Kind.TRIAL, settings.get(0).shutter(), WAIT_SECONDS);
         return Optional.of(Block.of(
                 Block.Kind.TRIAL,
                 Block.row(night.show().start(), settings, Duration.ofMillis(Math.round(gap * 1000)))));
@@ -397,10 +392,9 @@ public record FireworksPlan(
         return wishes.phases().of(kind).over(setting(scene), ExposurePlan.times(rig), false);
     }
 
-    private double gap(Scene scene, Block.Kind kind, double usual) {
+    private double gap(Block.Kind kind, ShutterTime shutter, double usual) {
         OptionalDouble every = wishes.phases().of(kind).everySeconds();
-        double real = set(scene, kind).shutter().realSeconds();
-        return every.isPresent() ? Math.max(0, every.getAsDouble() - real) : usual;
+        return every.isPresent() ? Math.max(0, every.getAsDouble() - shutter.realSeconds()) : usual;
     }
 
     private Optional<Block> run(Instant from, Instant to, Scene scene, Block.Kind kind, double gap) {
@@ -414,7 +408,7 @@ public record FireworksPlan(
                         FrameRun.filling(
                                 seconds,
                                 set.shutter(),
-                                gap(scene, kind, gap),
+                                gap(kind, set.shutter(), gap),
                                 rig.camera().timer()),
                         set));
     }

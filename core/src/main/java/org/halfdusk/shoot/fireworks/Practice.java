@@ -7,6 +7,7 @@ import java.util.stream.DoubleStream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.show.Backdrop;
 import org.halfdusk.show.Choreographer;
 import org.halfdusk.show.CueSheet;
@@ -43,8 +44,8 @@ public final class Practice {
                 seed, Optional.empty(), Exercise.Smoke.THIN, true, plan.show().distanceMetres());
     }
 
-    /** What is fired of a exercise. */
-    private static CueSheet sheet(FireworksPlan plan, Exercise exercise) {
+    /** What is fired of an exercise. */
+    public static CueSheet sheet(FireworksPlan plan, Exercise exercise) {
         Choreographer planned =
                 FireworksPlan.choreographer(plan.show(), plan.night().show().duration());
         Choreographer asked = new Choreographer(
@@ -55,7 +56,7 @@ public final class Practice {
         return exercise.typed().orElseGet(() -> asked.made(exercise.seed()));
     }
 
-    /** A exercise over the plan's place, in its night. */
+    /** An exercise over the plan's place, in its night. */
     public static Display display(FireworksPlan plan, Exercise exercise) {
         Show show = plan.show();
         Spark.Point wind = plan.smoke()
@@ -102,8 +103,6 @@ public final class Practice {
                 plan.framing(),
                 plan.fNumber(part == CueSheet.Part.FINALE ? FireworksPlan.Scene.FINALE : FireworksPlan.Scene.BREAK),
                 plan.iso(),
-                plan.wishes().limits().filterMagnitudes() / STOP_MAGNITUDES);
+                plan.wishes().limits().filterMagnitudes() / Magnitudes.PER_STOP);
     }
-
-    private static final double STOP_MAGNITUDES = 2.5 * Math.log10(2);
 }

@@ -5,11 +5,11 @@ import java.util.Map;
 import java.util.Optional;
 
 /** What was computed lately: of more than so many, what was not asked for the longest is forgotten. Safe for threads. */
-final class Recent<K, V> {
+public final class Recent<K, V> {
     private final Map<K, V> kept;
 
     /** @param most kept, 1 and more */
-    Recent(int most) {
+    public Recent(int most) {
         this.kept = new LinkedHashMap<>(16, 0.75f, true) {
             private static final long serialVersionUID = 1L;
 
@@ -20,14 +20,14 @@ final class Recent<K, V> {
         };
     }
 
-    Optional<V> get(K key) {
+    public Optional<V> get(K key) {
         synchronized (kept) {
             return Optional.ofNullable(kept.get(key));
         }
     }
 
     /** The value, now kept; what another thread has kept meanwhile for the same goes before it. */
-    V keep(K key, V value) {
+    public V keep(K key, V value) {
         synchronized (kept) {
             V there = kept.get(key);
             if (there != null) {

@@ -18,6 +18,7 @@ import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Imaging;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.photometry.Srgb;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.sky.Refraction;
@@ -440,7 +441,7 @@ public final class SimulatedFrame implements Pixels {
             byte[] all = new byte[8192 + 1];
             for (int i = 0; i < all.length; i++) {
                 double root = i / 8192.0;
-                all[i] = (byte) Math.round(255 * Pixels.code(root * root));
+                all[i] = (byte) Math.round(255 * Srgb.code(root * root));
             }
             return all;
         }

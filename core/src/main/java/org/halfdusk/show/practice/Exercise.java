@@ -22,6 +22,21 @@ public record Exercise(long seed, Optional<CueSheet> typed, Smoke smoke, boolean
         DISTANCE.check(metres);
     }
 
+    /** The same from another distance. */
+    public Exercise from(double otherMetres) {
+        return new Exercise(seed, typed, smoke, finale, otherMetres);
+    }
+
+    /** The same in other smoke. */
+    public Exercise in(Smoke other) {
+        return new Exercise(seed, typed, other, finale, metres);
+    }
+
+    /** The same with or without a finale. */
+    public Exercise withFinale(boolean ends) {
+        return new Exercise(seed, typed, smoke, ends, metres);
+    }
+
     /** How much smoke hangs about. */
     public enum Smoke {
         NONE(0),

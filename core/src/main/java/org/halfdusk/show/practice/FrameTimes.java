@@ -39,8 +39,8 @@ public record FrameTimes(double seconds, double kept, double breaks, int frames)
      * @return times by step of half a second, best first; nothing where the part has no breaks
      */
     public static List<FrameTimes> tried(CueSheet sheet, CueSheet.Part part, double climbSeconds, double waitSeconds) {
-        List<Cue> breaking = sheet.cues().stream()
-                .filter(c -> c.kind().breaks() && sheet.part(c.seconds()) == part)
+        List<Cue> breaking = sheet.breaking().stream()
+                .filter(c -> sheet.part(c.seconds()) == part)
                 .limit(MOST_SHELLS)
                 .toList();
         List<FrameTimes> all = new ArrayList<>();

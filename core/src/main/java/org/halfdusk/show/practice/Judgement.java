@@ -64,8 +64,7 @@ public record Judgement(
      * @param whiteShare of the developed frame
      */
     public static Judgement of(Display display, Shutter shutter, double whiteShare) {
-        List<Cue> breaking =
-                display.sheet().cues().stream().filter(c -> c.kind().breaks()).toList();
+        List<Cue> breaking = display.sheet().breaking();
         List<Taken> taken = breaking.stream()
                 .filter(c -> c.breakSeconds() < shutter.close() && c.darkSeconds() > shutter.open())
                 .map(c -> Taken.of(c, shutter))

@@ -15,6 +15,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.photometry.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -125,8 +126,8 @@ class StackingTest {
     /** Files of eight bits are nearly all of one code in the dark: the next code is no outlier. */
     @Test
     void stepsOfAFileAreNoOutliers() {
-        int low = Pixels.sixteen((float) Pixels.linear(10 / 255.0)) & 0xffff;
-        int next = Pixels.sixteen((float) Pixels.linear(11 / 255.0)) & 0xffff;
+        int low = Pixels.sixteen((float) Srgb.linear(10 / 255.0)) & 0xffff;
+        int next = Pixels.sixteen((float) Srgb.linear(11 / 255.0)) & 0xffff;
         List<Held> frames = new ArrayList<>();
         for (int f = 0; f < 8; f++) {
             short[] rgb = new short[3 * W * H];

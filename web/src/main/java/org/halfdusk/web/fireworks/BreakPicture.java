@@ -66,33 +66,40 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
 
     static BreakPicture of(FireworksPlan plan) {
         double chosen = plan.setting().shutter().realSeconds();
-        Exercise exercise = exercise(plan);
-        Display display = Practice.display(plan, exercise);
+        Display display = Practice.display(plan, exercise(plan));
         double open = opened(display.sheet());
-        List<Panel> panels = Stream.concat(COMPARED.stream(), Stream.of(chosen))
+        List<Taken> taken = Stream.concat(COMPARED.stream(), Stream.of(chosen))
                 .sorted()
                 .distinct()
-                .map(s -> panel(plan, display, new Shutter(open, open + s), s == chosen))
+                .map(t -> Taken.of(plan, display, new Shutter(open, open + t), t == chosen))
                 .toList();
         return new BreakPicture(
                 "opened on the climb, " + plan.setting().fNumber().label() + " ISO "
                         + plan.setting().iso() + ", as this rig would record a simulated show",
-                panels,
-                headroom(plan, display, new Shutter(open, open + chosen)),
+                taken.stream().map(t -> panel(display, t)).toList(),
+                taken.stream()
+                        .filter(Taken::chosen)
+                        .map(t -> headroom(t.frame()))
+                        .findFirst()
+                        .orElse(""),
                 ear(plan));
     }
 
-    private static String headroom(FireworksPlan plan, Display display, Shutter shutter) {
-        double stops = developed(plan, display, shutter).headroomStops();
+    /** A frame of one of the times. */
+    private record Taken(Shutter shutter, boolean chosen, Developed frame) {
+        static Taken of(FireworksPlan plan, Display display, Shutter shutter, boolean chosen) {
+            CueSheet.Part part = display.sheet().part(shutter.open());
+            return new Taken(
+                    shutter, chosen, Development.of(display, shutter, Practice.take(plan, part), JUDGED_CELLS));
+        }
+    }
+
+    private static String headroom(Developed frame) {
+        double stops = frame.headroomStops();
         return Double.isInfinite(stops)
                 ? "Nothing glows in this frame."
                 : "On average its strokes come out " + Words.stops(Math.abs(stops)) + (stops >= 0 ? " under" : " over")
                         + " white in their strongest colour, however long it is open.";
-    }
-
-    private static Developed developed(FireworksPlan plan, Display display, Shutter shutter) {
-        return Development.of(
-                display, shutter, Practice.take(plan, display.sheet().part(shutter.open())), JUDGED_CELLS);
     }
 
     /** Clear air: what a time does is to be seen, not what smoke does. */
@@ -103,8 +110,7 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
 
     /** The frame of the planned time. */
     static Recorded recorded(FireworksPlan plan) {
-        Display display = Practice.display(plan, exercise(plan));
-        double open = opened(display.sheet());
+        double open = opened(Practice.sheet(plan, exercise(plan)));
         Shutter shutter = new Shutter(open, open + plan.setting().shutter().realSeconds());
         return new Recorded(
                 "/practice/frame.png" + query(shutter, "720"),
@@ -125,8 +131,7 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
 
     /** The end of the climb of the first peony of the body that breaks alone, of the first break where none does. */
     private static double opened(CueSheet sheet) {
-        List<Cue> breaking =
-                sheet.cues().stream().filter(c -> c.kind().breaks()).toList();
+        List<Cue> breaking = sheet.breaking();
         return breaking.stream()
                 .filter(c -> c.kind() == ShellKind.PEONY && sheet.part(c.seconds()) == CueSheet.Part.BODY)
                 .filter(c -> breaking.stream().allMatch(o -> o == c || apart(c, o)))
@@ -141,16 +146,16 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
         return later < -ALONE_BEFORE || later > ALONE_AFTER;
     }
 
-    private static Panel panel(FireworksPlan plan, Display display, Shutter shutter, boolean chosen) {
-        Judgement judgement =
-                Judgement.of(display, shutter, developed(plan, display, shutter).whiteShare());
+    private static Panel panel(Display display, Taken taken) {
+        Shutter shutter = taken.shutter();
+        Judgement judgement = Judgement.of(display, shutter, taken.frame().whiteShare());
         String time = Words.plain(shutter.seconds()) + " s";
         String note = VerdictWords.name(judgement.verdict());
         return new Panel(
                 time,
                 note,
                 VerdictWords.tone(judgement.verdict()),
-                chosen,
+                taken.chosen(),
                 query(shutter, "360"),
                 time + ": " + Words.count(judgement.breaks(), "break") + " on one frame. " + note + ".");
     }

@@ -35,7 +35,7 @@ class FiringController {
 
     @GetMapping({ANY, RIG})
     String show(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig, Model model) {
-        return page(desk.open(id, ShootDesk.rigNumber(rig), Optional.empty()), "", model);
+        return page(desk.through(id, rig), "", model);
     }
 
     /** @param trial not empty for the first frames now */
@@ -46,7 +46,7 @@ class FiringController {
             @RequestParam(defaultValue = "") String trial,
             Model model,
             HttpServletResponse response) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         try {
             firings.begin(open, !trial.isEmpty());
         } catch (IllegalArgumentException e) {
@@ -58,7 +58,7 @@ class FiringController {
 
     @PostMapping({ANY + "/stop", RIG + "/stop"})
     String stop(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         firings.stop(id, open.rig());
         return "redirect:" + open.address("run/camera");
     }

@@ -47,7 +47,7 @@ class FocusMarkController {
             @ModelAttribute("frame") Shell.Frame frame,
             Model model,
             HttpServletResponse response) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         FormErrors errors = new FormErrors(Map.of("mark", mark, "celsius", celsius));
         errors.check("mark", () -> {
             OptionalDouble cold = Codec.perhaps(FocusMark.CELSIUS).read(celsius);
@@ -68,7 +68,7 @@ class FocusMarkController {
     @PostMapping("/{mark}/remove")
     String remove(
             @PathVariable long id, @PathVariable(required = false) Optional<Integer> rig, @PathVariable long mark) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         there(marks.remove(mark));
         return "redirect:" + open.address("frame") + "?unmarked=" + mark + "#marks";
     }
@@ -76,7 +76,7 @@ class FocusMarkController {
     @PostMapping("/{mark}/restore")
     String restore(
             @PathVariable long id, @PathVariable(required = false) Optional<Integer> rig, @PathVariable long mark) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         there(marks.restore(mark));
         return "redirect:" + open.address("frame") + "#marks";
     }

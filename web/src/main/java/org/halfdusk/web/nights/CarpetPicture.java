@@ -1,7 +1,6 @@
 package org.halfdusk.web.nights;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Instant;
@@ -9,7 +8,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javax.imageio.ImageIO;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.search.Carpet;
@@ -21,6 +19,7 @@ import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.SkyColours;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.picture.Previews;
 import org.halfdusk.web.subject.EclipseWords;
 
 /**
@@ -183,9 +182,8 @@ record CarpetPicture(
                 image.setRGB(x, y, theme.rgb(colour(column, y / FINER, (float) (y % FINER) / FINER)));
             }
         }
-        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            ImageIO.write(image, "png", out);
-            return out.toByteArray();
+        try {
+            return Previews.png(image);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

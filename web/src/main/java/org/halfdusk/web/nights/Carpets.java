@@ -2,7 +2,6 @@ package org.halfdusk.web.nights;
 
 import java.time.LocalDate;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +17,7 @@ import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
+import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.layout.Theme;
@@ -38,7 +38,7 @@ class Carpets {
     private final Shoots shoots;
     private final Supplier<Preferences> preferences;
     private final Subjects subjects;
-    private final Map<Key, Year> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final Recent<Key, Year> kept = new Recent<>(KEPT);
 
     Carpets(Planner planner, Shoots shoots, Subjects subjects, Supplier<Preferences> preferences) {
         this.preferences = preferences;
@@ -90,23 +90,15 @@ class Carpets {
                 forecast,
                 planner.initialWish(subject, place.it()),
                 Words.units());
-        synchronized (kept) {
-            Year found = kept.get(key);
-            if (found != null) {
-                return found;
-            }
+        Optional<Year> found = kept.get(key);
+        if (found.isPresent()) {
+            return found.get();
         }
         List<SubjectNight> nights = planner.everyNight(subject, place.it(), first, NIGHTS);
         Carpet made = Carpet.of(nights);
         Carpet carpet = known ? made.wishingOnlyOn(dated) : made;
         Year year = new Year(
                 carpet, NightsTable.of(carpet, subject, subjects, place.id()), forecast, new ConcurrentHashMap<>());
-        synchronized (kept) {
-            kept.put(key, year);
-            if (kept.size() > KEPT) {
-                kept.remove(kept.keySet().iterator().next());
-            }
-        }
-        return year;
+        return kept.keep(key, year);
     }
 }

@@ -37,6 +37,7 @@ import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.stack.Picture;
+import org.halfdusk.photometry.Srgb;
 
 /**
  * Writes pictures of linear light as others read them: TIFF of 16 bits or JPEG, in sRGB with its profile, with what Exif says of how they were
@@ -283,7 +284,7 @@ public final class PictureOut {
     private static short[] codes() {
         short[] codes = new short[CODES];
         for (int i = 0; i < CODES; i++) {
-            codes[i] = (short) Math.round((CODES - 1) * Pixels.code(Math.min(1, i / (double) Pixels.FULL)));
+            codes[i] = (short) Math.round((CODES - 1) * Srgb.code(Math.min(1, i / (double) Pixels.FULL)));
         }
         return codes;
     }

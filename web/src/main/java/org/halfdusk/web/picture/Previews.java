@@ -11,6 +11,7 @@ import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
 import org.halfdusk.frame.Pixels;
+import org.halfdusk.photometry.Srgb;
 
 /** Smaller pictures of a frame, to be looked at: averaged in linear light, as sRGB. */
 public final class Previews {
@@ -25,7 +26,7 @@ public final class Previews {
         for (int i = 0; i <= FINE; i++) {
             // Spaced by the square root: dark codes lie closer together in linear light.
             double linear = (double) i / FINE * i / FINE;
-            all[i] = (byte) Math.round(255 * Pixels.code(linear));
+            all[i] = (byte) Math.round(255 * Srgb.code(linear));
         }
         return all;
     }

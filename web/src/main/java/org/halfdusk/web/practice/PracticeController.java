@@ -37,7 +37,6 @@ class PracticeController {
     private static final Range NUMBER = Range.of("practice frame", 0, 2_000_000_000);
     private static final Range CELLS = Range.of("picture", 16, Development.MOST_CELLS);
 
-    private static final int SMALL = 240;
     private static final int LARGE = 1200;
 
     /** Most frames that are put together. */
@@ -54,7 +53,7 @@ class PracticeController {
     }
 
     private ShootDesk.Open open(long id, Optional<Integer> rig) {
-        return desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        return desk.through(id, rig);
     }
 
     private static Exercise usual(ShootDesk.Open open) {
@@ -153,7 +152,7 @@ class PracticeController {
         ShootDesk.Open open = open(id, rig);
         PracticeDesk.plan(open);
         PractisedFrame f = practice.frame(open, (long) NUMBER.whole(number));
-        int cells = large.isEmpty() ? SMALL : LARGE;
+        int cells = large.isEmpty() ? PracticeDesk.JUDGED_CELLS : LARGE;
         return png(PracticeDesk.png(practice.developed(open, f.exercise(), f.shutter(), cells)));
     }
 
@@ -177,7 +176,7 @@ class PracticeController {
             @RequestParam Map<String, String> form) {
         ShootDesk.Open open = open(id, rig);
         PracticeForm read = PracticeForm.read(form, usual(open));
-        int cells = CELLS.whole(form.getOrDefault("cells", Integer.toString(SMALL)));
+        int cells = CELLS.whole(form.getOrDefault("cells", Integer.toString(PracticeDesk.JUDGED_CELLS)));
         return png(PracticeDesk.png(practice.developed(open, read.exercise(), PracticeForm.shutter(form), cells)));
     }
 

@@ -1,20 +1,17 @@
 package org.halfdusk.web.practice;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Clock;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import javax.imageio.ImageIO;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.shoot.kept.PracticeLog;
+import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.show.Cue;
 import org.halfdusk.show.Developed;
 import org.halfdusk.show.Development;
@@ -25,6 +22,7 @@ import org.halfdusk.show.practice.Judgement;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.picture.Previews;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
 
@@ -38,7 +36,7 @@ class PracticeDesk {
 
     private final PracticeLog log;
     private final Clock clock;
-    private final Map<Key, Display> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final Recent<Key, Display> kept = new Recent<>(KEPT);
 
     PracticeDesk(PracticeLog log, Clock clock) {
         this.log = log;
@@ -56,23 +54,10 @@ class PracticeDesk {
         throw new NotFound("There is no practice show for this shoot: one is needed whose subject is fireworks.");
     }
 
-    /** The show of a exercise: a page, its pictures and its sparks want the same one shortly after one another. */
+    /** The show of an exercise: a page, its pictures and its sparks want the same one shortly after one another. */
     Display display(ShootDesk.Open open, Exercise exercise) {
         Key key = new Key(open.shoot().it(), open.rig(), exercise);
-        synchronized (kept) {
-            Display there = kept.get(key);
-            if (there != null) {
-                return there;
-            }
-        }
-        Display made = Practice.display(plan(open), exercise);
-        synchronized (kept) {
-            kept.put(key, made);
-            while (kept.size() > KEPT) {
-                kept.remove(kept.keySet().iterator().next());
-            }
-        }
-        return made;
+        return kept.get(key).orElseGet(() -> kept.keep(key, Practice.display(plan(open), exercise)));
     }
 
     /** What the shoot's rig records while a shutter is open. */
@@ -127,9 +112,8 @@ class PracticeDesk {
     static byte[] png(Developed frame) {
         BufferedImage image = new BufferedImage(frame.width(), frame.height(), BufferedImage.TYPE_INT_RGB);
         image.setRGB(0, 0, frame.width(), frame.height(), frame.colours(), 0, frame.width());
-        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            ImageIO.write(image, "png", out);
-            return out.toByteArray();
+        try {
+            return Previews.png(image);
         } catch (IOException e) {
             throw new UncheckedIOException("the frame cannot be written as a picture", e);
         }

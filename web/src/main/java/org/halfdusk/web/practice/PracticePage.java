@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.web.layout.Ground;
 import org.halfdusk.web.layout.Scene;
+import org.halfdusk.web.subject.Line;
 
 /**
  * The practice of a fireworks shoot.
@@ -58,5 +59,5 @@ record PracticePage(
             String sentence,
             boolean chosen) {}
 
-    record Hand(PracticeWords.Said said, List<PracticeWords.Row> rows, String going) {}
+    record Hand(PracticeWords.Said said, List<Line> rows, String going) {}
 }

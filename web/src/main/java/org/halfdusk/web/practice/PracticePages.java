@@ -3,6 +3,7 @@ package org.halfdusk.web.practice;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -13,6 +14,7 @@ import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.show.Cue;
 import org.halfdusk.show.CueSheet;
 import org.halfdusk.show.Display;
+import org.halfdusk.show.Puff;
 import org.halfdusk.show.Spark;
 import org.halfdusk.show.practice.Exercise;
 import org.halfdusk.show.practice.HandHabit;
@@ -146,62 +148,40 @@ class PracticePages {
     }
 
     private static List<PracticePage.Choices> choices(String address, PracticeForm form, FireworksPlan plan) {
-        Exercise l = form.exercise();
+        Exercise now = form.exercise();
         List<PracticePage.Choice> distances = Stream.of(NEAR, plan.show().distanceMetres(), FAR)
                 .sorted()
                 .distinct()
-                .map(m -> choice(
-                        Words.metres(m),
-                        address,
-                        form.with(new Exercise(l.seed(), l.typed(), l.smoke(), l.finale(), m)),
-                        l.metres() == m))
+                .map(m -> choice(Words.metres(m), address, form, form.with(now.from(m))))
                 .toList();
         List<PracticePage.Choice> smoke = Stream.of(Exercise.Smoke.values())
-                .map(s -> choice(
-                        s.name().toLowerCase(java.util.Locale.ROOT),
-                        address,
-                        form.with(new Exercise(l.seed(), l.typed(), s, l.finale(), l.metres())),
-                        l.smoke() == s))
+                .map(s -> choice(s.name().toLowerCase(Locale.ROOT), address, form, form.with(now.in(s))))
                 .toList();
-        List<PracticePage.Choice> finale = Stream.of(false, true)
-                .map(f -> choice(
-                        f ? "last " + Words.minutes(plan.show().finale()) : "without",
-                        address,
-                        form.with(new Exercise(l.seed(), l.typed(), l.smoke(), f, l.metres())),
-                        l.finale() == f))
-                .toList();
+        List<PracticePage.Choice> finale = List.of(
+                choice("without", address, form, form.with(now.withFinale(false))),
+                choice("last " + Words.minutes(plan.show().finale()), address, form, form.with(now.withFinale(true))));
         List<PracticePage.Choices> all = new ArrayList<>();
         all.add(new PracticePage.Choices("Distance", distances));
         all.add(new PracticePage.Choices("Smoke", smoke));
-        if (l.typed().isEmpty()) {
+        if (now.typed().isEmpty()) {
             all.add(new PracticePage.Choices("Finale", finale));
         }
         all.add(new PracticePage.Choices(
                 "Sound",
                 List.of(
-                        choice("true delay", address, form, PracticeForm.Sounding.DELAYED),
-                        choice("at once", address, form, PracticeForm.Sounding.AT_ONCE),
-                        choice("none", address, form, PracticeForm.Sounding.NONE))));
+                        choice("true delay", address, form, form.with(PracticeForm.Sounding.DELAYED)),
+                        choice("at once", address, form, form.with(PracticeForm.Sounding.AT_ONCE)),
+                        choice("none", address, form, form.with(PracticeForm.Sounding.NONE)))));
         all.add(new PracticePage.Choices(
                 "Release",
                 List.of(
-                        choice("cable", address, form, PracticeForm.Release.CABLE),
-                        choice("the camera’s button", address, form, PracticeForm.Release.BUTTON))));
+                        choice("cable", address, form, form.with(PracticeForm.Release.CABLE)),
+                        choice("the camera’s button", address, form, form.with(PracticeForm.Release.BUTTON)))));
         return all;
     }
 
-    private static PracticePage.Choice choice(
-            String words, String address, PracticeForm form, PracticeForm.Sounding sound) {
-        return choice(words, address, form.with(sound), form.sound() == sound);
-    }
-
-    private static PracticePage.Choice choice(
-            String words, String address, PracticeForm form, PracticeForm.Release release) {
-        return choice(words, address, form.with(release), form.release() == release);
-    }
-
-    private static PracticePage.Choice choice(String words, String address, PracticeForm form, boolean chosen) {
-        return new PracticePage.Choice(words, address + form.query(), chosen);
+    private static PracticePage.Choice choice(String words, String address, PracticeForm now, PracticeForm other) {
+        return new PracticePage.Choice(words, address + other.query(), other.equals(now));
     }
 
     /** A shell as the script calls it and lets it bang. */
@@ -240,6 +220,7 @@ class PracticePages {
         Spark.Point wind = display.drift().wind();
         all.put("wind", List.of(wind.x(), wind.y(), wind.z()));
         all.put("smoke", display.puffs());
+        all.put("spreading", Puff.SPREADING);
         all.put("view", view(plan, display, scene));
         return all;
     }

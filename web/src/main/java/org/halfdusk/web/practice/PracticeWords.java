@@ -6,6 +6,7 @@ import org.halfdusk.show.practice.HandHabit;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
 import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.subject.Line;
 
 /** What a tutor says of frames and of the hand that takes them. */
 final class PracticeWords {
@@ -73,19 +74,16 @@ final class PracticeWords {
         };
     }
 
-    /** @param name of a row; @param value of it */
-    record Row(String name, String value) {}
-
-    static List<Row> rows(HandHabit h, String planned) {
+    static List<Line> rows(HandHabit h, String planned) {
         return List.of(
-                new Row(
+                new Line(
                         "Opens",
                         h.beforeBreak().mean() >= 0
                                 ? Words.tenths(h.beforeBreak().mean()) + " s before the break"
                                 : Words.tenths(-h.beforeBreak().mean()) + " s after the break"),
-                new Row("The same to", Words.tenths(h.beforeBreak().deviation()) + " s"),
-                new Row("Holds", Words.tenths(h.held().mean()) + " s, planned " + planned),
-                new Row(
+                new Line("The same to", Words.tenths(h.beforeBreak().deviation()) + " s"),
+                new Line("Holds", Words.tenths(h.held().mean()) + " s, planned " + planned),
+                new Line(
                         "Lets go",
                         Words.tenths(Math.abs(h.beforeDark().mean())).equals("0.0")
                                 ? "as the stars go dark"

@@ -18,7 +18,7 @@ final class SparkStream {
 
     /** Those born between two times of the show. */
     static byte[] of(Display display, double from, double to) {
-        List<Spark> sparks = display.sheet().cues().stream()
+        List<Spark> sparks = display.sheet().between(from, to).stream()
                 .flatMap(c -> display.sparks(c).stream())
                 .filter(s -> s.born() >= from && s.born() < to)
                 .sorted(Comparator.comparingDouble(Spark::born))

@@ -108,7 +108,7 @@ class RunController {
             @PathVariable(required = false) Optional<Integer> rig,
             @RequestParam Map<String, String> form,
             Model model) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         FormErrors errors = new FormErrors(form);
         WayOut.Trouble trouble = errors.check("minutes", () -> pages.trouble(errors));
         model.addAttribute("title", open.shoot().it().title());

@@ -37,7 +37,7 @@ class CopyController {
             @RequestParam(defaultValue = "") String to) {
         int other = ShootDesk.rigNumber(
                 Optional.of(Range.of("rig to copy to", 1, LAST_NUMBER).whole(to)));
-        ShootDesk.Open from = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open from = desk.through(id, rig);
         ShootDesk.Open onto = desk.open(id, other, Optional.empty());
         RigChoices choices = from.shoot().it().rig().choices();
         Shoots.Outcome outcome = shoots.change(id, other, edits(from.plan(), choices, onto));

@@ -32,7 +32,7 @@ class FramesController {
             @RequestParam(defaultValue = "") String block,
             @RequestParam(defaultValue = "1") String from,
             Model model) {
-        ShootDesk.Open open = desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        ShootDesk.Open open = desk.through(id, rig);
         Programme.Planned planned = open.programme().planned().stream()
                 .filter(p -> p.id().equals(block) && !p.block().frames().isEmpty())
                 .findFirst()

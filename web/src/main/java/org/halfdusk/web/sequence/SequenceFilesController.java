@@ -57,7 +57,7 @@ class SequenceFilesController {
     }
 
     private ShootDesk.Open open(long id, Optional<Integer> rig) {
-        return desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        return desk.through(id, rig);
     }
 
     @GetMapping({"/shoots/{id}/sequence/card", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/card"})

@@ -1,16 +1,14 @@
 package org.halfdusk.web.shoot;
 
 import java.time.Duration;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.shoot.programme.SettingCurve;
 import org.halfdusk.shoot.setting.Wishes;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Settings over whole nights: a hundred plans each, so those that were drawn last are kept. */
@@ -20,14 +18,7 @@ class Curves {
     private static final Duration STEP = Duration.ofMinutes(15);
     private static final Duration SWIFT_STEP = Duration.ofMinutes(2);
 
-    private final Map<Key, SettingCurve> kept = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, SettingCurve> eldest) {
-            return size() > MOST;
-        }
-    };
+    private final Recent<Key, SettingCurve> kept = new Recent<>(MOST);
 
     /** All that a curve follows from. */
     private record Key(Shoot shoot, Place place, Rig rig, Wishes wishes) {}
@@ -36,19 +27,9 @@ class Curves {
     Optional<CurveLine> of(ShootDesk.Open open) {
         Plan plan = open.plan();
         Key key = new Key(open.shoot().it(), plan.place(), plan.rig(), plan.wishes());
-        SettingCurve curve = known(key);
-        if (curve == null) {
-            curve = SettingCurve.of(plan, plan.night().swift() ? SWIFT_STEP : STEP);
-            keep(key, curve);
-        }
+        SettingCurve curve = kept.get(key)
+                .orElseGet(
+                        () -> kept.keep(key, SettingCurve.of(plan, plan.night().swift() ? SWIFT_STEP : STEP)));
         return curve.changes() ? Optional.of(CurveLine.of(plan, open.now(), curve)) : Optional.empty();
-    }
-
-    private synchronized @Nullable SettingCurve known(Key key) {
-        return kept.get(key);
-    }
-
-    private synchronized void keep(Key key, SettingCurve curve) {
-        kept.put(key, curve);
     }
 }

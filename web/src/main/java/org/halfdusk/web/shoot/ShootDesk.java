@@ -135,6 +135,11 @@ public class ShootDesk {
         return counted.map(r -> r - 1).orElse(Shoots.FIRST_RIG);
     }
 
+    /** The same at its best moment, through a rig as an address counts it. */
+    public Open through(long id, Optional<Integer> rig) {
+        return open(id, rigNumber(rig), Optional.empty());
+    }
+
     /** The same with one of its rigs. */
     public Open open(long id, int rig, Optional<String> at) {
         Kept<Shoot> shoot = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id));

@@ -49,7 +49,7 @@ class StackController {
     }
 
     private ShootDesk.Open open(long id, Optional<Integer> rig) {
-        return desk.open(id, ShootDesk.rigNumber(rig), Optional.empty());
+        return desk.through(id, rig);
     }
 
     @GetMapping

@@ -10,7 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Random;
 import javax.imageio.ImageIO;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.photometry.Srgb;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.picture.PictureFiles;
 import org.junit.jupiter.api.Test;
@@ -43,7 +43,7 @@ class FramesApiTest extends DemoPages {
             }
         }
         for (int i = 0; i < light.length; i++) {
-            int l = (int) Math.round(255 * Pixels.code(Math.max(0, Math.min(1, light[i]))));
+            int l = (int) Math.round(255 * Srgb.code(Math.max(0, Math.min(1, light[i]))));
             // Codes as they are: a grey image would be given them through another curve.
             for (int band = 0; band < image.getRaster().getNumBands(); band++) {
                 image.getRaster().setSample(i % 600, i / 600, band, l);

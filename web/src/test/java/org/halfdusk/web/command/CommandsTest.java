@@ -210,7 +210,9 @@ class CommandsTest {
                 err::toString);
         short[] made = read("joined.tif").light();
         assertEquals(
-                org.halfdusk.frame.Pixels.linear(128 / 255.0), (made[3 * W * (H - 5) + 60] & 0xffff) / 65535.0, 0.005);
+                org.halfdusk.photometry.Srgb.linear(128 / 255.0),
+                (made[3 * W * (H - 5) + 60] & 0xffff) / 65535.0,
+                0.005);
         assertTrue((made[60] & 0xffff) / 65535.0 < 0.15, "the sky above is not the land");
         assertEquals(Commands.WRONG_USE, stack("mean", "no.tif", "--ground", path("ground")));
         assertTrue(err.toString().contains("--ground and --mask go together"), err::toString);

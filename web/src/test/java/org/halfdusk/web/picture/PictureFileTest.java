@@ -15,6 +15,7 @@ import java.util.Random;
 import javax.imageio.ImageIO;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.frame.Pixels;
+import org.halfdusk.photometry.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -206,7 +207,7 @@ class PictureFileTest {
             double mean = 0;
             for (int y = 0; y < 200; y++) {
                 for (int x = 0; x < 300; x++) {
-                    mean += Pixels.linear((small.getRGB(x, y) >> 8 & 0xff) / 255.0) / 60_000;
+                    mean += Srgb.linear((small.getRGB(x, y) >> 8 & 0xff) / 255.0) / 60_000;
                 }
             }
             double whole = 0;
