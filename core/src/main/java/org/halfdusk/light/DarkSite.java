@@ -161,7 +161,12 @@ public final class DarkSite {
     }
 
     private static SkyBrightness estimate(TownGlow glow) {
-        SkyBrightness left = SkyBrightness.ofFlux(NATURAL.flux() + glow.zenith());
+        return under(glow.zenith());
+    }
+
+    /** The zenith under which towns leave so much flux. */
+    static SkyBrightness under(double towns) {
+        SkyBrightness left = SkyBrightness.ofFlux(NATURAL.flux() + towns);
         return SkyBrightness.of(Math.max(Place.BRIGHTEST, left.magnitude()));
     }
 

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.DoubleSupplier;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.place.Gazetteer;
@@ -142,20 +143,26 @@ final class TownGlow {
             if (km > NEAR_RADII * radius) {
                 share(cells, km, bearing, lamps);
             } else {
-                disc(cells, km, bearing, radius, lamps);
+                spread(km, bearing, radius, lamps, (away, towards, part) -> share(cells, away, towards, part));
             }
         });
         return cells;
     }
 
+    /** A point of a disc: how far off and where it lies, and its part of the light. */
+    @FunctionalInterface
+    private interface Lamp {
+        void at(double km, double bearing, double lumens);
+    }
+
     /** An even disc as points of equal area: one in the middle, six around it, twelve and so on. */
-    private static void disc(double[][] cells, double km, double bearing, double radius, double lumens) {
+    private static void spread(double km, double bearing, double radius, double lumens, Lamp lamp) {
         int points = 1 + 3 * RINGS * (RINGS + 1);
         double x = km * Math.cos(Math.toRadians(bearing));
         double y = km * Math.sin(Math.toRadians(bearing));
         // A point stands for a piece of the disc: one is never nearer to it than to the middle of its people.
         double piece = MIDDLE * radius / Math.sqrt(points);
-        share(cells, Math.hypot(km, piece), bearing, lumens / points);
+        lamp.at(Math.hypot(km, piece), bearing, lumens / points);
         for (int ring = 1; ring <= RINGS; ring++) {
             double r = radius * ring / (RINGS + 0.5);
             for (int i = 0; i < 6 * ring; i++) {
@@ -163,7 +170,7 @@ final class TownGlow {
                 double px = x + r * Math.cos(a);
                 double py = y + r * Math.sin(a);
                 double towards = Math.toDegrees(Math.atan2(py, px));
-                share(cells, Math.hypot(Math.hypot(px, py), piece), towards, lumens / points);
+                lamp.at(Math.hypot(Math.hypot(px, py), piece), towards, lumens / points);
             }
         }
     }
@@ -187,6 +194,54 @@ final class TownGlow {
         cells[far - 1][next] += p * (1 - t) * right;
         cells[far][left] += p * t * (1 - right);
         cells[far][next] += p * t * right;
+    }
+
+    /** Steps of a table by the root of the distance: a hundredth of a kilometre apart at 0.1 km, 0.3 km at 100. */
+    private static final int OVERHEAD_STEPS = 2000;
+
+    private static final class Overhead {
+        static final double[] BY_ROOT = new double[OVERHEAD_STEPS + 2];
+
+        static {
+            double[][][] lamps = table(0);
+            int zenith = ALTITUDES.length - 1;
+            for (int i = 0; i < OVERHEAD_STEPS; i++) {
+                double root = (double) i / OVERHEAD_STEPS;
+                double km = root * root * FARTHEST_KM;
+                double[][] cells = new double[DISTANCES.length][SIDES];
+                share(cells, km, 0, 1);
+                for (int d = 0; d < DISTANCES.length; d++) {
+                    BY_ROOT[i] += cells[d][0] * lamps[d][zenith][0];
+                }
+            }
+        }
+
+        static double at(double km) {
+            if (km >= FARTHEST_KM) {
+                return 0;
+            }
+            double at = Math.sqrt(km / FARTHEST_KM) * OVERHEAD_STEPS;
+            int i = (int) at;
+            return BY_ROOT[i] + (at - i) * (BY_ROOT[i + 1] - BY_ROOT[i]);
+        }
+    }
+
+    /**
+     * Flux at the zenith of a town of so many people at a distance, seen from the height of its lamps: what {@link #zenith()} adds up,
+     * for one town.
+     *
+     * @param km to its middle, 0 and more; 0 comes out beyond 300
+     * @param bearing asked for where it is near enough to be laid out, degrees
+     */
+    static double overhead(int people, double km, DoubleSupplier bearing) {
+        double radius = radiusKm(people);
+        double lumens = TownLight.lumens(people);
+        if (km > NEAR_RADII * radius) {
+            return lumens * Overhead.at(km);
+        }
+        double[] sum = {0};
+        spread(km, bearing.getAsDouble(), radius, lumens, (away, towards, part) -> sum[0] += part * Overhead.at(away));
+        return sum[0];
     }
 
     /** The last fifth of the way fades out, so that no city appears at a step. */

@@ -123,7 +123,15 @@ public final class Gazetteer {
                 Double.parseDouble(cells[2]),
                 Double.parseDouble(cells[3]),
                 Integer.parseInt(cells[4]),
-                Double.parseDouble(cells[5]),
+                known(Double.parseDouble(cells[5])),
                 zones.computeIfAbsent(cells[6], ZoneId::of));
     }
+
+    /** The list has −9999 where it knows no height: ports and islands, so that sea level is near. */
+    private static double known(double elevationMetres) {
+        return elevationMetres < LOWEST_METRES ? 0 : elevationMetres;
+    }
+
+    /** No town lies deeper. */
+    private static final double LOWEST_METRES = -430;
 }

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -44,5 +45,14 @@ class GazetteerTest {
                 .orElseThrow()
                 .distanceKm(lat, lon);
         assertEquals(nearest, ALL.nearest(lat, lon).distanceKm(lat, lon));
+    }
+
+    /** A town without a known height stood nine kilometres under the sea, and its sky was that of a mountain. */
+    @Test
+    void everyTownStandsWhereAnObserverCan() {
+        for (Town t : Gazetteer.instance().towns()) {
+            Observer.of(t.latitudeDegrees(), t.longitudeDegrees(), t.elevationMetres());
+        }
+        assertEquals(0, Gazetteer.instance().search("Tromsø", 1).get(0).elevationMetres());
     }
 }
