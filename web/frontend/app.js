@@ -104,7 +104,13 @@ const strip = {
     document.dispatchEvent(new CustomEvent("playhead", { detail: inside }));
   },
   show(el) {
-    go(location.pathname + "?at=" + el.dataset.at);
+    const map = document.querySelector("[data-map-box]:not([data-map-pick]) [data-map]");
+    if (map && el.dataset.ask) {
+      const m = chart.numbers(map);
+      const ask = new URLSearchParams(el.dataset.ask);
+      for (const [name, value] of [["lat", m.lat], ["lon", m.lon], ["zoom", m.zoom]]) ask.set(name, value);
+      go(location.pathname + "?" + ask + "&at=" + el.dataset.at);
+    } else go(location.pathname + "?at=" + el.dataset.at);
   },
 };
 // The carpet: a column a night; what a night is stands in the table of all nights, which the panel repeats.
@@ -296,19 +302,54 @@ const chart = {
     if (!link) return;
     link.href = "/places/new?latitude=" + lat + "&longitude=" + lon;
     link.textContent = "New place at " + lat + ", " + lon;
-    link.hidden = false;
+    document.querySelector("[data-map-plan]").href = "/first?where=" + lat + "%2C+" + lon;
+    document.querySelector("[data-map-chosen]").hidden = false;
     chart.ring(el, at);
+  },
+};
+// Two fingers: how far they have come apart decides the zoom when they are lifted; meanwhile the drawing stretches.
+const pinch = {
+  fingers: new Map(),
+  el: null,
+  from: 0,
+  by: 1,
+  apart: () => {
+    const [a, b] = [...pinch.fingers.values()];
+    return Math.hypot(a.x - b.x, a.y - b.y);
+  },
+  begin(el) {
+    chart.drag = null;
+    pinch.el = el;
+    pinch.from = pinch.apart();
+    pinch.by = 1;
+  },
+  move() {
+    pinch.by = pinch.apart() / Math.max(1, pinch.from);
+    const layer = pinch.el.querySelector("[data-map-layer]");
+    layer.setAttribute("transform", "translate(" + chart.middle * (1 - pinch.by) + " " + 260 * (1 - pinch.by) + ") scale(" + pinch.by + ")");
+  },
+  end() {
+    const el = pinch.el;
+    pinch.el = null;
+    const m = chart.numbers(el);
+    const steps = Math.round(Math.log2(pinch.by));
+    if (steps === 0) el.querySelector("[data-map-layer]").removeAttribute("transform");
+    else chart.show(el, m.lat, m.lon, m.zoom + steps);
   },
 };
 document.addEventListener("pointerdown", (event) => {
   const el = event.target.closest && event.target.closest("[data-map]");
   if (!el || event.button !== 0) return;
+  pinch.fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
+  if (pinch.fingers.size === 2) return pinch.begin(el);
   const onPin = event.target.closest("[data-map-pin]") !== null;
   chart.drag = { el, from: chart.unit(el, event), moved: false, onPin };
   if (!event.target.closest("a")) event.preventDefault();
   el.focus({ preventScroll: true });
 });
 document.addEventListener("pointermove", (event) => {
+  if (pinch.fingers.has(event.pointerId)) pinch.fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
+  if (pinch.el) return pinch.move();
   const d = chart.drag;
   if (!d) return;
   const now = chart.unit(d.el, event);
@@ -317,7 +358,13 @@ document.addEventListener("pointermove", (event) => {
   if (d.onPin) chart.choose(d.el, chart.place(d.el, now.x, now.y));
   else d.el.querySelector("[data-map-layer]").setAttribute("transform", "translate(" + (now.x - d.from.x) + " " + (now.y - d.from.y) + ")");
 });
+document.addEventListener("pointercancel", (event) => {
+  pinch.fingers.delete(event.pointerId);
+  if (pinch.el) pinch.end();
+});
 document.addEventListener("pointerup", (event) => {
+  pinch.fingers.delete(event.pointerId);
+  if (pinch.el) return pinch.end();
   const d = chart.drag;
   chart.drag = null;
   if (!d) return;

@@ -922,7 +922,7 @@
     el.focus({ preventScroll: true });
     el.setPointerCapture(event.pointerId);
     const at = pointerAt(el, event);
-    grab = { el, at, azimuth: current.picture.frame.azimuth, altitude: current.picture.frame.altitude, turn: current.picture.turn ?? middle(current.picture), moved: false };
+    grab = { el, at, azimuth: current.picture.frame.azimuth, altitude: current.picture.frame.altitude, turn: current.picture.turn ?? middle(current.picture), moved: false, off: hold.off };
   });
   const readOut = (el, event) => {
     const out = el.closest("figure").querySelector("[data-frame-under]");
@@ -943,7 +943,10 @@
     const from = under(held, grab.at), to = under(held, now);
     const turn = ((azimuthOf(from) - azimuthOf(to) + 540) % 360) - 180;
     if (p.shown.overview) p.turn = grab.turn + turn;
-    else {
+    else if (hold.on && hold.heard) {
+      hold.off = grab.off + clamp(turn, -90, 90);
+      hold.aim();
+    } else {
       p.frame.altitude = clamp(grab.altitude + altitudeOf(from) - altitudeOf(to), -30, 90);
       p.frame.azimuth = grab.azimuth + clamp(turn, -90, 90);
       write();
@@ -953,8 +956,92 @@
   document.addEventListener("pointerup", () => {
     const g = grab;
     grab = null;
-    if (g && g.moved && !current.picture.shown.overview) form().requestSubmit();
+    if (g && g.moved && !current.picture.shown.overview && !hold.on) form().requestSubmit();
   });
+  // ---- Held up to the sky: the phone's compass and tilt turn the picture; nothing is saved until it is taken.
+  const hold = {
+    on: false, heard: false, off: 0, planned: null, ahead: null, patience: 0,
+    parts: () => {
+      const figure = canvas().closest("figure");
+      return { button: figure.querySelector("[data-frame-hold]"), box: figure.querySelector("[data-frame-held]"), text: figure.querySelector("[data-frame-held-text]") };
+    },
+    say: (text) => (hold.parts().text.textContent = text),
+    async begin() {
+      const { button, box } = hold.parts();
+      box.hidden = false;
+      if (!("DeviceOrientationEvent" in window)) return hold.say("This browser gives no compass and no tilt. Drag the sky instead.");
+      if (!window.isSecureContext) return hold.say("Browsers give compass and tilt to safe addresses alone: Settings, From a phone, tells how to reach this by https. Drag the sky instead.");
+      if (typeof DeviceOrientationEvent.requestPermission === "function") {
+        const answer = await DeviceOrientationEvent.requestPermission().catch(() => "denied");
+        if (answer !== "granted") return hold.say("The phone was told not to give its compass. Its browser's settings can allow it again; drag the sky instead.");
+      }
+      hold.on = true;
+      hold.heard = false;
+      hold.off = 0;
+      hold.ahead = null;
+      hold.planned = { ...current.picture.frame };
+      button.setAttribute("aria-pressed", "true");
+      hold.say("Waiting for the phone's compass …");
+      window.addEventListener("deviceorientationabsolute", hold.turned);
+      window.addEventListener("deviceorientation", hold.turned);
+      hold.patience = setTimeout(() => hold.on && !hold.heard && hold.say("No compass answers: this device has none, or does not give it. Drag the sky instead."), 3000);
+    },
+    end(back) {
+      const { button, box } = hold.parts();
+      window.removeEventListener("deviceorientationabsolute", hold.turned);
+      window.removeEventListener("deviceorientation", hold.turned);
+      clearTimeout(hold.patience);
+      if (back && hold.planned) {
+        Object.assign(current.picture.frame, hold.planned);
+        soon(false);
+      }
+      hold.on = false;
+      box.hidden = true;
+      button.setAttribute("aria-pressed", "false");
+    },
+    // Where the lens on the phone's back looks (east, north, up): turned about the vertical, then about its width, then about its length.
+    lens(alpha, beta, gamma) {
+      const a = alpha * RAD, b = beta * RAD, g = gamma * RAD;
+      const ca = Math.cos(a), sa = Math.sin(a), sb = Math.sin(b), cg = Math.cos(g), sg = Math.sin(g);
+      return [-(ca * sg + sa * sb * cg), -(sa * sg - ca * sb * cg), -(Math.cos(b) * cg)];
+    },
+    turned(event) {
+      const absolute = event.absolute || event.type === "deviceorientationabsolute";
+      const heading = event.webkitCompassHeading;
+      if (!hold.on || event.beta === null || (!absolute && heading === undefined)) return;
+      if (!hold.heard) {
+        hold.heard = true;
+        hold.say("The picture turns as the phone turns, by its compass and its tilt, declination counted.");
+      }
+      // A heading is measured along the phone's upper edge, clockwise; alpha against the clock.
+      const ahead = hold.lens(heading === undefined ? event.alpha : 360 - heading, event.beta, event.gamma);
+      hold.ahead = hold.ahead ? hold.ahead.map((v, i) => v + 0.25 * (ahead[i] - v)) : ahead;
+      hold.aim();
+    },
+    aim() {
+      const f = current.picture.frame;
+      const [e, n, u] = hold.ahead.map((v) => v / Math.hypot(...hold.ahead));
+      const azimuth = Math.atan2(e, n) / RAD + Number(current.el.dataset.declination || 0) + hold.off;
+      f.azimuth = ((azimuth % 360) + 360) % 360;
+      f.altitude = clamp(Math.asin(clamp(u, -1, 1)) / RAD, -30, 90);
+      moving();
+      const whole = (v) => String(Math.round(v) || 0).replace("-", "\u2212");
+      hold.say("Azimuth " + whole(f.azimuth % 360) + "°, " + whole(f.altitude) + "° up, declination counted" + (hold.off ? ", set right by " + whole(hold.off) + "°" : "") + ".");
+    },
+  };
+  document.addEventListener("click", (event) => {
+    if (!event.target.closest || !current.sheet) return;
+    if (event.target.closest("[data-frame-hold]")) hold.on ? hold.end(true) : hold.begin();
+    if (event.target.closest("[data-frame-let]")) hold.end(true);
+    if (event.target.closest("[data-frame-take]")) {
+      const heard = hold.heard;
+      hold.end(false);
+      if (!heard) return;
+      write();
+      form().requestSubmit();
+    }
+  });
+
   let zoomed = 0;
   const zoom = (mm) => {
     const frame = current.picture.frame;

@@ -35,8 +35,18 @@ public final class GlowMap {
      * @return by row, then column
      */
     public static float[][] zenith(double[] latitudes, double[] longitudes) {
-        Grid all = new Grid(latitudes, longitudes);
-        Grid coarse = new Grid(evenly(latitudes), evenly(longitudes));
+        return zenith(latitudes, longitudes, 0);
+    }
+
+    /**
+     * The same with every town's light spread as if it were never seen from nearer than a length: for grids so wide that a town would
+     * fall between the points.
+     *
+     * @param leastKm that length, 0 for none
+     */
+    public static float[][] zenith(double[] latitudes, double[] longitudes, double leastKm) {
+        Grid all = new Grid(latitudes, longitudes, leastKm);
+        Grid coarse = new Grid(evenly(latitudes), evenly(longitudes), leastKm);
         double middleLat = (latitudes[0] + latitudes[latitudes.length - 1]) / 2;
         double middleLon = (longitudes[0] + longitudes[longitudes.length - 1]) / 2;
         double reach = Math.max(
@@ -78,8 +88,10 @@ public final class GlowMap {
         private final double[] latitudes;
         private final double[] longitudes;
         private final double[][] flux;
+        private final double leastKm;
 
-        Grid(double[] latitudes, double[] longitudes) {
+        Grid(double[] latitudes, double[] longitudes, double leastKm) {
+            this.leastKm = leastKm;
             this.latitudes = latitudes;
             this.longitudes = longitudes;
             this.flux = new double[latitudes.length][longitudes.length];
@@ -96,7 +108,7 @@ public final class GlowMap {
                     double there = longitudes[c];
                     flux[r][c] += TownGlow.overhead(
                             people,
-                            GreatCircle.distanceKm(here, there, lat, lon),
+                            Math.hypot(leastKm, GreatCircle.distanceKm(here, there, lat, lon)),
                             () -> GreatCircle.bearingDegrees(here, there, lat, lon));
                 }
             }

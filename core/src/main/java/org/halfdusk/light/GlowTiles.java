@@ -60,10 +60,21 @@ public final class GlowTiles {
             latitudes[i] = Mercator.latitude((key.y() + (double) i / STEPS) / world);
             longitudes[i] = Mercator.longitude((key.x() + (double) i / STEPS) / world);
         }
-        float[][] tile = GlowMap.zenith(latitudes, longitudes);
+        float[][] tile = GlowMap.zenith(latitudes, longitudes, leastKm(key, latitudes[STEPS / 2]));
         shelf.keep(key, tile);
         return tile;
     }
+
+    /** From here on points stand so close that no town falls between them. */
+    private static final int SHARP_ZOOM = 9;
+
+    /** Half of the step between points where those stand too far apart for a town, km. */
+    private static double leastKm(Key key, double latitude) {
+        double step = EQUATOR_KM / (1 << key.zoom()) / STEPS * Math.cos(Math.toRadians(latitude));
+        return key.zoom() < SHARP_ZOOM ? step / 2 : 0;
+    }
+
+    private static final double EQUATOR_KM = 40_075;
 
     /** The zoom of tiles that suits a map whose world is 256 · 2^zoom wide. */
     public static int zoomFor(int mapZoom) {

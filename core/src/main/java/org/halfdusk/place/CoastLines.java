@@ -30,7 +30,7 @@ public final class CoastLines {
      * @param west and east, south, north: how far it reaches
      */
     public record Ring(float[] longitudes, float[] latitudes, double west, double east, double south, double north) {
-        static Ring of(float[] longitudes, float[] latitudes) {
+        public static Ring of(float[] longitudes, float[] latitudes) {
             double west = 180;
             double east = -180;
             double south = 90;
@@ -45,7 +45,7 @@ public final class CoastLines {
         }
 
         /** Whether a point lies inside, by the crossings of its parallel east of it. */
-        boolean holds(double latitude, double longitude) {
+        public boolean holds(double latitude, double longitude) {
             if (latitude < south || latitude > north || longitude < west || longitude > east) {
                 return false;
             }

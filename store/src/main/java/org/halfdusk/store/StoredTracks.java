@@ -4,10 +4,12 @@ import static org.halfdusk.store.jooq.Tables.TRACK;
 import static org.halfdusk.store.jooq.Tables.TRACK_LINE;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.halfdusk.place.Track;
 import org.halfdusk.shoot.kept.Kept;
@@ -17,6 +19,7 @@ import org.halfdusk.store.jooq.tables.records.TrackLineRecord;
 import org.halfdusk.store.jooq.tables.records.TrackRecord;
 import org.jooq.DSLContext;
 import org.jooq.Result;
+import org.jspecify.annotations.Nullable;
 
 /** Tracks in the file. */
 public final class StoredTracks implements Tracks {
@@ -59,7 +62,7 @@ public final class StoredTracks implements Tracks {
                                 Optional.<List<TrackLineRecord>>ofNullable(lines.get(r.getId()))
                                         .orElse(List.of())
                                         .stream()
-                                        .map(l -> points(l.getPoints()))
+                                        .map(StoredTracks::points)
                                         .toList())));
     }
 
@@ -71,8 +74,14 @@ public final class StoredTracks implements Tracks {
             r.insert();
             List<TrackLineRecord> lines = new ArrayList<>();
             for (int i = 0; i < track.lines().size(); i++) {
-                lines.add(new TrackLineRecord(
-                        r.getId(), (long) i, text(track.lines().get(i))));
+                List<Track.Point> line = track.lines().get(i);
+                TrackLineRecord row = dsl.newRecord(TRACK_LINE);
+                row.setTrackId(r.getId());
+                row.setPosition((long) i);
+                row.setPoints(text(line));
+                row.setHeights(heights(line));
+                row.setTimes(times(line));
+                lines.add(row);
             }
             dsl.batchInsert(lines).execute();
             return r.getId();
@@ -85,13 +94,50 @@ public final class StoredTracks implements Tracks {
                 .collect(Collectors.joining(" "));
     }
 
-    private static List<Track.Point> points(String text) {
-        String[] numbers = text.split(" ");
+    /** Nothing where no point has one. */
+    private static @Nullable String heights(List<Track.Point> line) {
+        return line.stream().allMatch(p -> p.elevationMetres().isEmpty())
+                ? null
+                : line.stream()
+                        .map(p -> p.elevationMetres().isPresent()
+                                ? Double.toString(p.elevationMetres().getAsDouble())
+                                : NONE)
+                        .collect(Collectors.joining(" "));
+    }
+
+    private static @Nullable String times(List<Track.Point> line) {
+        return line.stream().allMatch(p -> p.at().isEmpty())
+                ? null
+                : line.stream()
+                        .map(p -> p.at().map(Instant::toString).orElse(NONE))
+                        .collect(Collectors.joining(" "));
+    }
+
+    private static final String NONE = "-";
+
+    private static List<Track.Point> points(TrackLineRecord row) {
+        String[] numbers = row.getPoints().split(" ");
+        String[] heights = parts(row.getHeights());
+        String[] times = parts(row.getTimes());
         List<Track.Point> points = new ArrayList<>(numbers.length / 2);
         for (int i = 0; i + 1 < numbers.length; i += 2) {
-            points.add(new Track.Point(Double.parseDouble(numbers[i]), Double.parseDouble(numbers[i + 1])));
+            String height = part(heights, i / 2);
+            String time = part(times, i / 2);
+            points.add(new Track.Point(
+                    Double.parseDouble(numbers[i]),
+                    Double.parseDouble(numbers[i + 1]),
+                    height.equals(NONE) ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(height)),
+                    time.equals(NONE) ? Optional.empty() : Optional.of(Instant.parse(time))));
         }
         return points;
+    }
+
+    private static String[] parts(@Nullable String text) {
+        return text == null ? new String[0] : text.split(" ");
+    }
+
+    private static String part(String[] parts, int i) {
+        return i < parts.length ? parts[i] : NONE;
     }
 
     @Override

@@ -8,6 +8,7 @@ import java.util.random.RandomGenerator;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
+import org.halfdusk.place.RasterMap;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.FocusMarks;
@@ -36,6 +37,7 @@ import org.halfdusk.store.StoredLearning;
 import org.halfdusk.store.StoredPackLists;
 import org.halfdusk.store.StoredPlaces;
 import org.halfdusk.store.StoredPracticeLog;
+import org.halfdusk.store.StoredRasterMap;
 import org.halfdusk.store.StoredRigs;
 import org.halfdusk.store.StoredRunLog;
 import org.halfdusk.store.StoredSettings;
@@ -187,5 +189,10 @@ class Composition {
     @Bean
     Facts facts(Database database) {
         return new Facts(database);
+    }
+
+    @Bean
+    RasterMap.Opener rasterMaps() {
+        return StoredRasterMap::open;
     }
 }

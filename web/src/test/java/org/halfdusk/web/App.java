@@ -76,8 +76,13 @@ public final class App implements AutoCloseable {
         return context.getBean(type);
     }
 
-    public HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(url(path))).build(), HttpResponse.BodyHandlers.ofString());
+    /** @param headers names and values in turn */
+    public HttpResponse<String> get(String path, String... headers) throws IOException, InterruptedException {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(url(path)));
+        for (int i = 0; i < headers.length; i += 2) {
+            request.header(headers[i], headers[i + 1]);
+        }
+        return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
     }
 
     /** A file as it is sent. */
@@ -120,6 +125,32 @@ public final class App implements AutoCloseable {
             request.header(headers[i], headers[i + 1]);
         }
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    private static final Pattern TICKET = Pattern.compile("name=\"ticket\" value=\"([^\"]+)\"");
+    private static final Pattern TICKED = Pattern.compile("name=\"(point|way)\" value=\"(\\d+)\" checked");
+
+    /** Looks into a file of places and takes what is ticked; where it is refused, the refusal. */
+    public HttpResponse<String> bringIn(String name, byte[] content) throws IOException, InterruptedException {
+        HttpResponse<String> seen = upload("/places/formats", "file", name, content);
+        Matcher ticket = TICKET.matcher(seen.body());
+        if (!ticket.find()) {
+            return seen;
+        }
+        StringBuilder body = new StringBuilder("_csrf=" + encode(token()) + "&ticket=" + ticket.group(1));
+        TICKED.matcher(seen.body())
+                .results()
+                .forEach(m -> body.append('&').append(m.group(1)).append('=').append(m.group(2)));
+        return http.send(
+                HttpRequest.newBuilder(URI.create(url("/places/formats/take")))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(HttpRequest.BodyPublishers.ofString(body.toString()))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+
+    public HttpResponse<String> bringIn(String name, String content) throws IOException, InterruptedException {
+        return bringIn(name, content.getBytes(StandardCharsets.UTF_8));
     }
 
     public HttpResponse<String> send(String path, Map<String, String> form, String csrf)

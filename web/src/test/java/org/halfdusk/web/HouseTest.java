@@ -103,7 +103,8 @@ class HouseTest {
     /**
      * A feature takes what all share (layout, door, subject, the desk of a shoot, open formats, pictures). What one takes of another is named
      * here, so that a new one is thought about: a stand is looked for on the map, a night shows its weather, a card the checklist,
-     * a search the names of kit, practice the words of verdicts and the map for its show.
+     * a search the names of kit, practice the words of verdicts and the map for its show, a solar eclipse the map for its path,
+     * map and places the ground of the user's own files, which the stand-in lays samples of.
      */
     @Test
     void noFeatureTakesAnothersInsides() {
@@ -117,7 +118,11 @@ class HouseTest {
                 "places map",
                 "standin map",
                 "practice fireworks",
-                "practice map");
+                "practice map",
+                "solareclipse map",
+                "map ground",
+                "places ground",
+                "standin ground");
         java.util.Set<String> found = new java.util.TreeSet<>();
         WEB.forEach(c -> c.getDirectDependenciesFromSelf().forEach(d -> {
             String from = feature(c.getPackageName());

@@ -97,7 +97,12 @@ public final class Planner {
     }
 
     public Sky sky(Place place) {
-        return Sky.over(place.observer(), ephemeris, DeltaT.model());
+        return sky(place.observer());
+    }
+
+    /** Of a point that is no place of anybody's. */
+    public Sky sky(Observer observer) {
+        return Sky.over(observer, ephemeris, DeltaT.model());
     }
 
     /** A place with its sky, its forecast and the towns around it; looking the towns up takes milliseconds, so that is kept. */

@@ -37,6 +37,16 @@ public final class Upload {
      * @throws IllegalArgumentException where none was chosen, it is too large, or not in the encoding it declares
      */
     public static String text(MultipartFile file, int mostBytes, String allowed) {
+        return decoded(bytes(file, mostBytes, allowed), Optional.ofNullable(file.getContentType()));
+    }
+
+    /**
+     * The bytes of a file.
+     *
+     * @param allowed which files are, for who has chosen none
+     * @throws IllegalArgumentException where none was chosen or it is too large
+     */
+    public static byte[] bytes(MultipartFile file, int mostBytes, String allowed) {
         if (file.isEmpty()) {
             throw new IllegalArgumentException("no file was chosen; " + allowed + " is allowed");
         }
@@ -48,7 +58,7 @@ public final class Upload {
                     + mostBytes / unit + name + " are allowed");
         }
         try {
-            return decoded(file.getBytes(), Optional.ofNullable(file.getContentType()));
+            return file.getBytes();
         } catch (IOException e) {
             throw new UncheckedIOException("the file that was sent cannot be read", e);
         }
@@ -59,7 +69,7 @@ public final class Upload {
      *
      * @throws IllegalArgumentException where the bytes are not in that encoding
      */
-    static String decoded(byte[] bytes, Optional<String> contentType) {
+    public static String decoded(byte[] bytes, Optional<String> contentType) {
         if (starts(bytes, 0xEF, 0xBB, 0xBF)) {
             return strictly(bytes, 3, StandardCharsets.UTF_8);
         }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Camera;
@@ -21,6 +22,12 @@ import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.running.RunEntry;
+import org.halfdusk.show.CueTexts;
+import org.halfdusk.show.Shutter;
+import org.halfdusk.show.practice.Exercise;
+import org.halfdusk.show.practice.PractisedFrame;
+import org.halfdusk.show.practice.Reaction;
+import org.halfdusk.show.practice.Verdict;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  * @param furtherRigs of shoots, by their numbers
  * @param packing of shoots, by their numbers
  * @param nights what was noted in the nights of shoots, by their numbers
+ * @param practised what hands did on practice shows of shoots, by their numbers, the oldest first
  * @param clocks of cameras, by their numbers
  * @param takenFrames figures of frames that were brought in, never pictures; those read without a shoot are not among them
  * @param afterwards what was noted of shoots when they were over
@@ -50,6 +58,7 @@ public record Backup(
         List<Further> furtherRigs,
         List<Packed> packing,
         List<Noted> nights,
+        List<Practised> practised,
         List<CameraClock> clocks,
         List<TakenFrame> takenFrames,
         List<NotedAfterwards> afterwards,
@@ -70,6 +79,7 @@ public record Backup(
         furtherRigs = all("furtherRigs", furtherRigs);
         packing = all("packing", packing);
         nights = all("nights", nights);
+        practised = all("practised", practised);
         clocks = all("clocks", clocks);
         takenFrames = all("takenFrames", takenFrames);
         afterwards = all("afterwards", afterwards);
@@ -115,6 +125,64 @@ public record Backup(
     public record Noted(long shootId, List<RunEntry> entries) {
         public Noted {
             entries = all("nights", entries);
+        }
+    }
+
+    /**
+     * A frame of a practice show.
+     *
+     * @param typed the show as it was written down, empty where it was made up by its seed
+     * @param open from the show's beginning, s
+     */
+    public record Practised(
+            long shootId,
+            Instant at,
+            long seed,
+            String typed,
+            Exercise.Smoke smoke,
+            boolean finale,
+            double metres,
+            double open,
+            double close,
+            Verdict verdict,
+            Optional<Reaction> reaction) {
+        public Practised {
+            Objects.requireNonNull(at, "time of a practised frame is missing");
+            Objects.requireNonNull(smoke, "smoke of a practised frame is missing");
+            Objects.requireNonNull(verdict, "verdict on a practised frame is missing");
+            typed = Objects.requireNonNullElse(typed, "");
+            reaction = Objects.requireNonNullElse(reaction, Optional.empty());
+        }
+
+        static Practised of(long shootId, PractisedFrame f) {
+            return new Practised(
+                    shootId,
+                    f.at(),
+                    f.exercise().seed(),
+                    f.exercise().typed().map(CueTexts::written).orElse(""),
+                    f.exercise().smoke(),
+                    f.exercise().finale(),
+                    f.exercise().metres(),
+                    f.shutter().open(),
+                    f.shutter().close(),
+                    f.verdict(),
+                    f.reaction());
+        }
+
+        /** @throws IllegalArgumentException where a figure is outside what a practice allows */
+        PractisedFrame frame() {
+            return new PractisedFrame(
+                    0,
+                    at,
+                    new Exercise(
+                            seed,
+                            typed.isEmpty() ? Optional.empty() : Optional.of(CueTexts.read(typed)),
+                            smoke,
+                            finale,
+                            metres),
+                    new Shutter(open, close),
+                    verdict,
+                    reaction);
         }
     }
 

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.FocusMark;
@@ -26,12 +27,14 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Learning;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Places;
+import org.halfdusk.shoot.kept.PracticeLog;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.shoot.review.Learnt;
+import org.halfdusk.show.practice.PractisedFrame;
 import org.springframework.stereotype.Component;
 
 /** Takes a backup of all that is kept, and brings one in: what is there already, by all its figures, is not doubled. */
@@ -43,6 +46,7 @@ public class BackupDesk {
     private final Shoots shoots;
     private final PackLists packing;
     private final RunLog log;
+    private final PracticeLog practice;
     private final Frames frames;
     private final Learning learning;
     private final FocusMarks marks;
@@ -58,6 +62,7 @@ public class BackupDesk {
             Shoots shoots,
             PackLists packing,
             RunLog log,
+            PracticeLog practice,
             Frames frames,
             Learning learning,
             FocusMarks marks,
@@ -72,6 +77,7 @@ public class BackupDesk {
         this.shoots = shoots;
         this.packing = packing;
         this.log = log;
+        this.practice = practice;
         this.frames = frames;
         this.learning = learning;
         this.marks = marks;
@@ -124,6 +130,7 @@ public class BackupDesk {
                         .filter(s -> noted.contains(s.id()))
                         .map(s -> new Backup.Noted(s.id(), log.entries(s.id())))
                         .toList(),
+                all.stream().flatMap(s -> practised(s.id())).toList(),
                 clocks(kits.cameras()),
                 frames.all().stream().map(Kept::it).toList(),
                 afterwards(all),
@@ -160,6 +167,7 @@ public class BackupDesk {
                 further,
                 all.packing().stream().filter(p -> p.shootId() == shootId).toList(),
                 all.nights().stream().filter(n -> n.shootId() == shootId).toList(),
+                all.practised().stream().filter(p -> p.shootId() == shootId).toList(),
                 List.of(),
                 all.takenFrames().stream()
                         .filter(f -> f.shootId().filter(s -> s == shootId).isPresent())
@@ -292,6 +300,7 @@ public class BackupDesk {
         }
         b.packing().forEach(p -> pack(p, of(shoot, p.shootId())));
         b.nights().forEach(n -> log.merge(of(shoot, n.shootId()), n.entries()));
+        practise(b, shoot);
         // What was found here since is newer than what a file says.
         Map<Long, ClockOffset> known = log.clocks();
         b.clocks().stream()
@@ -302,6 +311,26 @@ public class BackupDesk {
             settings.replace(SettingTexts.withoutThings(b.settings()));
         }
         return new Report(counter.added, counter.there);
+    }
+
+    /** The oldest first, as they were taken. */
+    private Stream<Backup.Practised> practised(long shoot) {
+        List<PractisedFrame> newest = practice.frames(shoot);
+        return IntStream.range(0, newest.size())
+                .mapToObj(i -> Backup.Practised.of(shoot, newest.get(newest.size() - 1 - i)));
+    }
+
+    /** What is there already is not doubled. */
+    private void practise(Backup b, Map<Long, Long> shoot) {
+        for (Backup.Practised p : b.practised()) {
+            long id = of(shoot, p.shootId());
+            PractisedFrame f = p.frame();
+            boolean there = practice.frames(id).stream()
+                    .anyMatch(k -> k.at().equals(f.at()) && k.shutter().equals(f.shutter()));
+            if (!there) {
+                practice.add(id, f);
+            }
+        }
     }
 
     /** Frames that are there already stay as they are, and so does what was noted and taken over here. */

@@ -13,6 +13,7 @@ import biweekly.property.Status;
 import biweekly.property.Trigger;
 import biweekly.property.Uid;
 import biweekly.util.Duration;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Date;
 import java.util.List;
@@ -45,9 +46,12 @@ public final class CalendarFile {
         }
     }
 
-    /** @param now when the file is made */
-    public static String of(List<Entry> entries, Instant now) {
-        return of("Half Dusk", entries, now, 0);
+    /** Before a night one wants to be told while there is time to drive, minutes. */
+    private static final int NIGHT_ALARM_MINUTES = 120;
+
+    /** Nights, each with its alarm. @param now when the file is made */
+    public static String ofNights(List<Entry> entries, Instant now) {
+        return of("Half Dusk", entries, now, NIGHT_ALARM_MINUTES);
     }
 
     /**
@@ -87,6 +91,29 @@ public final class CalendarFile {
             }
             calendar.addEvent(event);
         }
-        return Biweekly.write(calendar).go();
+        return folded(Biweekly.write(calendar).go());
+    }
+
+    private static final int MOST_OCTETS = 75;
+
+    /** Lines of at most 75 octets (RFC 5545, 3.1), characters whole: the library counts characters, and those of many lands have two or more. */
+    static String folded(String calendar) {
+        StringBuilder out = new StringBuilder(calendar.length() + 64);
+        for (String line : calendar.replaceAll("\r?\n[ \t]", "").split("\r?\n")) {
+            int octets = 0;
+            for (int i = 0; i < line.length(); ) {
+                int c = line.codePointAt(i);
+                int more = Character.toString(c).getBytes(StandardCharsets.UTF_8).length;
+                if (octets + more > MOST_OCTETS) {
+                    out.append("\r\n ");
+                    octets = 1;
+                }
+                out.appendCodePoint(c);
+                octets += more;
+                i += Character.charCount(c);
+            }
+            out.append("\r\n");
+        }
+        return out.toString();
     }
 }

@@ -1,12 +1,18 @@
 package org.halfdusk.web.exchange;
 
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.regex.Pattern;
-import org.halfdusk.place.Observer;
 import org.halfdusk.place.Track;
 
-/** Points and ways as map files carry them. */
-public record MapFile(List<Waypoint> waypoints, List<Track> tracks) {
+/**
+ * Points, ways and outlines as map files carry them.
+ *
+ * @param shapes outlines and lines that are drawn for others to see; none come in, they come in as tracks
+ * @param skipped what of a file could not be taken, each with its reason
+ */
+public record MapFile(List<Waypoint> waypoints, List<Track> tracks, List<Shape> shapes, List<String> skipped) {
     /** More than this is no list of places any more. */
     public static final int MOST_WAYPOINTS = 2000;
 
@@ -16,20 +22,57 @@ public record MapFile(List<Waypoint> waypoints, List<Track> tracks) {
     private static final Pattern ROOT_GPX = Pattern.compile("<(?:[\\w.-]+:)?gpx[\\s>]");
     private static final Pattern ROOT_KML = Pattern.compile("<(?:[\\w.-]+:)?kml[\\s>]");
 
-    /** @param notes may be empty */
-    public record Waypoint(String name, Observer position, String notes) {}
+    /**
+     * A point.
+     *
+     * @param latitudeDegrees −90 to 90
+     * @param longitudeDegrees −180 to 180
+     * @param elevationMetres where the file knows it
+     * @param notes may be empty
+     * @param more what Half Dusk knows beside, by its own keys ({@link PlaceTexts})
+     */
+    public record Waypoint(
+            String name,
+            double latitudeDegrees,
+            double longitudeDegrees,
+            OptionalDouble elevationMetres,
+            String notes,
+            Map<String, String> more) {
+        public Waypoint {
+            if (!(latitudeDegrees >= -90 && latitudeDegrees <= 90)) {
+                throw new IllegalArgumentException("latitude " + latitudeDegrees + "° is outside −90° to 90°");
+            }
+            if (!(longitudeDegrees >= -180 && longitudeDegrees <= 180)) {
+                throw new IllegalArgumentException("longitude " + longitudeDegrees + "° is outside −180° to 180°");
+            }
+        }
+    }
+
+    /**
+     * An outline or a line.
+     *
+     * @param closed whether it is an outline
+     * @param points the first is not repeated at the end
+     */
+    public record Shape(String name, boolean closed, List<Track.Point> points) {}
 
     public MapFile {
         if (waypoints.size() > MOST_WAYPOINTS) {
             throw new IllegalArgumentException(
                     "the file has " + waypoints.size() + " points; at most " + MOST_WAYPOINTS + " are allowed");
         }
-        if (waypoints.isEmpty() && tracks.isEmpty()) {
-            throw new IllegalArgumentException("the file has no points and no tracks that could be brought in");
+        if (waypoints.isEmpty() && tracks.isEmpty() && shapes.isEmpty()) {
+            throw new IllegalArgumentException("the file has no points and no tracks that could be brought in"
+                    + (skipped.isEmpty() ? "" : ": " + skipped.get(0)));
         }
     }
 
-    /** By what the text begins with: GPX, KML or GeoJSON. */
+    /** Without shapes, all of it taken. */
+    public MapFile(List<Waypoint> waypoints, List<Track> tracks) {
+        this(waypoints, tracks, List.of(), List.of());
+    }
+
+    /** By what the text begins with: GPX, KML, GeoJSON, or a table of places. */
     public static MapFile read(String text) {
         String start = text.stripLeading();
         if (start.startsWith("{")) {
@@ -42,10 +85,10 @@ public record MapFile(List<Waypoint> waypoints, List<Track> tracks) {
         if (start.startsWith("<") && ROOT_KML.matcher(head).find()) {
             return KmlFile.read(text);
         }
-        throw new IllegalArgumentException("the file is none of GPX, KML or GeoJSON, which are allowed");
-    }
-
-    static double elevation(double metres) {
-        return Double.isNaN(metres) ? 0 : Math.max(-430, Math.min(9000, metres));
+        if (CsvPlaces.looksLike(head)) {
+            return CsvPlaces.read(text);
+        }
+        throw new IllegalArgumentException("the file is none of GPX, KML, KMZ, GeoJSON and CSV with a head that names "
+                + "latitude and longitude, which are allowed");
     }
 }

@@ -1,11 +1,13 @@
 package org.halfdusk.web.exchange;
 
 import java.io.StringReader;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.halfdusk.typed.TypedNumber;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * Reads XML element by element and nothing else: a document type, with which a file could ask for other files and addresses
@@ -51,6 +53,40 @@ final class QuietXml {
                             + TypedNumber.shown(String.valueOf(e.getMessage()).replaceAll("\\s+", " ")),
                     e);
         }
+    }
+
+    /** All text inside an element, also inside elements in it: people write formatted descriptions. Afterwards its end has been read. */
+    static String text(XMLStreamReader xml) throws XMLStreamException {
+        StringBuilder text = new StringBuilder();
+        int depth = 1;
+        while (depth > 0 && xml.hasNext()) {
+            switch (xml.next()) {
+                case XMLStreamConstants.START_ELEMENT -> depth++;
+                case XMLStreamConstants.END_ELEMENT -> depth--;
+                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE ->
+                    text.append(xml.getText());
+                case XMLStreamConstants.ENTITY_REFERENCE ->
+                    throw new IllegalArgumentException(
+                            "the file uses the entity “" + TypedNumber.shown(xml.getLocalName())
+                                    + "”, which only a document type could explain; those of XML itself are allowed");
+                default -> {}
+            }
+        }
+        return text.toString();
+    }
+
+    private static final Pattern BREAK = Pattern.compile("(?i)<br\\s*/?>|</p>|</div>|</li>|</tr>");
+    private static final Pattern TAG = Pattern.compile("<[^<>]{0,2000}>");
+    private static final Pattern BLANK_LINES = Pattern.compile("\\s*\\n\\s*");
+
+    /** Text without the tags of HTML that stand in it as text; breaks and paragraphs begin lines. */
+    static String plain(String text) {
+        if (!TAG.matcher(text).find()) {
+            return text.strip();
+        }
+        String lines = TAG.matcher(BREAK.matcher(text).replaceAll("\n")).replaceAll("");
+        String unescaped = HtmlUtils.htmlUnescape(lines);
+        return BLANK_LINES.matcher(unescaped).replaceAll("\n").strip();
     }
 
     /** An attribute's text; empty where it is missing. */

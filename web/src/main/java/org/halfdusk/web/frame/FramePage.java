@@ -74,7 +74,8 @@ record FramePage(
             String longest,
             String exposure,
             String interval,
-            String file) {}
+            String file,
+            String declination) {}
 
     /** Somewhere to aim at. @param value of the field AIM */
     record Aim(String name, String value) {}
@@ -149,7 +150,8 @@ record FramePage(
                 Words.plain(rig.lens().longestMm()),
                 Words.thousandths(exposure),
                 Words.thousandths(exposure + SHORTEST_GAP),
-                "frame-" + plan.night().date() + ".png");
+                "frame-" + plan.night().date() + ".png",
+                number(plan.place().declinationDegrees(open.at())));
     }
 
     /** A tenth of a degree is aimed by hand. */

@@ -1,6 +1,7 @@
 package org.halfdusk.web.layout;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import org.halfdusk.typed.TypedNumber;
 
 /** Numbers of drawings: short, without the cost of a format, since a picture has thousands of them. */
@@ -20,5 +21,13 @@ public final class Numbers {
     public static String tenths(double v) {
         long t = Math.round(v * 10);
         return t % 10 == 0 ? Long.toString(t / 10) : (t < 0 ? "-" : "") + Math.abs(t) / 10 + "." + Math.abs(t) % 10;
+    }
+
+    /** For files: no more decimals than so many, none that is nothing, never an exponent. */
+    public static String plain(double v, int decimals) {
+        return BigDecimal.valueOf(v)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 }

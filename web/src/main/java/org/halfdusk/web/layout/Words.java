@@ -225,6 +225,30 @@ public final class Words {
         return Math.floorMod(Math.round(degrees), 360L) + "°";
     }
 
+    private static final String[] WINDS = {"N", "NE", "E", "SE", "S", "SW", "W", "NW"};
+    private static final String[] WIND_WORDS = {
+        "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
+    };
+
+    /** N, NE, E …: the eighth in which a direction lies. */
+    public static String compass(double degrees) {
+        return WINDS[eighth(degrees)];
+    }
+
+    /** The same as a word: south-west. */
+    public static String compassWord(double degrees) {
+        return eighthWord(eighth(degrees));
+    }
+
+    /** An eighth of all directions as a word, counted from north by east. */
+    public static String eighthWord(int eighth) {
+        return WIND_WORDS[Math.floorMod(eighth, WIND_WORDS.length)];
+    }
+
+    private static int eighth(double degrees) {
+        return (int) Math.floorMod(Math.round(degrees / 45), 8L);
+    }
+
     /** 1.117, three decimals. */
     public static String thousandths(double value) {
         return minus(String.format(Locale.ROOT, "%.3f", value));

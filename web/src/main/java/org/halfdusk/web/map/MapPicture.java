@@ -1,16 +1,13 @@
 package org.halfdusk.web.map;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.light.DarkSite;
+import org.halfdusk.optics.FrameWedge;
 import org.halfdusk.place.CoastLines;
 import org.halfdusk.place.ForegroundObject;
-import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Place;
-import org.halfdusk.place.Town;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
@@ -23,8 +20,10 @@ public record MapPicture(
         int zoom,
         String scale,
         String land,
+        List<MapShapes.Shape> grounds,
         List<MapShapes.Shape> shapes,
         List<Glow> glows,
+        List<Backdrop> backdrops,
         List<Name> names,
         List<SkyRing> rings,
         List<Name> objects,
@@ -32,25 +31,38 @@ public record MapPicture(
         String barWidth,
         String barText,
         String words) {
-    /** A town's light. */
-    record Glow(String x, String y, String r) {}
+    /** The night's brightness as a picture, laid where it belongs. */
+    record Glow(String href, String x, String y, String width, String height) {}
 
-    record Name(String x, String y, String text, String kind) {}
+    /** A tile of a map of the user's own. */
+    record Backdrop(String href, String x, String y, String side) {}
+
+    /** @param about a second line under it, empty for none @param r of its dot */
+    record Name(String x, String y, String text, String about, String r, String kind) {}
 
     /** A place of the user's. @param text its name, empty where another stands there */
     record Stand(long id, String name, String text, String x, String y, boolean chosen, String textX, String anchor) {}
 
-    private static final int MOST_TOWNS = 40;
     private static final double NICE_BAR = 140;
+
+    /** Farther out a sky about one place would cover half a continent. */
+    private static final int RING_ZOOM = 7;
+
+    /** From here on the closer coast lines are drawn. */
+    private static final int CLOSER = 5;
 
     static MapPicture of(
             MapView v,
             List<Kept<Place>> places,
             Optional<Kept<Place>> chosen,
             Optional<Directions> directions,
+            Optional<FrameWedge> frame,
+            List<Backdrop> backdrops,
             MapShapes own) {
-        List<Town> towns = towns(v);
         double bar = bar(v);
+        List<MapShapes.Shape> all = own.shapes(v);
+        List<SkyRing> rings = directions.filter(d -> v.zoom() >= RING_ZOOM).map(d -> ring(v, d, frame)).stream()
+                .toList();
         return new MapPicture(
                 "0 0 " + MapView.WIDTH + " " + MapView.HEIGHT,
                 Double.toString(v.latitude()),
@@ -58,12 +70,14 @@ public record MapPicture(
                 v.zoom(),
                 Double.toString(v.scale()),
                 land(v),
-                own.shapes(v),
-                towns.stream().map(t -> glow(v, t)).toList(),
-                names(v, towns, own),
-                directions.map(d -> ring(v, d)).stream().toList(),
+                all.stream().filter(MapShapes.Shape::ground).toList(),
+                all.stream().filter(s -> !s.ground()).toList(),
+                v.zoom() < GlowPicture.LEAST_ZOOM ? List.of() : List.of(glow(v)),
+                backdrops,
+                MapNames.of(v, own, rings),
+                rings,
                 chosen.map(c -> objects(v, c.it())).orElse(List.of()),
-                stands(v, places, chosen),
+                stands(v, places, chosen, rings),
                 Numbers.tenths(v.units(bar, v.latitude())),
                 bar >= 1000 ? Math.round(bar / 1000) + " km" : Math.round(bar) + " m",
                 "Map about " + Math.round(v.latitude() * 100) / 100.0 + "°, " + Math.round(v.longitude() * 100) / 100.0
@@ -73,80 +87,37 @@ public record MapPicture(
     /** Rings that reach into the sheet, on the turn of the world that does. */
     private static String land(MapView v) {
         StringBuilder path = new StringBuilder();
-        for (CoastLines.Ring ring : CoastLines.rings()) {
+        for (CoastLines.Ring ring : v.zoom() < CLOSER ? CoastLines.rings() : CoastLines.closer()) {
             for (int turn = -360; turn <= 360; turn += 360) {
-                if (touches(v, ring, turn)) {
-                    MapShapes.line(path, v, ring.points(), turn);
-                    path.append('Z');
+                if (v.meets(
+                        v.flatX(ring.west() + turn),
+                        v.flatX(ring.east() + turn),
+                        v.y(ring.north()),
+                        v.y(ring.south()))) {
+                    new Outline(v, path).add(ring, turn);
                 }
             }
         }
         return path.toString();
     }
 
-    private static boolean touches(MapView v, CoastLines.Ring ring, int turn) {
-        return v.flatX(ring.east() + turn) > 0
-                && v.flatX(ring.west() + turn) < MapView.WIDTH
-                && v.y(ring.south()) > 0
-                && v.y(ring.north()) < MapView.HEIGHT;
-    }
-
-    /** The largest in sight, and those beyond whose glow reaches in. */
-    private static List<Town> towns(MapView v) {
-        return Gazetteer.instance().towns().stream()
-                .filter(t -> v.holds(v.x(t.longitudeDegrees()), v.y(t.latitudeDegrees()), reach(v, t)))
-                .sorted(Comparator.comparingInt(Town::population).reversed())
-                .limit(MOST_TOWNS)
-                .toList();
-    }
-
-    private static double reach(MapView v, Town t) {
-        return v.units(DarkSite.reachKm(t.population()) * 1000, t.latitudeDegrees());
-    }
-
-    private static Glow glow(MapView v, Town t) {
+    private static Glow glow(MapView v) {
+        double beyond = MapView.BEYOND;
         return new Glow(
-                Numbers.tenths(v.x(t.longitudeDegrees())),
-                Numbers.tenths(v.y(t.latitudeDegrees())),
-                Numbers.tenths(Math.min(3000, reach(v, t))));
-    }
-
-    /** A name and where it would stand. */
-    record Spot(double x, double y, String text, String kind) {
-        boolean near(double otherX, double otherY, double across, double down) {
-            return Math.abs(x - otherX) < across && Math.abs(y - otherY) < down;
-        }
-
-        Name name() {
-            return new Name(Numbers.tenths(x), Numbers.tenths(y), text, kind);
-        }
-    }
-
-    /** Largest first; a name that would stand on another is left out. */
-    private static List<Name> names(MapView v, List<Town> towns, MapShapes own) {
-        List<Spot> wished = new ArrayList<>(own.names(v));
-        for (Town t : towns) {
-            double x = v.x(t.longitudeDegrees());
-            double y = v.y(t.latitudeDegrees());
-            if (v.holds(x, y, 0)) {
-                wished.add(new Spot(x, y, t.name(), "town"));
-            }
-        }
-        List<Spot> shown = new ArrayList<>();
-        for (Spot n : wished) {
-            if (shown.stream().noneMatch(s -> s.near(n.x(), n.y(), 90, 18))) {
-                shown.add(n);
-            }
-        }
-        return shown.stream().map(Spot::name).toList();
+                "/map/glow.png?" + v.query(),
+                Numbers.tenths(-beyond * MapView.WIDTH),
+                Numbers.tenths(-beyond * MapView.HEIGHT),
+                Numbers.tenths((1 + 2 * beyond) * MapView.WIDTH),
+                Numbers.tenths((1 + 2 * beyond) * MapView.HEIGHT));
     }
 
     /** Mercator keeps angles: a direction is the same angle on the sheet. */
-    private static SkyRing ring(MapView v, Directions d) {
+    private static SkyRing ring(MapView v, Directions d, Optional<FrameWedge> frame) {
         return SkyRing.of(
                 v.x(d.place().observer().longitudeDegrees()),
                 v.y(d.place().observer().latitudeDegrees()),
-                d);
+                d,
+                frame);
     }
 
     private static List<Name> objects(MapView v, Place p) {
@@ -165,15 +136,24 @@ public record MapPicture(
             if (v.holds(x, y, 0) && apart > 16) {
                 String text = o.name() + ", " + Words.metres(o.distanceMetres()) + " in "
                         + Math.round(o.azimuth().degrees()) + "°";
-                names.add(new Spot(x, y, text, "object").name());
+                names.add(new MapNames.Spot(x, y, text, "", 0, "object").name());
             }
         }
         return names;
     }
 
-    private static List<Stand> stands(MapView v, List<Kept<Place>> places, Optional<Kept<Place>> chosen) {
+    private static List<Stand> stands(
+            MapView v, List<Kept<Place>> places, Optional<Kept<Place>> chosen, List<SkyRing> rings) {
         List<Stand> stands = new ArrayList<>();
-        List<Spot> taken = new ArrayList<>();
+        List<MapNames.Spot> taken = new ArrayList<>();
+        rings.forEach(r -> taken.addAll(MapNames.taken(r)));
+        chosen.ifPresent(c -> taken.add(new MapNames.Spot(
+                v.x(c.it().observer().longitudeDegrees()),
+                v.y(c.it().observer().latitudeDegrees()),
+                c.it().shortName(),
+                "",
+                0,
+                "place")));
         for (Kept<Place> k : places) {
             double x = v.x(k.it().observer().longitudeDegrees());
             double y = v.y(k.it().observer().latitudeDegrees());
@@ -181,7 +161,7 @@ public record MapPicture(
                 boolean left = x > MapView.WIDTH * 0.75;
                 boolean own = chosen.map(c -> c.id() == k.id()).orElse(false);
                 boolean crowded = !own && taken.stream().anyMatch(s -> s.near(x, y, 120, 16));
-                taken.add(new Spot(x, y, k.it().shortName(), "place"));
+                taken.add(new MapNames.Spot(x, y, k.it().shortName(), "", 0, "place"));
                 stands.add(new Stand(
                         k.id(),
                         k.it().shortName(),

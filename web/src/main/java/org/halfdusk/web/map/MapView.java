@@ -15,6 +15,9 @@ record MapView(double latitude, double longitude, int zoom) {
     static final int MOST_ZOOM = 17;
     private static final int TILE = 256;
 
+    /** How far beyond the sheet on each side is drawn, shares of it: as far as a drag shows. */
+    static final double BEYOND = 0.5;
+
     MapView {
         latitude = Math.max(-Mercator.HIGHEST_LATITUDE, Math.min(Mercator.HIGHEST_LATITUDE, latitude));
         longitude = Math.IEEEremainder(longitude, 360);
@@ -24,6 +27,15 @@ record MapView(double latitude, double longitude, int zoom) {
     /** Units of the sheet to the world's width. */
     double scale() {
         return TILE * (double) (1 << zoom);
+    }
+
+    /** Its middle in widths of the world, from 180° west and from the map's top. */
+    double worldX() {
+        return Mercator.x(longitude);
+    }
+
+    double worldY() {
+        return Mercator.y(latitude);
     }
 
     /** Of a longitude, on the turn of the world that is nearest to the middle. */
@@ -46,6 +58,14 @@ record MapView(double latitude, double longitude, int zoom) {
 
     boolean holds(double x, double y, double beyond) {
         return x > -beyond && x < WIDTH + beyond && y > -beyond && y < HEIGHT + beyond;
+    }
+
+    /** Whether a box meets the sheet or what a drag shows of it. */
+    boolean meets(double left, double right, double top, double foot) {
+        return right > -BEYOND * WIDTH
+                && left < (1 + BEYOND) * WIDTH
+                && foot > -BEYOND * HEIGHT
+                && top < (1 + BEYOND) * HEIGHT;
     }
 
     String point(double lon, double lat) {

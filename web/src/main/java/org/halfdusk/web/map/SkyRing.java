@@ -5,8 +5,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.optics.FrameWedge;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.ZenithDisc;
@@ -20,6 +22,7 @@ import org.halfdusk.web.layout.Words;
  * @param radius of the rim
  * @param circles at 30° and 60° up
  * @param band path of the galactic equator above the horizon
+ * @param wedge what the frame holds of the horizon
  */
 record SkyRing(
         String x,
@@ -30,7 +33,14 @@ record SkyRing(
         List<Mark> marks,
         String band,
         List<Spot> bodies,
+        List<Wedge> wedge,
         String words) {
+    /** A sector with its arc on the rim and words at both edges. */
+    record Wedge(String sector, String arc, List<Edge> edges) {}
+
+    /** An edge's words. */
+    record Edge(String x, String y, String anchor, String text) {}
+
     /** At an altitude. */
     record Circle(String radius, String textY, String text) {}
 
@@ -62,7 +72,7 @@ record SkyRing(
     private static final double LINE = 40;
     private static final int BAND_POINTS = 120;
 
-    static SkyRing of(double x, double y, Directions d) {
+    static SkyRing of(double x, double y, Directions d, Optional<FrameWedge> frame) {
         ZoneId zone = d.place().zone();
         Instant at = d.at();
         List<Spot> bodies = new ArrayList<>();
@@ -78,6 +88,7 @@ record SkyRing(
                 marks(x, y, d.lines(), zone),
                 band(x, y, d.sky(), at),
                 bodies,
+                frame.map(f -> wedge(x, y, f)).stream().toList(),
                 "The sky over " + d.place().shortName() + " at " + Words.clock(at, zone) + ": "
                         + (bodies.isEmpty()
                                 ? "neither core nor moon is up"
@@ -88,6 +99,32 @@ record SkyRing(
     private static double[] point(double x, double y, double azimuth, double altitude) {
         ZenithDisc p = ZenithDisc.of(azimuth, altitude);
         return new double[] {x + RADIUS * p.right(), y - RADIUS * p.up()};
+    }
+
+    private static Wedge wedge(double x, double y, FrameWedge f) {
+        StringBuilder arc = new StringBuilder();
+        int steps = 24;
+        for (int i = 0; i <= steps; i++) {
+            double[] p = point(x, y, f.left() + f.widthDegrees() * i / steps, 0);
+            arc.append(i == 0 ? "" : "L")
+                    .append(Numbers.tenths(p[0]))
+                    .append(' ')
+                    .append(Numbers.tenths(p[1]));
+        }
+        return new Wedge(
+                "M" + Numbers.tenths(x) + " " + Numbers.tenths(y) + "L" + arc + "Z",
+                "M" + arc,
+                List.of(edge(x, y, f.left()), edge(x, y, f.right())));
+    }
+
+    private static Edge edge(double x, double y, double azimuth) {
+        ZenithDisc rim = ZenithDisc.of(azimuth, 0);
+        double out = RADIUS + BESIDE;
+        return new Edge(
+                Numbers.tenths(x + out * rim.right()),
+                Numbers.tenths(y - out * rim.up() + 4),
+                rim.right() < 0 ? "end" : "start",
+                "frame edge " + Math.round(azimuth) + "°");
     }
 
     private static Circle circle(double altitude, double y) {

@@ -18,6 +18,7 @@ import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.exchange.CalendarFile;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.subject.NightWords;
+import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -103,7 +104,7 @@ class NightAtController {
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/calendar; charset=utf-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"half-dusk-nights.ics\"")
-                .body(CalendarFile.of(entries, clock.instant()));
+                .body(CalendarFile.ofNights(entries, clock.instant()));
     }
 
     private Optional<CalendarFile.Entry> entry(Subject subject, Kept<Place> place, SubjectNight n) {
@@ -111,8 +112,9 @@ class NightAtController {
         return n.main()
                 .map(w -> new CalendarFile.Entry(
                         subject.name() + "-" + place.id() + "-" + n.date(),
-                        subjects.name(subject) + ", " + place.it().shortName() + ": " + words.heading(),
-                        words.sentence() + "\nScore " + n.score().total() + ": " + words.parts() + ".",
+                        subjects.name(subject) + ", " + place.it().shortName() + ", " + ReasonWords.usable(n),
+                        words.heading() + " (times of " + place.it().zone().getId() + "). " + words.sentence()
+                                + "\nScore " + n.score().total() + ": " + words.parts() + ".",
                         place.it(),
                         w));
     }

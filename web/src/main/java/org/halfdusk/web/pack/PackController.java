@@ -4,18 +4,22 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.exchange.CsvFile;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,6 +42,18 @@ class PackController {
         this.shoots = shoots;
         this.desk = desk;
         this.pages = pages;
+    }
+
+    /** The list as a table. */
+    @GetMapping("/shoots/{id}/pack/list.csv")
+    ResponseEntity<byte[]> csv(@PathVariable long id, @ModelAttribute("frame") Shell.Frame frame) {
+        PackPage page = pages.page(desk.open(id, Optional.empty()), frame.theme());
+        List<List<Object>> rows = Stream.concat(
+                        page.rows().stream()
+                                .map(r -> List.<Object>of(r.name(), r.because(), r.packed() ? "yes" : "no")),
+                        page.own().stream().map(o -> List.<Object>of(o.name(), "", o.packed() ? "yes" : "no")))
+                .toList();
+        return CsvFile.answer("half-dusk-pack-" + id + ".csv", CsvFile.of(List.of("thing", "because", "packed"), rows));
     }
 
     /** @param was keys that were ticked on the page @param packed keys that now are: only what differs is changed */

@@ -2,11 +2,14 @@ package org.halfdusk.web.places;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.place.Coordinates;
 import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.Relief;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.Kept;
@@ -14,8 +17,10 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.ElevationGridFile;
+import org.halfdusk.web.ground.GroundFolder;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.PageOfList;
 import org.halfdusk.web.map.MapSheets;
 import org.halfdusk.web.shoot.EarlierHere;
@@ -40,9 +45,12 @@ class PlacesController {
     private final MapSheets maps;
     private final AllOrNothing atOnce;
     private final EarlierHere earlier;
+    private final GroundFolder ground;
     private final Clock clock;
 
-    PlacesController(Places places, MapSheets maps, AllOrNothing atOnce, EarlierHere earlier, Clock clock) {
+    PlacesController(
+            Places places, MapSheets maps, AllOrNothing atOnce, EarlierHere earlier, GroundFolder ground, Clock clock) {
+        this.ground = ground;
         this.earlier = earlier;
         this.clock = clock;
         this.atOnce = atOnce;
@@ -68,7 +76,20 @@ class PlacesController {
 
     @GetMapping("/places/new")
     String fresh(@RequestParam Map<String, String> known, Model model) {
-        return form(model, PlaceForm.fresh(known), 0);
+        Map<String, String> more = new HashMap<>(known);
+        height(known).ifPresent(m -> more.putIfAbsent("elevation", Numbers.typed(Math.rint(m))));
+        return form(model, PlaceForm.fresh(more), 0);
+    }
+
+    /** By the user's own heights, where a position that they hold is known. */
+    private Optional<Double> height(Map<String, String> known) {
+        try {
+            return ground.metres(
+                    Coordinates.latitude(known.getOrDefault("latitude", "")),
+                    Coordinates.longitude(known.getOrDefault("longitude", "")));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
     }
 
     /** Towns of the gazetteer for some letters, each as a link to a new place there. */
@@ -89,6 +110,21 @@ class PlacesController {
                     ? ElevationGridFile.read(text).skyline(place.observer())
                     : SkylineText.parse(text);
             places.update(id, place.with(skyline));
+            return "redirect:/places/" + id + "#skyline-part";
+        } catch (IllegalArgumentException e) {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            PlaceForm form = PlaceForm.of(place);
+            form.errors().add("file", String.valueOf(e.getMessage()));
+            return form(model, form, id);
+        }
+    }
+
+    /** The skyline that the user's own heights give. */
+    @PostMapping("/places/{id}/skyline/ground")
+    String skylineFromGround(@PathVariable long id, Model model, HttpServletResponse response) {
+        Place place = place(id).it();
+        try {
+            places.update(id, place.with(Relief.skyline(ground.heights(), place.observer())));
             return "redirect:/places/" + id + "#skyline-part";
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
@@ -174,7 +210,14 @@ class PlacesController {
         Optional<Kept<Place>> kept = id == 0 ? Optional.empty() : places.find(id);
         model.addAttribute(
                 "around",
-                kept.map(k -> Surroundings.of(k.it(), clock.instant())).orElse(null));
+                kept.map(k -> Surroundings.of(k.it(), ground.heights(), clock.instant()))
+                        .orElse(null));
+        model.addAttribute(
+                "grounded",
+                kept.flatMap(k -> ground.metres(
+                                k.it().observer().latitudeDegrees(),
+                                k.it().observer().longitudeDegrees()))
+                        .isPresent());
         model.addAttribute("sheet", maps.about(kept));
         return "places/place";
     }

@@ -2,10 +2,13 @@ package org.halfdusk.web.places;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.halfdusk.light.Bortle;
 import org.halfdusk.light.DarkSite;
+import org.halfdusk.place.HeightSource;
 import org.halfdusk.place.MagneticField;
 import org.halfdusk.place.Place;
+import org.halfdusk.place.Relief;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
@@ -31,9 +34,10 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
     private static final int MOST_TOWNS = 6;
 
     /** @param now for the compass, which turns some minutes of arc a year */
-    static Surroundings of(Place p, Instant now) {
+    static Surroundings of(Place p, HeightSource heights, Instant now) {
         DarkSite site = DarkSite.of(p.observer(), p.skyBrightness());
-        return new Surroundings(sky(p, site), glow(site.domes()), objects(p, now), compass(p, now), path(p.skyline()));
+        return new Surroundings(
+                sky(p, site), glow(site.domes()), objects(p, heights, now), compass(p, now), path(p.skyline()));
     }
 
     private static String sky(Place p, DarkSite site) {
@@ -70,7 +74,7 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
                 "at 45°#");
     }
 
-    private static Table objects(Place p, Instant now) {
+    private static Table objects(Place p, HeightSource heights, Instant now) {
         List<Table.Row> rows = p.objects().stream()
                 .map(o -> Table.Row.of(
                         false,
@@ -82,7 +86,25 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
                         Words.degrees(o.widthDegrees())))
                 .toList();
         return Table.of(
-                "As seen from the tripod", "", rows, "object", "azimuth#", "compass#", "distance#", "top#", "width#");
+                "As seen from the tripod",
+                hidden(p, heights),
+                rows,
+                "object",
+                "azimuth#",
+                "compass#",
+                "distance#",
+                "top#",
+                "width#");
+    }
+
+    /** What land hides, by the user's own heights; empty where those see nothing in between. */
+    private static String hidden(Place p, HeightSource heights) {
+        return p.objects().stream()
+                .flatMap(o -> Relief.hides(heights, p.observer(), o)
+                        .map(h -> "By your own heights land " + Words.distance(h.distanceMetres()) + " off hides the "
+                                + o.name() + ": it stands " + Words.degrees(h.overDegrees()) + " over its top.")
+                        .stream())
+                .collect(Collectors.joining(" "));
     }
 
     private static String compass(Place p, Instant now) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.beans.factory.DisposableBean;
@@ -21,6 +22,9 @@ import org.springframework.stereotype.Component;
 @Component
 class BringIn implements DisposableBean {
     private final FrameDesk desk;
+    /** Longer than any frame takes. */
+    private static final int PATIENCE_SECONDS = 20;
+
     private final ExecutorService workers =
             Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()), r -> {
                 Thread t = new Thread(r, "frames");
@@ -167,5 +171,12 @@ class BringIn implements DisposableBean {
     public void destroy() {
         jobs.values().forEach(j -> j.stopped = true);
         workers.shutdownNow();
+        try {
+            // A frame that is being read is written to the end, or not at all: the file of all that is kept is closed
+            // after this.
+            workers.awaitTermination(PATIENCE_SECONDS, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 }

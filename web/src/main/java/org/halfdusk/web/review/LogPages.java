@@ -26,6 +26,7 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
+import org.halfdusk.shoot.kept.PracticeLog;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
@@ -34,6 +35,8 @@ import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.review.TakenFrame.Choice;
 import org.halfdusk.shoot.running.RunEntry;
+import org.halfdusk.show.practice.PractisedFrame;
+import org.halfdusk.show.practice.Reaction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.web.layout.Words;
@@ -50,6 +53,7 @@ class LogPages {
     private final Shoots shoots;
     private final Places places;
     private final RunLog log;
+    private final PracticeLog practice;
     private final Planner planner;
     private final Subjects subjects;
     private final Ephemeris ephemeris;
@@ -60,6 +64,7 @@ class LogPages {
             Shoots shoots,
             Places places,
             RunLog log,
+            PracticeLog practice,
             Planner planner,
             Subjects subjects,
             Ephemeris ephemeris,
@@ -68,6 +73,7 @@ class LogPages {
         this.shoots = shoots;
         this.places = places;
         this.log = log;
+        this.practice = practice;
         this.planner = planner;
         this.subjects = subjects;
         this.ephemeris = ephemeris;
@@ -131,7 +137,8 @@ class LogPages {
                         noted.getOrDefault(s.id(), Afterwards.NOTHING)))
                 .filter(w -> !w.frames().isEmpty()
                         || !w.noted().empty()
-                        || !notes(w.shoot().id()).isEmpty())
+                        || !notes(w.shoot().id()).isEmpty()
+                        || !practice.frames(w.shoot().id()).isEmpty())
                 .sorted(Comparator.comparing(Whole::night).reversed())
                 .toList();
     }
@@ -141,6 +148,24 @@ class LogPages {
                 .filter(e -> e.kind() == RunEntry.Kind.NOTE)
                 .map(RunEntry::text)
                 .toList();
+    }
+
+    /** "Practised 42 frames, 30 of them whole bursts; the hand opens 0.4 s before the break." */
+    private static Optional<String> practised(List<PractisedFrame> frames) {
+        if (frames.isEmpty()) {
+            return Optional.empty();
+        }
+        long whole = frames.stream().filter(f -> f.verdict().good()).count();
+        OptionalDouble before = frames.stream()
+                .flatMap(f -> f.reaction().stream())
+                .mapToDouble(Reaction::beforeBreak)
+                .average();
+        return Optional.of("Practised: " + Words.count(frames.size(), "frame") + ", " + whole + " of whole bursts"
+                + (before.isPresent()
+                        ? "; the hand opens " + Words.tenths(Math.abs(before.getAsDouble())) + " s "
+                                + (before.getAsDouble() >= 0 ? "before" : "after") + " the break on average"
+                        : "")
+                + ".");
     }
 
     private boolean matches(Whole w, Asked asked) {
@@ -186,7 +211,10 @@ class LogPages {
                 said(w.frames()),
                 TakenFrame.best(w.frames()).map(Kept::id).orElse(0L),
                 w.noted(),
-                notes(w.shoot().id()));
+                Stream.concat(
+                                notes(w.shoot().id()).stream().map(n -> "In the night: " + n),
+                                practised(practice.frames(w.shoot().id())).stream())
+                        .toList());
     }
 
     /** "19 frames, 3 kept; aircraft in 1, coma in 16". */

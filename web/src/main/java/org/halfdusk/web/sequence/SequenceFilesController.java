@@ -1,19 +1,17 @@
 package org.halfdusk.web.sequence;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
-import java.io.IOException;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Panorama;
@@ -22,9 +20,11 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
+import org.halfdusk.web.exchange.CsvFile;
 import org.halfdusk.web.exchange.PdfFile;
 import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.layout.Assets;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.pack.Checklist;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jspecify.annotations.Nullable;
@@ -86,52 +86,60 @@ class SequenceFilesController {
     }
 
     @GetMapping({"/shoots/{id}/sequence/frames.csv", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/frames.csv"})
-    ResponseEntity<byte[]> frames(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig)
-            throws IOException {
+    ResponseEntity<byte[]> frames(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         ShootDesk.Open open = open(id, rig);
         ZoneId zone = open.plan().place().zone();
-        StringWriter text = new StringWriter();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader(
-                        "number",
-                        "block",
-                        "block_id",
-                        "kind",
-                        "opens_utc",
-                        "opens_local",
+        List<String> heads = CsvFile.row(
+                List.of("number", "block", "block_id", "kind", "opens_utc"),
+                CsvFile.heads("opens"),
+                List.of(
                         "nominal_s",
                         "real_s",
+                        "pause_s",
                         "f_number",
                         "iso",
+                        "focal_length_mm",
                         "files",
                         "azimuth_deg",
                         "altitude_deg",
-                        "turn_deg")
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(text, format)) {
-            for (Row r : rows(open)) {
-                csv.printRecord(
-                        r.number(),
-                        r.block(),
-                        r.id(),
-                        r.kind(),
-                        r.opensUtc(),
-                        r.frame().open().atZone(zone).toOffsetDateTime(),
-                        r.nominalSeconds(),
-                        r.realSeconds(),
-                        r.fNumber(),
-                        r.iso(),
-                        r.files(),
-                        r.azimuthDegrees(),
-                        r.altitudeDegrees(),
-                        r.turnDegrees());
-            }
+                        "turn_deg"));
+        List<Row> all = rows(open);
+        List<List<Object>> rows = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            Row r = all.get(i);
+            rows.add(CsvFile.row(
+                    List.<Object>of(r.number(), r.block(), r.id(), r.kind(), r.opensUtc()),
+                    CsvFile.cells(r.frame().open(), zone),
+                    Arrays.<Object>asList(
+                            r.nominalSeconds(),
+                            Numbers.plain(r.realSeconds(), FINE),
+                            i + 1 < all.size() ? pause(r, all.get(i + 1)) : "",
+                            r.fNumber(),
+                            r.iso(),
+                            Numbers.plain(open.plan().rig().focalMm(), 1),
+                            r.files(),
+                            r.azimuthDegrees(),
+                            r.altitudeDegrees(),
+                            r.turnDegrees())));
         }
         return file(
-                text.toString().getBytes(StandardCharsets.UTF_8),
+                CsvFile.of(heads, rows).getBytes(StandardCharsets.UTF_8),
                 new MediaType("text", "csv"),
                 name(open, "frames.csv"));
+    }
+
+    /** Decimals of a second: the shortest times of cameras are eighths of thousandths. */
+    private static final int FINE = 6;
+
+    /** From a frame's end to the next one's beginning, s; for frames of one block alone. */
+    private static String pause(Row frame, Row next) {
+        return frame.block() == next.block()
+                ? Numbers.plain(
+                        Duration.between(frame.frame().close(), next.frame().open())
+                                        .toMillis()
+                                / 1000.0,
+                        3)
+                : "";
     }
 
     /** A frame of the files. @param block counted from 1 @param id the block's for life @param azimuthDegrees of a panorama's tile @param turnDegrees of the camera after the disc, before it */

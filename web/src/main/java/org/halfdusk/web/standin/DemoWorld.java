@@ -60,8 +60,10 @@ public class DemoWorld {
     private final Rigs rigs;
     private final Facts facts;
     private final AllOrNothing atOnce;
+    private final DemoGround ground;
 
-    DemoWorld(Places places, Kits kits, Shoots shoots, Rigs rigs, Facts facts, AllOrNothing atOnce) {
+    DemoWorld(Places places, Kits kits, Shoots shoots, Rigs rigs, Facts facts, AllOrNothing atOnce, DemoGround ground) {
+        this.ground = ground;
         this.atOnce = atOnce;
         this.places = places;
         this.kits = kits;
@@ -80,6 +82,7 @@ public class DemoWorld {
         if (facts.get(SOWN).isPresent()) {
             return false;
         }
+        ground.lay();
         Stands stands = sowPlaces();
         long camera = sowCameras();
         Lenses lenses = sowLenses();

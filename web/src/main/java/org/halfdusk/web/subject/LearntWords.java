@@ -12,9 +12,6 @@ import org.halfdusk.web.layout.Words;
 
 /** What frames have taught, in words. */
 public final class LearntWords {
-    private static final String[] OCTANTS = {
-        "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
-    };
 
     private LearntWords() {}
 
@@ -35,8 +32,8 @@ public final class LearntWords {
                         + " than the geometry has them";
             case PLACE_ZENITH -> "Sky here " + Words.tenths(v) + " mag/arcsec² overhead";
             case PLACE_TOWARDS ->
-                "Towards " + OCTANTS[Math.floorMod(Integer.parseInt(detail), OCTANTS.length)] + " " + two(Math.abs(v))
-                        + " mag " + (v >= 0 ? "darker" : "lighter") + " than reckoned";
+                "Towards " + Words.eighthWord(Integer.parseInt(detail)) + " " + two(Math.abs(v)) + " mag "
+                        + (v >= 0 ? "darker" : "lighter") + " than reckoned";
             case MOUNT_AXIS -> "Axis of the mount " + Words.tenths(v) + " arcmin off the pole";
         };
     }

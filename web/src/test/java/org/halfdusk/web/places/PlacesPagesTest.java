@@ -119,9 +119,7 @@ class PlacesPagesTest extends DemoPages {
         for (int i = 0; i < 250; i++) {
             gpx.append("<wpt lat=\"36\" lon=\"-3\"><name>Stone ").append(i).append("</name></wpt>");
         }
-        assertEquals(
-                200,
-                app.upload("/places/formats", "file", "a.gpx", gpx + "</gpx>").statusCode());
+        assertEquals(200, app.bringIn("a.gpx", gpx + "</gpx>").statusCode());
         String first = app.get("/places").body();
         assertHas(first, "1 to 100 of 2");
         assertEquals(101, first.split("class=\"text-\\[17px\\]", -1).length);

@@ -7,6 +7,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,8 +15,15 @@ import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Practice;
+import org.halfdusk.shoot.kept.PracticeLog;
 import org.halfdusk.show.Cue;
+import org.halfdusk.show.CueTexts;
 import org.halfdusk.show.ShellKind;
+import org.halfdusk.show.Shutter;
+import org.halfdusk.show.practice.Exercise;
+import org.halfdusk.show.practice.PractisedFrame;
+import org.halfdusk.show.practice.Reaction;
+import org.halfdusk.show.practice.Verdict;
 import org.halfdusk.web.App;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jsoup.Jsoup;
@@ -208,5 +216,48 @@ class PracticePagesTest {
             }
         }
         return sum;
+    }
+
+    /** What a hand has practised stands in the log, goes out with a backup and comes in by it once. */
+    @Test
+    void practiceIsInTheLogAndInBackups() throws Exception {
+        PracticeLog log = app.bean(PracticeLog.class);
+        Exercise made = new Exercise(7, Optional.empty(), Exercise.Smoke.THIN, true, 600);
+        Exercise typed = new Exercise(
+                0,
+                Optional.of(CueTexts.read("0:10 peony 100 gold\n0:14.5 willow 125 gold")),
+                Exercise.Smoke.NONE,
+                false,
+                400);
+        Instant at = Instant.parse("2027-05-24T18:30:00Z");
+        log.add(
+                2,
+                new PractisedFrame(
+                        0,
+                        at,
+                        made,
+                        new Shutter(10, 13.5),
+                        Verdict.WHOLE,
+                        Optional.of(new Reaction(1.5, 0.2, 0.6, 3.5, 0.4))));
+        log.add(
+                2,
+                new PractisedFrame(0, at.plusSeconds(9), typed, new Shutter(20, 21), Verdict.BLACK, Optional.empty()));
+        List<PractisedFrame> before = log.frames(2);
+        assertTrue(page(app.get("/log"))
+                .text()
+                .contains("Practised: 2 frames, 1 of whole bursts; the hand opens 0.6 s before the break on average."));
+        String backup = app.get("/backup.json").body();
+        app.post(PRACTICE + "/forget", Map.of());
+        assertEquals(List.of(), log.frames(2));
+        for (int i = 0; i < 2; i++) {
+            assertEquals(200, app.upload("/backup", "file", "b.json", backup).statusCode());
+            List<PractisedFrame> after = log.frames(2);
+            assertEquals(2, after.size());
+            for (int k = 0; k < 2; k++) {
+                assertEquals(before.get(k).exercise(), after.get(k).exercise());
+                assertEquals(before.get(k).reaction(), after.get(k).reaction());
+                assertEquals(before.get(k).at(), after.get(k).at());
+            }
+        }
     }
 }

@@ -32,7 +32,8 @@ class SearchPagesTest extends DemoPages {
             assertEquals(200, out.statusCode());
             HttpResponse<String> back = app.upload("/places/formats", "file", "places." + format, out.body());
             assertEquals(200, back.statusCode(), back.body());
-            assertHas(back.body(), "0 places and 0 tracks were added; ");
+            assertHas(back.body(), " in the file: 0 new, ");
+            assertFalse(back.body().contains("checked"), "nothing that is there is ticked");
         }
     }
 
@@ -40,7 +41,7 @@ class SearchPagesTest extends DemoPages {
     void aTrackShowsOnTheMapAndComesBackAfterDeleting() throws Exception {
         String line = "{\"type\": \"Feature\", \"properties\": {\"name\": \"Ridge walk\"}, \"geometry\": {\"type\":"
                 + " \"LineString\", \"coordinates\": [[-3.05, 35.95], [-3.045, 35.953]]}}";
-        assertHas(app.upload("/places/formats", "file", "walk.geojson", line).body(), "0 places and 1 track was added");
+        assertHas(app.bringIn("walk.geojson", line).body(), "0 places and 1 track was brought in.");
         assertHas(app.get("/map?place=1").body(), "class=\"map-track\"");
         long id = app.bean(Tracks.class).list().get(0).id();
         app.post("/places/tracks/" + id + "/delete", Map.of());

@@ -40,6 +40,7 @@ import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.DemoPages;
+import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 import org.junit.jupiter.api.Test;
 
@@ -196,7 +197,7 @@ class ProgrammeOutputsTest extends DemoPages {
                         " ",
                         b.get("id").asText(),
                         opens.toString(),
-                        f.get("realSeconds").asText(),
+                        Numbers.plain(f.get("realSeconds").asDouble(), 6),
                         f.get("aperture").asText(),
                         f.get("iso").asText(),
                         f.get("files").asText()));

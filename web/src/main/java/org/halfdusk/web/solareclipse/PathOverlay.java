@@ -1,0 +1,213 @@
+package org.halfdusk.web.solareclipse;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.halfdusk.eclipse.EclipsePath;
+import org.halfdusk.eclipse.SolarEclipse;
+import org.halfdusk.place.GreatCircle;
+import org.halfdusk.place.Observer;
+import org.halfdusk.place.Place;
+import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.Places;
+import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.planning.Planner;
+import org.halfdusk.shoot.planning.Recent;
+import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.Terminator;
+import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.map.MapOverlay;
+import org.halfdusk.web.map.MapShapes;
+import org.halfdusk.web.subject.Table;
+import org.springframework.stereotype.Component;
+
+/** The path of a solar eclipse on the map: centre line, limits, where the sun rises and sets at the greatest; how far it is off. */
+@Component
+class PathOverlay implements MapOverlay {
+    private static final int MOST_KEPT = 12;
+    private static final int NAMED_FROM = 4;
+    private static final int EVERYWHERE = 1;
+
+    /** Shares of the way from the centre line to the limit for which the durations are listed. */
+    private static final double[] ACROSS = {-0.95, -0.8, -0.5, 0, 0.5, 0.8, 0.95};
+
+    private final Planner planner;
+    private final Places places;
+    private final Shoots shoots;
+    private final Recent<LocalDate, Optional<EclipsePath>> recent = new Recent<>(MOST_KEPT);
+
+    PathOverlay(Planner planner, Places places, Shoots shoots) {
+        this.planner = planner;
+        this.places = places;
+        this.shoots = shoots;
+    }
+
+    /** The day that the query names, or that of its shoot where that is of a solar eclipse. */
+    private Optional<LocalDate> day(Map<String, String> query) {
+        String typed = query.getOrDefault("eclipse", "").strip();
+        if (!typed.isEmpty()) {
+            return Optional.of(ShootField.NIGHT.codec().read(typed));
+        }
+        String shoot = query.getOrDefault("frame", "").replaceFirst("/.*", "");
+        return shoot.matches("\\d{1,9}")
+                ? shoots.find(Long.parseLong(shoot))
+                        .map(Kept::it)
+                        .filter(s -> s.subject() == Subject.SOLAR_ECLIPSE)
+                        .map(s -> s.night())
+                : Optional.empty();
+    }
+
+    private Optional<EclipsePath> path(LocalDate day) {
+        return recent.get(day).orElseGet(() -> recent.keep(day, find(day)));
+    }
+
+    /** That day in any zone. */
+    private Optional<EclipsePath> find(LocalDate day) {
+        Instant noon = day.atTime(12, 0).toInstant(ZoneOffset.UTC);
+        return EclipsePath.find(sky(), Interval.of(noon.minusSeconds(26 * 3600), noon.plusSeconds(26 * 3600)));
+    }
+
+    private Sky sky() {
+        return planner.sky(Observer.of(0, 0, 0));
+    }
+
+    private Optional<EclipsePath> asked(Map<String, String> query) {
+        return day(query).flatMap(this::path);
+    }
+
+    @Override
+    public MapShapes shapes(Map<String, String> query) {
+        return asked(query).map(this::shapes).orElse(MapShapes.NONE);
+    }
+
+    private MapShapes shapes(EclipsePath path) {
+        List<MapShapes.Feature> all = new ArrayList<>();
+        List<double[]> band = band(path);
+        if (band.size() > 2) {
+            all.add(line("path", word(path) + " here", band, EVERYWHERE));
+        }
+        List<double[]> centre = path.points().stream()
+                .map(p -> new double[] {p.latitudeDegrees(), p.longitudeDegrees()})
+                .toList();
+        all.add(line("centre", "centre line", centre, EVERYWHERE));
+        all.add(line(
+                "terminator",
+                "the sun rises or sets at the greatest eclipse",
+                Terminator.line(sky(), path.greatest()),
+                EVERYWHERE));
+        for (int i = 0; i < path.points().size(); i += 10) {
+            EclipsePath.Point p = path.points().get(i);
+            all.add(line(
+                    "name",
+                    Words.clock(p.at(), ZoneOffset.UTC) + " UTC, " + Words.minutesSeconds(p.lasts()),
+                    List.<double[]>of(new double[] {p.latitudeDegrees(), p.longitudeDegrees()}),
+                    NAMED_FROM));
+        }
+        return new MapShapes(all);
+    }
+
+    /** Along one limit and back along the other. */
+    private static List<double[]> band(EclipsePath path) {
+        List<double[]> band = new ArrayList<>();
+        List<double[]> back = new ArrayList<>();
+        for (EclipsePath.Point p : path.points()) {
+            if (p.left().isPresent() && p.right().isPresent()) {
+                band.add(p.left().get());
+                back.add(0, p.right().get());
+            }
+        }
+        band.addAll(back);
+        return band;
+    }
+
+    private static MapShapes.Feature line(String kind, String name, List<double[]> points, int least) {
+        return new MapShapes.Feature(kind, name, List.<double[][]>of(MapShapes.continued(points)), least);
+    }
+
+    private static String word(EclipsePath path) {
+        return path.type() == SolarEclipse.Type.TOTAL ? "total" : "annular";
+    }
+
+    @Override
+    public String words(Map<String, String> query) {
+        Optional<LocalDate> day = day(query);
+        if (day.isEmpty()) {
+            return "";
+        }
+        Optional<EclipsePath> found = path(day.get());
+        if (found.isEmpty()) {
+            return "No eclipse of the sun is total or annular on " + Words.longDate(day.get())
+                    + "; where it is partial there is no path.";
+        }
+        EclipsePath path = found.get();
+        EclipsePath.Point middle = path.middle();
+        String all = Words.capital(word(path)) + " eclipse of " + Words.longDate(day.get()) + ": at its greatest "
+                + Words.minutesSeconds(middle.lasts()) + " on a path " + Math.round(middle.widthKm()) + " km wide.";
+        return place(query).map(p -> all + " " + here(path, p)).orElse(all)
+                + " Never look at the sun without an approved filter outside totality.";
+    }
+
+    private Optional<Place> place(Map<String, String> query) {
+        String id = query.getOrDefault("place", "");
+        return id.matches("\\d{1,9}") ? places.find(Long.parseLong(id)).map(Kept::it) : Optional.empty();
+    }
+
+    private static String here(EclipsePath path, Place place) {
+        double lat = place.observer().latitudeDegrees();
+        double lon = place.observer().longitudeDegrees();
+        EclipsePath.Point near = path.nearest(lat, lon);
+        double km = GreatCircle.distanceKm(lat, lon, near.latitudeDegrees(), near.longitudeDegrees());
+        double bearing = GreatCircle.bearingDegrees(lat, lon, near.latitudeDegrees(), near.longitudeDegrees());
+        String lasts = path.lasts(lat, lon)
+                .map(d -> "At " + place.shortName() + " it lasts " + Words.minutesSeconds(d))
+                .orElse(place.shortName() + " lies outside the path");
+        return lasts + "; the centre line runs " + Words.distance(km * 1000) + " to the " + Words.compassWord(bearing)
+                + ", where it lasts " + Words.minutesSeconds(near.lasts()) + ".";
+    }
+
+    @Override
+    public List<Table> tables(Map<String, String> query) {
+        Optional<Place> place = place(query);
+        return asked(query).flatMap(path -> place.flatMap(p -> across(path, p))).stream()
+                .toList();
+    }
+
+    private static Optional<Table> across(EclipsePath path, Place place) {
+        EclipsePath.Point p = path.nearest(
+                place.observer().latitudeDegrees(), place.observer().longitudeDegrees());
+        if (p.left().isEmpty() || p.right().isEmpty()) {
+            return Optional.empty();
+        }
+        ZoneId zone = place.zone();
+        List<Table.Row> rows = new ArrayList<>();
+        for (double share : ACROSS) {
+            double[] limit = share < 0 ? p.left().get() : p.right().get();
+            double bearing = GreatCircle.bearingDegrees(p.latitudeDegrees(), p.longitudeDegrees(), limit[0], limit[1]);
+            double km = Math.abs(share)
+                    * GreatCircle.distanceKm(p.latitudeDegrees(), p.longitudeDegrees(), limit[0], limit[1]);
+            double[] at = GreatCircle.destination(p.latitudeDegrees(), p.longitudeDegrees(), bearing, km);
+            rows.add(Table.Row.of(
+                    share == 0,
+                    share == 0 ? "centre line" : Math.round(km) + " km " + Words.compass(bearing),
+                    path.lasts(at[0], at[1]).map(Words::minutesSeconds).orElse("none"),
+                    share == 0 ? "" : Math.round(100 * Math.abs(share)) + " %"));
+        }
+        return Optional.of(Table.of(
+                "Across the path near here",
+                "At " + Words.clock(p.at(), zone) + " the shadow's middle stands nearest to this place, the sun "
+                        + Words.degrees(p.sunDegrees())
+                        + " up. The Moon's mountains move the limits by a kilometre or two.",
+                rows,
+                "from the centre line",
+                word(path) + " for#",
+                "of the way to the limit#"));
+    }
+}
