@@ -27,6 +27,7 @@ public final class Report {
     private static final String REVIEW = "review";
     private static final String STACK = "stack";
     private static final String SHOW = "show";
+    private static final String MAP = "map";
 
     private Report() {}
 
@@ -43,10 +44,14 @@ public final class Report {
             ShowReport.print();
             return;
         }
+        if (args.length == 1 && args[0].equals(MAP)) {
+            MapReport.print();
+            return;
+        }
         String family = args.length == 1 ? FAMILIES.getOrDefault(args[0], "") : "";
         if (family.isEmpty()) {
             System.err.println("usage: bench/report FAMILY, one of " + FAMILIES.keySet() + ", " + REVIEW + ", " + STACK
-                    + " or " + SHOW);
+                    + ", " + SHOW + " or " + MAP);
             System.exit(2);
         }
         Map<String, String> figures = new TreeMap<>();

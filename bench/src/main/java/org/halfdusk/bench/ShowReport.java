@@ -1,7 +1,6 @@
 package org.halfdusk.bench;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.halfdusk.angle.Altitude;
@@ -29,7 +28,6 @@ import org.halfdusk.show.practice.FrameTimes;
 final class ShowReport {
     private static final int ROUNDS = 15;
     private static final int CELLS = 240;
-    private static final double NANOS_A_MILLI = 1e6;
 
     private ShowReport() {}
 
@@ -76,19 +74,7 @@ final class ShowReport {
                 behind);
     }
 
-    /** The first, as a fresh start has it, and the middle of many. */
-    private static void line(String what, Supplier<Object> work) {
-        double[] ms = new double[ROUNDS];
-        for (int i = 0; i < ROUNDS; i++) {
-            long begun = System.nanoTime();
-            Object made = work.get();
-            ms[i] = (System.nanoTime() - begun) / NANOS_A_MILLI;
-            if (made == null) {
-                throw new IllegalStateException("nothing was made of " + what);
-            }
-        }
-        double first = ms[0];
-        java.util.Arrays.sort(ms);
-        System.out.printf(Locale.ROOT, "%-36s %7.1f ms, the first time %7.1f ms%n", what, ms[ROUNDS / 2], first);
+    private static void line(String what, Supplier<?> work) {
+        Took.line(what, ROUNDS, work);
     }
 }

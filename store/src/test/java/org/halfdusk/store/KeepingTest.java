@@ -158,7 +158,7 @@ class KeepingTest {
                         + " smallest_aperture, sharpest_aperture) VALUES (5, 'bent', 18, 10, 2, 2, 16, 2.8)",
                 "INSERT INTO accessory (kind, name, rates, alignment_arcmin) VALUES ('SUPPORT', 'odd', 'BACKWARDS', 1)",
                 "INSERT INTO track VALUES (3, 'gone', NULL)",
-                "INSERT INTO track_line VALUES (3, 0, 'a b')");
+                "INSERT INTO track_line (track_id, position, points) VALUES (3, 0, 'a b')");
         StoredShoots shoots = new StoredShoots(database, CLOCK);
         Shoots.Listed listed = shoots.list(Shoots.Part.ALL);
         assertEquals(1, listed.shoots().size());

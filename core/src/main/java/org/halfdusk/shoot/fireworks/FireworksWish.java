@@ -41,8 +41,9 @@ public record FireworksWish(
      * @param metres away, 1 to 50,000
      * @param azimuthDegrees 0 to 360
      * @param aboveMetres over the camera, −2,000 to 2,000
+     * @param lineMetres how far from it the organiser keeps everybody, 0 to 5,000; 0 where that was not told
      */
-    public record Site(double metres, double azimuthDegrees, double aboveMetres) {}
+    public record Site(double metres, double azimuthDegrees, double aboveMetres, double lineMetres) {}
 
     /** What is launched, by its usual calibres†. */
     public enum Shells {
@@ -85,19 +86,25 @@ public record FireworksWish(
                     "FIREWORKS_DISTANCE",
                     DISTANCE_RANGE,
                     Site::metres,
-                    (s, v) -> new Site(v, s.azimuthDegrees, s.aboveMetres))
+                    (s, v) -> new Site(v, s.azimuthDegrees, s.aboveMetres, s.lineMetres))
             .in(FireworksWish::site, FireworksWish::at);
     public static final Field<FireworksWish, Double> AZIMUTH = Field.number(
                     "FIREWORKS_AZIMUTH",
                     new Range("direction of the site", 0, 360, "°"),
                     Site::azimuthDegrees,
-                    (s, v) -> new Site(s.metres, v, s.aboveMetres))
+                    (s, v) -> new Site(s.metres, v, s.aboveMetres, s.lineMetres))
             .in(FireworksWish::site, FireworksWish::at);
     public static final Field<FireworksWish, Double> ABOVE = Field.number(
                     "FIREWORKS_ABOVE",
                     new Range("site above the camera", -2000, 2000, "m"),
                     Site::aboveMetres,
-                    (s, v) -> new Site(s.metres, s.azimuthDegrees, v))
+                    (s, v) -> new Site(s.metres, s.azimuthDegrees, v, s.lineMetres))
+            .in(FireworksWish::site, FireworksWish::at);
+    public static final Field<FireworksWish, Double> LINE = Field.number(
+                    "FIREWORKS_LINE",
+                    new Range("organiser's line from the site, 0 where not told", 0, 5000, "m"),
+                    Site::lineMetres,
+                    (s, v) -> new Site(s.metres, s.azimuthDegrees, s.aboveMetres, v))
             .in(FireworksWish::site, FireworksWish::at);
     public static final Field<FireworksWish, Shells> SHELLS = new Field<>(
             "FIREWORKS_SHELLS",
@@ -139,12 +146,12 @@ public record FireworksWish(
                     LocalTime.of(22, 30),
                     20,
                     2,
-                    new Site(420, 180, 0),
+                    new Site(420, 180, 0, 0),
                     Shells.TOWN,
                     150,
                     OptionalDouble.empty(),
                     false),
-            List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, SHELLS, CALIBRE, CELSIUS, WATER));
+            List.of(START, MINUTES, FINALE, DISTANCE, AZIMUTH, ABOVE, LINE, SHELLS, CALIBRE, CELSIUS, WATER));
 
     /** The same show launched elsewhere. */
     FireworksWish at(Site other) {
@@ -156,7 +163,8 @@ public record FireworksWish(
         return at(new Site(
                 DISTANCE_RANGE.clamped(object.distanceMetres()),
                 object.azimuth().degrees(),
-                site.aboveMetres));
+                site.aboveMetres,
+                site.lineMetres));
     }
 
     Duration length() {
@@ -173,6 +181,7 @@ public record FireworksWish(
                 new Calibre(largest),
                 Wish.minutes(finaleMinutes),
                 celsius.orElse(Air.ASSUMED_CELSIUS),
-                water);
+                water,
+                site.lineMetres > 0 ? OptionalDouble.of(site.lineMetres) : OptionalDouble.empty());
     }
 }

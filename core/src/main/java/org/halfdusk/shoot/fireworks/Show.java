@@ -1,6 +1,7 @@
 package org.halfdusk.shoot.fireworks;
 
 import java.time.Duration;
+import java.util.OptionalDouble;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.show.Calibre;
 import org.halfdusk.show.Sound;
@@ -13,6 +14,7 @@ import org.halfdusk.show.Sound;
  * @param smallest and largest shells
  * @param finale at its end, at most its length
  * @param water whether water lies between
+ * @param lineMetres how far from the launching ground the organiser keeps everybody, where that was told
  */
 public record Show(
         Azimuth azimuth,
@@ -22,7 +24,15 @@ public record Show(
         Calibre largest,
         Duration finale,
         double celsius,
-        boolean water) {
+        boolean water,
+        OptionalDouble lineMetres) {
+    /** How far the tripod stands inside the organiser's line, m; nothing where it does not, or none was told. */
+    public OptionalDouble insideLineMetres() {
+        return lineMetres.isPresent() && distanceMetres < lineMetres.getAsDouble()
+                ? OptionalDouble.of(lineMetres.getAsDouble() - distanceMetres)
+                : OptionalDouble.empty();
+    }
+
     /** By how much the thump of the launch lags behind its flash, s. */
     public double soundLagSeconds() {
         return lagSeconds(distanceMetres);
@@ -63,8 +73,8 @@ public record Show(
         return Math.toDegrees(2 * Math.atan(metres / 2 / away));
     }
 
-    /** Whether one stands nearer than the common separation for the largest shell. */
+    /** Whether one stands nearer than the common separation for the largest shell, or inside the organiser's line. */
     public boolean tooNear() {
-        return distanceMetres < largest.separationMetres();
+        return distanceMetres < largest.separationMetres() || insideLineMetres().isPresent();
     }
 }

@@ -12,10 +12,16 @@ import org.halfdusk.place.Observer;
  *
  * @param site latitude and longitude, degrees
  * @param separation the circle of the usual separation for the largest shell, closed
+ * @param line the organiser's, closed, where it was told
  * @param smoke outline of where two minutes of smoke go by the forecast's wind, closed; nothing where no wind is forecast or it hangs
  * @param upwindDegrees bearing from the show to the side that smoke leaves; nothing likewise
  */
-public record ShowGround(Spot site, List<Spot> separation, Optional<List<Spot>> smoke, OptionalDouble upwindDegrees) {
+public record ShowGround(
+        Spot site,
+        List<Spot> separation,
+        Optional<List<Spot>> line,
+        Optional<List<Spot>> smoke,
+        OptionalDouble upwindDegrees) {
     /** A place on the ground, degrees. */
     public record Spot(double latitude, double longitude) {
         private static Spot of(double[] latitudeLongitude) {
@@ -40,20 +46,26 @@ public record ShowGround(Spot site, List<Spot> separation, Optional<List<Spot>> 
         Show show = plan.show();
         Spot site = new Spot(from.latitudeDegrees(), from.longitudeDegrees())
                 .towards(show.azimuth().degrees(), show.distanceMetres());
-        double radius = show.largest().separationMetres();
-        List<Spot> circle = new ArrayList<>();
-        for (int i = 0; i <= CIRCLE; i++) {
-            circle.add(site.towards(360.0 * i / CIRCLE, radius));
-        }
         Optional<Smoke> drifts = plan.smoke().filter(s -> s.drift() != Smoke.Drift.HANGS);
         double bearing = drifts.map(s -> show.azimuth().degrees()
                         + Math.toDegrees(Math.atan2(s.acrossMetresPerSecond(), s.awayMetresPerSecond())))
                 .orElse(0.0);
         return new ShowGround(
                 site,
-                circle,
+                circle(site, show.largest().separationMetres()),
+                show.lineMetres().isPresent()
+                        ? Optional.of(circle(site, show.lineMetres().getAsDouble()))
+                        : Optional.empty(),
                 drifts.map(s -> fan(site, bearing, s.windMetresPerSecond() * FOLLOWED_SECONDS)),
                 drifts.isPresent() ? OptionalDouble.of(((bearing + 180) % 360 + 360) % 360) : OptionalDouble.empty());
+    }
+
+    private static List<Spot> circle(Spot site, double metres) {
+        List<Spot> circle = new ArrayList<>();
+        for (int i = 0; i <= CIRCLE; i++) {
+            circle.add(site.towards(360.0 * i / CIRCLE, metres));
+        }
+        return circle;
     }
 
     private static List<Spot> fan(Spot site, double bearing, double metres) {

@@ -16,8 +16,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** A show on the ground: 420 m to the south of the tripod, its largest shell 150 mm. */
 class ShowGroundTest {
     private static FireworksPlan plan(Optional<Smoke> smoke) {
+        return plan(smoke, FireworksWish.KIND.usual());
+    }
+
+    private static FireworksPlan plan(Optional<Smoke> smoke, FireworksWish wish) {
         FireworksPlanner planner = new FireworksPlanner();
-        FireworksWish wish = FireworksWish.KIND.usual();
         FireworksNight night = planner.night(Isle.isle(), LocalDate.of(2027, 8, 15), wish);
         return FireworksPlan.of(
                 Isle.isle().place(),
@@ -63,5 +66,18 @@ class ShowGroundTest {
     void smokeThatHangsGoesNowhere() {
         ShowGround ground = ShowGround.of(plan(Optional.of(new Smoke(Smoke.Drift.HANGS, 1, 0, 0))));
         assertTrue(ground.smoke().isEmpty());
+    }
+
+    /** The organiser's line lies about the site; who stands inside it is too near, however small the shells. */
+    @ParameterizedTest
+    @CsvSource({"0, false, 0", "300, false, 0", "500, true, 80"})
+    void theOrganisersLineCounts(double line, boolean tooNear, double inside) {
+        FireworksWish usual = FireworksWish.KIND.usual();
+        FireworksPlan plan = plan(Optional.empty(), usual.at(new FireworksWish.Site(420, 180, 0, line)));
+        ShowGround ground = ShowGround.of(plan);
+        assertEquals(line > 0, ground.line().isPresent());
+        ground.line().ifPresent(l -> l.forEach(p -> assertEquals(line, metres(ground.site(), p), 1)));
+        assertEquals(inside, plan.show().insideLineMetres().orElse(0), 1e-9);
+        assertEquals(tooNear, plan.show().tooNear());
     }
 }

@@ -174,7 +174,10 @@ class FireworksView implements SubjectView<FireworksNight, FireworksPlan> {
                 ? Words.metres(show.largest().separationMetres())
                 : Math.round(show.smallest().separationMetres()) + " to "
                         + Words.metres(show.largest().separationMetres());
-        String stand = "You stand " + Words.metres(show.distanceMetres()) + " away. ";
+        String line = show.lineMetres().isPresent()
+                ? ", the organiser's line " + Words.metres(show.lineMetres().getAsDouble()) + " from the site"
+                : "";
+        String stand = "You stand " + Words.metres(show.distanceMetres()) + " away" + line + ". ";
         return Optional.of(
                 show.tooNear()
                         ? new Banner(

@@ -45,10 +45,9 @@ final class MapNames {
         }
     }
 
-    /** @param rings whose own words nothing may cover */
-    static List<MapPicture.Name> of(MapView v, MapShapes own, List<SkyRing> rings) {
-        List<Spot> shown = new ArrayList<>();
-        rings.forEach(r -> shown.addAll(taken(r)));
+    /** @param taken where words stand that nothing may cover */
+    static List<MapPicture.Name> of(MapView v, MapShapes own, List<Spot> taken) {
+        List<Spot> shown = new ArrayList<>(taken);
         int before = shown.size();
         own.names(v).forEach(n -> addWhereFree(shown, n));
         List<Integer> largest = largest(v);
@@ -75,6 +74,7 @@ final class MapNames {
         List<Spot> taken = new ArrayList<>();
         ring.marks().forEach(m -> taken.add(taken(m.textX(), m.textY(), m.anchor(), m.what(), m.clock())));
         ring.wedge().forEach(w -> w.edges().forEach(e -> taken.add(taken(e.x(), e.y(), e.anchor(), e.text(), ""))));
+        ring.bodies().forEach(b -> taken.add(taken(b.x(), b.y(), b.anchor(), b.text(), "")));
         return taken;
     }
 

@@ -60,9 +60,12 @@ public record MapPicture(
             List<Backdrop> backdrops,
             MapShapes own) {
         double bar = bar(v);
+        List<MapNames.Spot> taken = new ArrayList<>();
         List<MapShapes.Shape> all = own.shapes(v);
         List<SkyRing> rings = directions.filter(d -> v.zoom() >= RING_ZOOM).map(d -> ring(v, d, frame)).stream()
                 .toList();
+        rings.forEach(r -> taken.addAll(MapNames.taken(r)));
+        List<Stand> stands = stands(v, places, chosen, taken);
         return new MapPicture(
                 "0 0 " + MapView.WIDTH + " " + MapView.HEIGHT,
                 Double.toString(v.latitude()),
@@ -74,10 +77,10 @@ public record MapPicture(
                 all.stream().filter(s -> !s.ground()).toList(),
                 v.zoom() < GlowPicture.LEAST_ZOOM ? List.of() : List.of(glow(v)),
                 backdrops,
-                MapNames.of(v, own, rings),
+                MapNames.of(v, own, taken),
                 rings,
                 chosen.map(c -> objects(v, c.it())).orElse(List.of()),
-                stands(v, places, chosen, rings),
+                stands,
                 Numbers.tenths(v.units(bar, v.latitude())),
                 bar >= 1000 ? Math.round(bar / 1000) + " km" : Math.round(bar) + " m",
                 "Map about " + Math.round(v.latitude() * 100) / 100.0 + "°, " + Math.round(v.longitude() * 100) / 100.0
@@ -142,11 +145,10 @@ public record MapPicture(
         return names;
     }
 
+    /** @param taken where words stand already; those of places come to it */
     private static List<Stand> stands(
-            MapView v, List<Kept<Place>> places, Optional<Kept<Place>> chosen, List<SkyRing> rings) {
+            MapView v, List<Kept<Place>> places, Optional<Kept<Place>> chosen, List<MapNames.Spot> taken) {
         List<Stand> stands = new ArrayList<>();
-        List<MapNames.Spot> taken = new ArrayList<>();
-        rings.forEach(r -> taken.addAll(MapNames.taken(r)));
         chosen.ifPresent(c -> taken.add(new MapNames.Spot(
                 v.x(c.it().observer().longitudeDegrees()),
                 v.y(c.it().observer().latitudeDegrees()),

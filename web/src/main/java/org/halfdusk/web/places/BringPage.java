@@ -58,10 +58,14 @@ record BringPage(String ticket, String summary, List<Row> places, List<Row> trac
         return new Row(
                 number,
                 w.name(),
-                Numbers.degrees(w.latitudeDegrees()) + "°, " + Numbers.degrees(w.longitudeDegrees()) + "°, " + height
-                        + more,
+                position(w) + ", " + height + more,
                 w.notes().length() > SHOWN_NOTES ? w.notes().substring(0, SHOWN_NOTES) + " …" : w.notes(),
                 known);
+    }
+
+    private static String position(MapFile.Waypoint w) {
+        return (Numbers.degrees(w.latitudeDegrees()) + "°, " + Numbers.degrees(w.longitudeDegrees()) + "°")
+                .replace('-', '−');
     }
 
     private static Row row(int number, Track t, boolean known) {

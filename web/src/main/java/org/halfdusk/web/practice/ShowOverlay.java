@@ -51,6 +51,10 @@ class ShowOverlay implements MapOverlay {
                 "usual separation for " + Words.plain(plan.show().largest().mm()) + " mm",
                 List.<double[][]>of(line(ground.separation())),
                 LEAST_ZOOM));
+        ground.line().ifPresent(l -> {
+            all.add(new MapShapes.Feature("line", "the organiser's line", List.<double[][]>of(line(l)), LEAST_ZOOM));
+            all.add(name("organiser's line", l.get(0)));
+        });
         all.add(name("launching ground", ground.site()));
         ground.smoke().ifPresent(s -> all.add(name("smoke", s.get(s.size() / 2))));
         return new MapShapes(all);
@@ -71,6 +75,19 @@ class ShowOverlay implements MapOverlay {
         return plan(query).map(p -> words(p, ShowGround.of(p))).orElse("");
     }
 
+    /** Where the tripod stands by the line, as far as that was told. */
+    private static String line(FireworksPlan plan) {
+        OptionalDouble told = plan.show().lineMetres();
+        if (told.isEmpty()) {
+            return " Type the organiser's line on Night, and it is drawn too.";
+        }
+        OptionalDouble inside = plan.show().insideLineMetres();
+        return " Whole line: the organiser's, " + Words.metres(told.getAsDouble()) + " from the launching ground; "
+                + (inside.isPresent()
+                        ? "this tripod stands " + Words.metres(inside.getAsDouble()) + " inside it: go back behind it."
+                        : "this tripod stands outside it.");
+    }
+
     private static String words(FireworksPlan plan, ShowGround ground) {
         OptionalDouble upwind = ground.upwindDegrees();
         String smoke = upwind.isPresent()
@@ -79,6 +96,7 @@ class ShowOverlay implements MapOverlay {
         return "Circle: a usual separation for "
                 + Words.plain(plan.show().largest().mm()) + " mm shells, "
                 + Words.metres(plan.show().largest().separationMetres())
-                + ". The organiser's line holds, and organiser, fire service and local rules decide." + smoke;
+                + "." + line(plan) + " The organiser's line holds, and organiser, fire service and local rules decide."
+                + smoke;
     }
 }

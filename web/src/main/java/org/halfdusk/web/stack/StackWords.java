@@ -57,7 +57,7 @@ final class StackWords {
 
     static String pace(JsonNode line) {
         double rate = line.get("megapixelsPerSecond").asDouble();
-        return (rate > 0 ? Words.plain(Math.rint(rate)) + " megapixels a second, " : "")
+        return (rate > 0 ? Words.count(Math.round(rate), "megapixel") + " a second, " : "")
                 + line.get("memoryMegabytes").asInt() + " MB of memory in use";
     }
 
@@ -73,7 +73,7 @@ final class StackWords {
         all.add(new Line(
                 "Made in",
                 Words.seconds(Math.rint(f.get("seconds").asDouble() * 10) / 10) + ", "
-                        + Words.plain(Math.rint(f.get("megapixelsPerSecond").asDouble())) + " megapixels a second"));
+                        + Words.count(Math.round(f.get("megapixelsPerSecond").asDouble()), "megapixel") + " a second"));
         JsonNode aligned = f.get("aligned");
         if (!aligned.isNull()) {
             all.add(new Line(

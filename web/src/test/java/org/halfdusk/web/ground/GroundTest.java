@@ -96,9 +96,16 @@ class GroundTest extends DemoPages {
         assertHas(page, "Map under it: Vesper Isle, made up for Half Dusk.");
         Matcher tile = Pattern.compile("class=\"map-back\"[^>]*href=\"(/map/tiles/0/1\\d/\\d+/\\d+)\"")
                 .matcher(page);
-        assertTrue(tile.find(), page);
-        byte[] jpeg = app.bytes(tile.group(1));
-        assertArrayEquals(new byte[] {(byte) 0xff, (byte) 0xd8}, java.util.Arrays.copyOf(jpeg, 2));
+        int pictures = 0;
+        while (tile.find()) {
+            byte[] bytes = app.bytes(tile.group(1));
+            // Of the open sea it has none.
+            if (bytes.length > 0) {
+                pictures++;
+                assertArrayEquals(new byte[] {(byte) 0x89, 'P', 'N', 'G'}, java.util.Arrays.copyOf(bytes, 4));
+            }
+        }
+        assertTrue(pictures >= 3, pictures + " of the isle");
         assertEquals(204, app.get("/map/tiles/0/14/1/1").statusCode());
         assertEquals(204, app.get("/map/tiles/7/14/1/1").statusCode());
         assertEquals(204, app.get("/map/tiles/0/99/-1/5").statusCode());
