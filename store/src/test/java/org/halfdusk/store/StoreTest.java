@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -200,7 +201,14 @@ class StoreTest {
                 "Up the path",
                 List.of(
                         List.of(new Track.Point(-3.05, 35.95), new Track.Point(-3.049, 35.951)),
-                        List.of(new Track.Point(-3.048, 35.952), new Track.Point(-3.0475, 35.9525))));
+                        List.of(
+                                new Track.Point(
+                                        -3.048,
+                                        35.952,
+                                        OptionalDouble.of(61.5),
+                                        Optional.of(Instant.parse("2027-06-05T20:00:00.250Z"))),
+                                new Track.Point(-3.0476, 35.9522, OptionalDouble.of(-2), Optional.empty()),
+                                new Track.Point(-3.0475, 35.9525))));
         long id = tracks.add(walk);
         assertEquals(walk, tracks.list().get(0).it());
         assertTrue(tracks.delete(id));

@@ -25,6 +25,7 @@ final class CsvPlaces {
     private static final List<String> NAME = List.of("name", "title", "place", "id");
     private static final List<String> ELEVATION =
             List.of("elevation", "elevation_m", "ele", "height", "altitude", "elevation, m", "z");
+    private static final List<String> TIME = List.of("time", "recorded", "timestamp", "date_time");
     private static final List<String> NOTES = List.of("notes", "note", "description", "desc", "comment", "cmt");
 
     private CsvPlaces() {}
@@ -102,7 +103,7 @@ final class CsvPlaces {
                     elevation.isBlank()
                             ? OptionalDouble.empty()
                             : OptionalDouble.of(TypedNumber.written("elevation", elevation.replace(',', '.'))),
-                    cell(columns, NOTES, row),
+                    Gathered.recorded(cell(columns, NOTES, row), Gathered.time(cell(columns, TIME, row))),
                     Map.of());
         });
     }

@@ -107,6 +107,12 @@ final class Gathered {
         }
     }
 
+    /** Notes of a point with the time at which it was taken, which a place has no room for elsewhere. */
+    static String recorded(String notes, Optional<Instant> at) {
+        return at.map(t -> (notes.isBlank() ? "" : notes + "\n") + "Recorded at " + t + ".")
+                .orElse(notes);
+    }
+
     /** Lines of one point are none. */
     void track(String name, List<List<Track.Point>> lines) {
         List<List<Track.Point>> drawn = lines.stream().filter(l -> l.size() > 1).toList();

@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
@@ -173,13 +172,12 @@ public final class GpxFile {
             String called = beside("name");
             gathered.each(called.isBlank() ? latitude + ", " + longitude : called, () -> {
                 String notes = beside("desc").isBlank() ? beside("cmt") : beside("desc");
-                Optional<String> when = Gathered.time(beside("time")).map(t -> "Recorded at " + t + ".");
                 gathered.waypoint(
                         called,
                         TypedNumber.written("latitude", latitude),
                         TypedNumber.written("longitude", longitude),
                         elevation(),
-                        when.map(t -> notes.isBlank() ? t : notes + "\n" + t).orElse(notes),
+                        Gathered.recorded(notes, Gathered.time(beside("time"))),
                         Map.copyOf(more));
             });
         }

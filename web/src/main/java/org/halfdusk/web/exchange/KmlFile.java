@@ -293,8 +293,7 @@ public final class KmlFile {
 
         private void placemark() {
             inPlacemark = false;
-            String when = stamp.map(t -> "Recorded at " + t + ".").orElse("");
-            String all = when.isEmpty() || !lines.isEmpty() ? notes : notes.isBlank() ? when : notes + "\n" + when;
+            String all = lines.isEmpty() ? Gathered.recorded(notes, stamp) : notes;
             for (Position c : points) {
                 gathered.each(
                         name,

@@ -3,7 +3,6 @@ package org.halfdusk.web.map;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.Predicate;
 import org.halfdusk.place.Settlements;
 import org.halfdusk.place.Whereabouts;
 import org.halfdusk.web.layout.Numbers;
@@ -19,7 +18,9 @@ final class MapNames {
     /** From here on it is said. */
     private static final int TELLING_ZOOM = 8;
 
-    private static final double ACROSS = 96;
+    private static final double LEAST_WIDTH = 84;
+    private static final double LETTER = 7.4;
+    private static final double BESIDE = 14;
     private static final double DOWN = 19;
 
     private MapNames() {}
@@ -38,6 +39,17 @@ final class MapNames {
         /** Its dot grows with the digits of the people. */
         private double radius() {
             return 1.6 + 0.9 * Math.max(0, Integer.toString(people).length() - 4);
+        }
+
+        /** Whether words of both would lie over each other; each begins a little beside its dot. */
+        boolean covers(Spot other) {
+            return x < other.x + other.width()
+                    && other.x < x + width()
+                    && Math.abs(y - other.y) < Math.max(height(), other.height());
+        }
+
+        private double width() {
+            return Math.max(LEAST_WIDTH, LETTER * Math.max(text.length(), about.length()) + BESIDE);
         }
 
         private double height() {
@@ -79,13 +91,13 @@ final class MapNames {
     }
 
     private static Spot taken(String x, String y, String anchor, String text, String about) {
-        double left = Double.parseDouble(x) - (anchor.equals("end") ? ACROSS * 0.8 : 0);
+        double wide = LETTER * Math.max(text.length(), about.length());
+        double left = Double.parseDouble(x) - (anchor.equals("end") ? wide : 0);
         return new Spot(left, Double.parseDouble(y), text, about, 0, "mark");
     }
 
     private static void addWhereFree(List<Spot> shown, Spot wished) {
-        Predicate<Spot> inTheWay = s -> s.near(wished.x(), wished.y(), ACROSS, Math.max(s.height(), wished.height()));
-        if (shown.stream().noneMatch(inTheWay)) {
+        if (shown.stream().noneMatch(wished::covers)) {
             shown.add(wished);
         }
     }

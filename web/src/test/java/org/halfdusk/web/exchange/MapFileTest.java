@@ -190,4 +190,11 @@ class MapFileTest {
                 .orElseThrow();
         assertEquals(new Box(179, -17, -178, -16), box);
     }
+
+    @Test
+    void timesOfATableAreKept() {
+        MapFile f = MapFile.read("name,lat,lon,time\nHut,1,2,2027-06-05T20:00:00Z\nShed,1,3,yesterday\n");
+        assertEquals("Recorded at 2027-06-05T20:00:00Z.", f.waypoints().get(0).notes());
+        assertEquals("", f.waypoints().get(1).notes());
+    }
 }
