@@ -542,6 +542,7 @@ class BrowserPathTest {
                 "/places/1/forecast",
                 "/places/formats",
                 "/map?place=1",
+                "/map?place=1&eclipse=2027-08-02",
                 "/shoots/7/pack",
                 "/shoots/7/rig2/expose",
                 "/shoots/2/practice",

@@ -55,6 +55,7 @@ class HtmlTest extends DemoPages {
             "/settings",
             "/search?q=light",
             "/map?place=1",
+            "/map?place=1&night=2027-06-05&frame=1&eclipse=2027-08-02",
             "/keys",
             "/about",
             "/shoots/1/sequence/card",

@@ -98,7 +98,7 @@ class PlacesPagesTest extends DemoPages {
         assertHas(page, "class=\"map-road\"");
         assertHas(page, "Closer");
         String sheet = app.get("/map/sheet?lat=40.4&lon=-3.7&zoom=8").body();
-        assertHas(sheet, "Madrid");
+        assertHas(sheet, "Segovia");
         assertFalse(sheet.contains("<html"));
         assertEquals(200, app.get("/map?lat=89&lon=400&zoom=99").statusCode());
         assertEquals(404, app.get("/map?place=999").statusCode());
