@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.halfdusk.angle.Azimuth;
@@ -157,7 +158,7 @@ public final class PlaceTexts {
                             Azimuth.ofDegrees(number(c[3])),
                             number(c[4]),
                             number(c[5]),
-                            java.util.Optional.of(Observer.of(number(c[6]), number(c[7]), number(c[8])))));
+                            Optional.of(Observer.of(number(c[6]), number(c[7]), number(c[8])))));
                 } else if (c.length >= 6 && objects.size() < Place.MOST_OBJECTS) {
                     objects.add(new ForegroundObject(
                             c[0],

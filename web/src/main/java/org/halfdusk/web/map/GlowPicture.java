@@ -35,21 +35,26 @@ final class GlowPicture {
     /** A line of the legend. */
     record Key(String name, String range, String colour) {}
 
-    /** As the drawn scale is told. */
+    /** The map's own ground, on which the scale is told. */
+    private static final int GROUND = 0x151a28;
+
+    /** As the drawn scale is told: the middle of each stretch as it looks on the map. */
     static List<Key> legend(Theme theme) {
         return List.of(
-                key(theme, 0, "city", "under 18"),
-                key(theme, 1, "suburb", "18 to 19.5"),
-                key(theme, 2, "village edge", "19.5 to 20.8"),
-                key(theme, 3, "dark", "20.8 to 21.3"),
-                key(theme, 4, "darkest", "over 21.3"));
+                key(theme, 17.2, "city", "under 18"),
+                key(theme, 18.75, "suburb", "18 to 19.5"),
+                key(theme, 20.15, "village edge", "19.5 to 20.8"),
+                key(theme, 21.05, "dark", "20.8 to 21.3"),
+                key(theme, 21.55, "darkest", "over 21.3"));
     }
 
-    private static Key key(Theme theme, int step, String name, String range) {
+    private static Key key(Theme theme, double magnitude, String name, String range) {
+        int painted = argb(magnitude, Theme.DESK);
+        int looks = SkyColours.mix(GROUND, painted & 0xffffff, (painted >>> 24) / 255.0);
         return new Key(
                 name,
                 range,
-                theme.colour("#" + Integer.toHexString(SCALE.get(step).colour())));
+                "#" + Integer.toHexString(0x1000000 | theme.rgb(looks)).substring(1));
     }
 
     static BufferedImage of(GlowTiles tiles, MapView v, Theme theme) {

@@ -2,6 +2,7 @@ package org.halfdusk.web.places;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.optics.FrameWedge;
@@ -66,7 +67,7 @@ final class TakeOut {
                 OptionalDouble.of(from.elevationMetres() + o.baseMetres()),
                 Words.metres(o.heightMetres()) + " high, " + Words.distance(o.distanceMetres()) + " from the tripod in "
                         + Words.azimuth(o.azimuth().degrees()),
-                java.util.Map.of());
+                Map.of());
     }
 
     private static Track.Point point(Observer o) {
