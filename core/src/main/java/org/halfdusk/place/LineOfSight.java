@@ -14,8 +14,13 @@ public final class LineOfSight {
 
     /** Altitude of something over the eye's height by so many metres, degrees. */
     static double altitudeDegrees(double overEyeMetres, double distanceMetres) {
+        return Math.toDegrees(Math.atan(slope(overEyeMetres, distanceMetres)));
+    }
+
+    /** The tangent of that altitude, for who compares many. @param distanceMetres above 0 */
+    static double slope(double overEyeMetres, double distanceMetres) {
         double drop = distanceMetres * distanceMetres * (1 - TERRESTRIAL_REFRACTION) / (2 * EARTH_RADIUS_METRES);
-        return Math.toDegrees(Math.atan2(overEyeMetres - drop, distanceMetres));
+        return (overEyeMetres - drop) / distanceMetres;
     }
 
     /**

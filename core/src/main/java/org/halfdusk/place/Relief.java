@@ -74,27 +74,52 @@ public final class Relief {
         static final Seen NOTHING = new Seen(0, 0, 0, Double.NEGATIVE_INFINITY);
     }
 
-    /** The highest land of each ray. */
+    /** The highest land of each ray. The way to a point is {@link GreatCircle#destination} with what a ring and a ray share taken out. */
     private static Seen[] rays(HeightSource heights, Observer from, double eye) {
-        Seen[] highest = new Seen[RAYS];
-        Arrays.fill(highest, Seen.NOTHING);
+        double[] highest = new double[RAYS];
+        double[] at = new double[RAYS];
+        int[] along = new int[RAYS];
+        Arrays.fill(highest, Double.NEGATIVE_INFINITY);
+        double[] sines = new double[RAYS];
+        double[] cosines = new double[RAYS];
+        Arrays.setAll(sines, ray -> Math.sin(2 * Math.PI * ray / RAYS));
+        Arrays.setAll(cosines, ray -> Math.cos(2 * Math.PI * ray / RAYS));
+        double sinLat = Math.sin(Math.toRadians(from.latitudeDegrees()));
+        double cosLat = Math.cos(Math.toRadians(from.latitudeDegrees()));
         double cellKm = heights.stepDegrees(from.latitudeDegrees(), from.longitudeDegrees()) * KM_PER_DEGREE;
         double step = Math.max(LEAST_STEP_KM, cellKm / FINER);
         double last = Math.min(FARTHEST_KM, heights.farthestKm(from.latitudeDegrees(), from.longitudeDegrees()));
         for (double km = Math.max(NEAREST_KM, step); km <= last; km += Math.max(step, km * OUTWARDS)) {
+            double sinWay = Math.sin(km / GreatCircle.EARTH_RADIUS_KM);
+            double cosWay = Math.cos(km / GreatCircle.EARTH_RADIUS_KM);
             int stride = stride(cellKm / FINER / (2 * Math.PI * km / RAYS));
             for (int ray = 0; ray < RAYS; ray += stride) {
-                double azimuth = ray * 360.0 / RAYS;
-                double altitude = altitude(heights, from, eye, azimuth, km);
+                double sin = sinLat * cosWay + cosLat * sinWay * cosines[ray];
+                double turn = Math.atan2(sines[ray] * sinWay * cosLat, cosWay - sinLat * sin);
+                double longitude = Math.IEEEremainder(from.longitudeDegrees() + Math.toDegrees(turn), 360);
+                double land = heights.at(Math.toDegrees(Math.asin(sin)), longitude);
+                double slope = LineOfSight.slope(land - eye, km * 1000);
                 for (int k = ray - (stride - 1) / 2; k <= ray + stride / 2; k++) {
                     int i = Math.floorMod(k, RAYS);
-                    if (altitude > highest[i].altitude()) {
-                        highest[i] = new Seen(azimuth, km, Math.max(step, km * OUTWARDS), altitude);
+                    if (slope > highest[i]) {
+                        highest[i] = slope;
+                        at[i] = km;
+                        along[i] = ray;
                     }
                 }
             }
         }
-        return highest;
+        Seen[] seen = new Seen[RAYS];
+        Arrays.setAll(
+                seen,
+                i -> at[i] == 0
+                        ? Seen.NOTHING
+                        : new Seen(
+                                along[i] * 360.0 / RAYS,
+                                at[i],
+                                Math.max(step, at[i] * OUTWARDS),
+                                Math.toDegrees(Math.atan(highest[i]))));
+        return seen;
     }
 
     /** Of land in a direction at a distance; NaN where its height is not known. */
