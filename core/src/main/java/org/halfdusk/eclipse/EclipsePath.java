@@ -4,12 +4,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
@@ -44,7 +47,10 @@ public final class EclipsePath {
     /** Farther from the centre line no limit lies†, km. */
     private static final double WIDEST_KM = 2000;
 
-    private static final double POLAR = 1 - 1 / 298.257223563;
+    /** A limit where the Sun stands lower than this is not seen by anybody. */
+    private static final double LOWEST_SUN_DEGREES = -0.9;
+
+    private static final double POLAR = 1 - Observer.FLATTENING;
 
     private final SolarEclipse.Type type;
     private final Instant greatest;
@@ -100,30 +106,19 @@ public final class EclipsePath {
 
     /** The point of the greatest eclipse. */
     public Point middle() {
-        return nearestInTime(greatest);
-    }
-
-    private Point nearestInTime(Instant at) {
         return Collections.min(
                 points,
-                (a, b) -> Duration.between(a.at(), at)
-                        .abs()
-                        .compareTo(Duration.between(b.at(), at).abs()));
+                Comparator.comparing(p -> Duration.between(p.at(), greatest).abs()));
     }
 
     /** The point of the centre line that is nearest to a place. */
     public Point nearest(double latitude, double longitude) {
-        Point nearest = points.get(0);
-        double least = Double.POSITIVE_INFINITY;
-        for (Point p : points) {
-            double km = GreatCircle.distanceKm(latitude, longitude, p.latitudeDegrees(), p.longitudeDegrees());
-            if (km < least) {
-                least = km;
-                nearest = p;
-            }
-        }
+        Point nearest = Collections.min(
+                points,
+                Comparator.comparingDouble(
+                        p -> GreatCircle.distanceKm(latitude, longitude, p.latitudeDegrees(), p.longitudeDegrees())));
         double around = Moment.utDays(nearest.at());
-        double best = Shadow.lowest(
+        double best = lowest(
                 t -> shadow.ground(t)
                         .map(g -> GreatCircle.distanceKm(latitude, longitude, g[0], g[1]))
                         .orElse(Double.MAX_VALUE),
@@ -166,10 +161,11 @@ public final class EclipsePath {
         return Optional.empty();
     }
 
-    /** Of time, days of UT. */
-    @FunctionalInterface
-    private interface OfTime {
-        double at(double utDays);
+    /** A tenth of a second. */
+    private static final double NEAR_ENOUGH_DAYS = 1e-6;
+
+    private static double lowest(DoubleUnaryOperator f, double from, double to) {
+        return Curve.lowest(f, from, to, NEAR_ENOUGH_DAYS).at();
     }
 
     /** Sun and Moon over the turning Earth, km, x through Greenwich's meridian, z through the north pole. */
@@ -187,7 +183,7 @@ public final class EclipsePath {
         }
 
         static Shadow about(Sky greenwich, double meanUtDays) {
-            OfTime apart = t -> {
+            DoubleUnaryOperator apart = t -> {
                 Moment m = greenwich.moment(t);
                 Vector sun = greenwich.ephemeris().apparent(Body.SUN, m.ttDays());
                 Vector moon = greenwich.ephemeris().apparent(Body.MOON, m.ttDays());
@@ -196,7 +192,7 @@ public final class EclipsePath {
             double middle = meanUtDays;
             double least = Double.POSITIVE_INFINITY;
             for (double t = meanUtDays - Syzygies.REACH_DAYS; t <= meanUtDays + Syzygies.REACH_DAYS; t += COARSE_DAYS) {
-                double d = apart.at(t);
+                double d = apart.applyAsDouble(t);
                 if (d < least) {
                     least = d;
                     middle = t;
@@ -336,21 +332,22 @@ public final class EclipsePath {
         Optional<Point> point(double t) {
             return ground(t).map(g -> {
                 Vector place = fixed(g[0], g[1]);
-                double sunDegrees = 90 - Math.toDegrees(sun(t).minus(place).separationRad(up(g[0], g[1])));
                 double bearing = bearing(t, g);
                 return new Point(
                         Moment.instantOf(t),
                         g[0],
                         g[1],
                         lasts(place, t).orElse(Duration.ZERO),
-                        sunDegrees,
+                        sunDegrees(t, g),
                         limit(t, g, bearing - 90),
                         limit(t, g, bearing + 90));
             });
         }
 
-        private static Vector up(double latitude, double longitude) {
-            return Vector.ofSpherical(Math.toRadians(longitude), Math.toRadians(latitude), 1);
+        /** The Sun's airless altitude at a latitude and longitude. */
+        private double sunDegrees(double t, double[] at) {
+            Vector up = Vector.ofSpherical(Math.toRadians(at[1]), Math.toRadians(at[0]), 1);
+            return 90 - Math.toDegrees(sun(t).minus(fixed(at[0], at[1])).separationRad(up));
         }
 
         /** Which way the shadow runs over the ground. */
@@ -379,17 +376,9 @@ public final class EclipsePath {
             if (outside == 0) {
                 return Optional.empty();
             }
-            for (int i = 0; i < 20; i++) {
-                double between = (inside + outside) / 2;
-                if (deepest(destination(from, bearing, between), t) < 0) {
-                    outside = between;
-                } else {
-                    inside = between;
-                }
-            }
-            double[] at = GreatCircle.destination(from[0], from[1], bearing, inside);
-            double sun = 90 - Math.toDegrees(sun(t).minus(fixed(at[0], at[1])).separationRad(up(at[0], at[1])));
-            return sun < -0.9 ? Optional.empty() : Optional.of(at);
+            double km = Curve.root(d -> deepest(destination(from, bearing, d), t), inside, outside);
+            double[] at = GreatCircle.destination(from[0], from[1], bearing, km);
+            return sunDegrees(t, at) < LOWEST_SUN_DEGREES ? Optional.empty() : Optional.of(at);
         }
 
         private static Vector destination(double[] from, double bearing, double km) {
@@ -397,60 +386,23 @@ public final class EclipsePath {
             return fixed(at[0], at[1]);
         }
 
+        /** When a place stands deepest in the cone. */
+        private double deepestAt(Vector place, double around) {
+            return lowest(t -> -depth(t, place), around - PASSING_DAYS, around + PASSING_DAYS);
+        }
+
         private double deepest(Vector place, double around) {
-            double at = lowest(t -> -depth(t, place), around - PASSING_DAYS, around + PASSING_DAYS);
-            return depth(at, place);
+            return depth(deepestAt(place, around), place);
         }
 
         Optional<Duration> lasts(Vector place, double around) {
-            double at = lowest(t -> -depth(t, place), around - PASSING_DAYS, around + PASSING_DAYS);
+            double at = deepestAt(place, around);
             if (depth(at, place) <= 0) {
                 return Optional.empty();
             }
-            double days = edge(place, at, 1) - edge(place, at, -1);
+            DoubleUnaryOperator depth = t -> depth(t, place);
+            double days = Curve.root(depth, at, at + PASSING_DAYS) - Curve.root(depth, at - PASSING_DAYS, at);
             return Optional.of(Duration.ofMillis(Math.round(days * 86_400_000)));
         }
-
-        private double edge(Vector place, double inside, int way) {
-            double in = inside;
-            double out = inside + way * PASSING_DAYS;
-            for (int i = 0; i < 40; i++) {
-                double between = (in + out) / 2;
-                if (depth(between, place) > 0) {
-                    in = between;
-                } else {
-                    out = between;
-                }
-            }
-            return in;
-        }
-
-        /** Where a function with one valley is lowest, by the golden section, to a tenth of a second. */
-        static double lowest(OfTime f, double from, double to) {
-            double a = from;
-            double b = to;
-            double c = b - GOLDEN * (b - a);
-            double d = a + GOLDEN * (b - a);
-            double fc = f.at(c);
-            double fd = f.at(d);
-            while (b - a > 1e-6) {
-                if (fc < fd) {
-                    b = d;
-                    d = c;
-                    fd = fc;
-                    c = b - GOLDEN * (b - a);
-                    fc = f.at(c);
-                } else {
-                    a = c;
-                    c = d;
-                    fc = fd;
-                    d = a + GOLDEN * (b - a);
-                    fd = f.at(d);
-                }
-            }
-            return (a + b) / 2;
-        }
-
-        private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     }
 }

@@ -1,6 +1,7 @@
 package org.halfdusk.light;
 
 import java.util.Arrays;
+import org.halfdusk.angle.Bilinear;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Settlements;
 
@@ -118,10 +119,8 @@ public final class GlowMap {
         double mixed(double row, double column) {
             int r = Math.max(0, Math.min(latitudes.length - 2, (int) row));
             int c = Math.max(0, Math.min(longitudes.length - 2, (int) column));
-            double down = row - r;
-            double right = column - c;
-            return (flux[r][c] * (1 - right) + flux[r][c + 1] * right) * (1 - down)
-                    + (flux[r + 1][c] * (1 - right) + flux[r + 1][c + 1] * right) * down;
+            return Bilinear.between(
+                    flux[r][c], flux[r][c + 1], flux[r + 1][c], flux[r + 1][c + 1], column - c, row - r);
         }
     }
 }

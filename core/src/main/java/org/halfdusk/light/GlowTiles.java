@@ -1,6 +1,7 @@
 package org.halfdusk.light;
 
 import java.util.Optional;
+import org.halfdusk.angle.Bilinear;
 import org.halfdusk.place.Mercator;
 
 /**
@@ -70,11 +71,9 @@ public final class GlowTiles {
 
     /** Half of the step between points where those stand too far apart for a town, km. */
     private static double leastKm(Key key, double latitude) {
-        double step = EQUATOR_KM / (1 << key.zoom()) / STEPS * Math.cos(Math.toRadians(latitude));
+        double step = 1.0 / (1 << key.zoom()) / STEPS / Mercator.width(1000, latitude);
         return key.zoom() < SHARP_ZOOM ? step / 2 : 0;
     }
-
-    private static final double EQUATOR_KM = 40_075;
 
     /** The zoom of tiles that suits a map whose world is 256 · 2^zoom wide. */
     public static int zoomFor(int mapZoom) {
@@ -124,9 +123,6 @@ public final class GlowTiles {
         int r = Math.min(STEPS - 1, (int) row);
         float[] upper = lastTile[r];
         float[] lower = lastTile[r + 1];
-        double right = column - c;
-        double down = row - r;
-        return (float) ((upper[c] * (1 - right) + upper[c + 1] * right) * (1 - down)
-                + (lower[c] * (1 - right) + lower[c + 1] * right) * down);
+        return (float) Bilinear.between(upper[c], upper[c + 1], lower[c], lower[c + 1], column - c, row - r);
     }
 }

@@ -1,5 +1,7 @@
 package org.halfdusk.place;
 
+import org.halfdusk.angle.Bilinear;
+
 /**
  * Heights of land on a grid of latitude and longitude, and the skyline that follows from them.
  *
@@ -21,11 +23,13 @@ public record ElevationGrid(double west, double south, double cellDegrees, float
         if (!(row >= 0 && column >= 0 && row + 1 < metres.length && column + 1 < metres[0].length)) {
             return Double.NaN;
         }
-        double across = x - column;
-        double up = y - row;
-        double lower = metres[row][column] * (1 - across) + metres[row][column + 1] * across;
-        double upper = metres[row + 1][column] * (1 - across) + metres[row + 1][column + 1] * across;
-        return lower * (1 - up) + upper * up;
+        return Bilinear.between(
+                metres[row][column],
+                metres[row][column + 1],
+                metres[row + 1][column],
+                metres[row + 1][column + 1],
+                x - column,
+                y - row);
     }
 
     @Override

@@ -1,6 +1,7 @@
 package org.halfdusk.place;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /** Several sources of heights as one: of those that know a point the first one counts. */
 public record HeightTiles(List<HeightSource> sources) implements HeightSource {
@@ -10,21 +11,20 @@ public record HeightTiles(List<HeightSource> sources) implements HeightSource {
 
     @Override
     public double at(double latitude, double longitude) {
-        for (HeightSource s : sources) {
-            double metres = s.at(latitude, longitude);
-            if (!Double.isNaN(metres)) {
-                return metres;
-            }
-        }
-        return Double.NaN;
+        return first(s -> s.at(latitude, longitude));
     }
 
     @Override
     public double stepDegrees(double latitude, double longitude) {
+        return first(s -> s.stepDegrees(latitude, longitude));
+    }
+
+    /** What the first source says that knows it; NaN where none does. */
+    private double first(ToDoubleFunction<HeightSource> asked) {
         for (HeightSource s : sources) {
-            double step = s.stepDegrees(latitude, longitude);
-            if (!Double.isNaN(step)) {
-                return step;
+            double answer = asked.applyAsDouble(s);
+            if (!Double.isNaN(answer)) {
+                return answer;
             }
         }
         return Double.NaN;

@@ -5,6 +5,7 @@ import java.nio.ByteOrder;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.halfdusk.angle.Bilinear;
 
 /**
  * A square degree of heights as a {@code .hgt} file: its name tells its south-western corner, its rows run from the north, each height
@@ -72,10 +73,13 @@ public final class HgtTile implements HeightSource {
         }
         int column = Math.min(side - 2, (int) x);
         int row = Math.min(side - 2, (int) y);
-        double across = x - column;
-        double down = y - row;
-        return (metres(row, column) * (1 - across) + metres(row, column + 1) * across) * (1 - down)
-                + (metres(row + 1, column) * (1 - across) + metres(row + 1, column + 1) * across) * down;
+        return Bilinear.between(
+                metres(row, column),
+                metres(row, column + 1),
+                metres(row + 1, column),
+                metres(row + 1, column + 1),
+                x - column,
+                y - row);
     }
 
     private double metres(int row, int column) {

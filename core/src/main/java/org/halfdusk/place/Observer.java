@@ -11,7 +11,8 @@ public record Observer(double latitudeDegrees, double longitudeDegrees, double e
     /** Equatorial radius of the Earth, km (WGS 84). */
     public static final double EQUATORIAL_RADIUS_KM = 6378.137;
 
-    private static final double FLATTENING = 1 / 298.257223563;
+    /** How much shorter the polar radius is, as a share of the equatorial one (WGS 84). */
+    public static final double FLATTENING = 1 / 298.257223563;
 
     public Observer {
         if (!(latitudeDegrees >= -90 && latitudeDegrees <= 90)) {

@@ -99,7 +99,7 @@ public final class Curve {
         if (here > before || here > after || here - (after - before) * (after - before) / (8 * bend) > bend / 4) {
             return;
         }
-        Extremum e = extremum(time(i - 1), time(i + 1), isAbove);
+        Extremum e = extremum(function, time(i - 1), time(i + 1), isAbove, EXTREMUM_DAYS);
         double value = e.value() - level;
         if (above(value) != isAbove) {
             add(found, root(time(i - 1), samples[i - 1] - level, e.at(), value, level), !isAbove);
@@ -108,10 +108,20 @@ public final class Curve {
     }
 
     /**
+     * Lowest point of a function with one valley between two times.
+     *
+     * @param nearEnough how near in time it is found, in the unit of the times
+     */
+    public static Extremum lowest(DoubleUnaryOperator function, double from, double to, double nearEnough) {
+        return extremum(function, from, to, true, nearEnough);
+    }
+
+    /**
      * Lowest (or highest) point between two times: parabolas through the last three points, golden sections where they
      * do not help (Brent 1973, Algorithms for Minimization without Derivatives, chapter 5).
      */
-    private Extremum extremum(double lo, double hi, boolean lowest) {
+    private static Extremum extremum(
+            DoubleUnaryOperator function, double lo, double hi, boolean lowest, double nearEnough) {
         double sign = lowest ? 1 : -1;
         double a = lo;
         double b = hi;
@@ -125,7 +135,7 @@ public final class Curve {
         double beforeLast = 0;
         for (int i = 0; i < 60; i++) {
             double middle = (a + b) / 2;
-            if (Math.abs(x - middle) <= 2 * EXTREMUM_DAYS - (b - a) / 2) {
+            if (Math.abs(x - middle) <= 2 * nearEnough - (b - a) / 2) {
                 break;
             }
             double move = parabola(x, fx, w, fw, v, fv);
@@ -133,7 +143,7 @@ public final class Curve {
             beforeLast = good ? last : (x >= middle ? a - x : b - x);
             move = good ? move : GOLDEN * beforeLast;
             last = move;
-            double u = x + (Math.abs(move) >= EXTREMUM_DAYS ? move : Math.copySign(EXTREMUM_DAYS, move));
+            double u = x + (Math.abs(move) >= nearEnough ? move : Math.copySign(nearEnough, move));
             double fu = sign * function.applyAsDouble(u);
             if (fu <= fx) {
                 a = u >= x ? x : a;
@@ -248,7 +258,11 @@ public final class Curve {
             }
         }
         Extremum inside = extremum(
-                Math.max(from, time(best - 1)), Math.min(to, time(Math.min(best + 1, samples.length - 1))), lowest);
+                function,
+                Math.max(from, time(best - 1)),
+                Math.min(to, time(Math.min(best + 1, samples.length - 1))),
+                lowest,
+                EXTREMUM_DAYS);
         return sign * inside.value() < sign * samples[best] ? inside : new Extremum(time(best), samples[best]);
     }
 

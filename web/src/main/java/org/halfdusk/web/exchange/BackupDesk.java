@@ -34,6 +34,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.shoot.review.Learnt;
+import org.halfdusk.show.Shutter;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.springframework.stereotype.Component;
 
@@ -322,12 +323,17 @@ public class BackupDesk {
 
     /** What is there already is not doubled. */
     private void practise(Backup b, Map<Long, Long> shoot) {
+        record Taken(Instant at, Shutter shutter) {}
+        Map<Long, Set<Taken>> known = new HashMap<>();
         for (Backup.Practised p : b.practised()) {
             long id = of(shoot, p.shootId());
             PractisedFrame f = p.frame();
-            boolean there = practice.frames(id).stream()
-                    .anyMatch(k -> k.at().equals(f.at()) && k.shutter().equals(f.shutter()));
-            if (!there) {
+            Set<Taken> there = known.computeIfAbsent(
+                    id,
+                    s -> practice.frames(s).stream()
+                            .map(k -> new Taken(k.at(), k.shutter()))
+                            .collect(Collectors.toCollection(HashSet::new)));
+            if (there.add(new Taken(f.at(), f.shutter()))) {
                 practice.add(id, f);
             }
         }

@@ -16,7 +16,6 @@ import org.halfdusk.web.layout.BodyWords;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.map.MapOverlay;
-import org.halfdusk.web.map.MapShapes;
 import org.halfdusk.web.map.MapSheets;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Table;
@@ -172,18 +171,19 @@ class StandController {
         }
 
         @Override
-        public MapShapes shapes(Map<String, String> query) {
+        public Optional<Laid> laid(Map<String, String> query) {
             String id = query.getOrDefault("stand", "");
             if (!id.matches("\\d{1,9}")) {
-                return MapShapes.NONE;
+                return Optional.empty();
             }
             ShootDesk.Open open = desk.open(Long.parseLong(id), Optional.empty());
             FormErrors errors = new FormErrors(StandSearch.typed(query, open));
             StandSearch.@Nullable Asked read =
                     StandSearch.read(errors, open.plan().place());
             return read == null
-                    ? MapShapes.NONE
-                    : StandSearch.shapes(open, read.on().name(), search.spots(open, read.wish(), FINE), read.wish());
+                    ? Optional.empty()
+                    : Optional.of(() -> StandSearch.shapes(
+                            open, read.on().name(), search.spots(open, read.wish(), FINE), read.wish()));
         }
     }
 }

@@ -7,7 +7,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.halfdusk.optics.FrameWedge;
 import org.halfdusk.optics.Projection;
-import org.halfdusk.optics.Rig;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.Plan;
@@ -33,55 +32,51 @@ class WedgeOverlay implements MapOverlay {
         this.desk = desk;
     }
 
-    private Optional<Plan> plan(Map<String, String> query) {
+    @Override
+    public Optional<Laid> laid(Map<String, String> query) {
         Matcher m = SHOOT.matcher(query.getOrDefault("frame", ""));
-        return m.matches()
-                ? Optional.of(desk.through(
-                                Long.parseLong(m.group(1)),
-                                Optional.ofNullable(m.group(2)).map(Integer::valueOf))
-                        .plan())
-                : Optional.empty();
+        if (!m.matches()) {
+            return Optional.empty();
+        }
+        Plan plan = desk.through(
+                        Long.parseLong(m.group(1)),
+                        Optional.ofNullable(m.group(2)).map(Integer::valueOf))
+                .plan();
+        return Optional.of(new Aimed(
+                plan,
+                FrameWedge.of(
+                        Projection.of(plan.framing(), plan.rig()),
+                        plan.rig().camera().sensor())));
     }
 
-    @Override
-    public Optional<FrameWedge> wedge(Map<String, String> query) {
-        return plan(query).map(WedgeOverlay::wedge);
-    }
+    /** One frame on the map. */
+    private record Aimed(Plan plan, FrameWedge frame) implements Laid {
+        @Override
+        public Optional<FrameWedge> wedge() {
+            return Optional.of(frame);
+        }
 
-    private static FrameWedge wedge(Plan p) {
-        Rig rig = p.rig();
-        return FrameWedge.of(Projection.of(p.framing(), rig), rig.camera().sensor());
-    }
+        @Override
+        public MapShapes shapes() {
+            Observer from = plan.place().observer();
+            double azimuth = plan.framing().azimuth().degrees();
+            double[] to = GreatCircle.destination(from.latitudeDegrees(), from.longitudeDegrees(), azimuth, AIM_KM);
+            double[][] line = {{from.longitudeDegrees(), from.latitudeDegrees()}, {to[1], to[0]}};
+            return new MapShapes(List.of(new MapShapes.Feature(
+                    "aim", "aimed at " + Words.azimuth(azimuth), List.<double[][]>of(line), LEAST_ZOOM)));
+        }
 
-    @Override
-    public MapShapes shapes(Map<String, String> query) {
-        return plan(query).map(WedgeOverlay::aim).orElse(MapShapes.NONE);
-    }
+        @Override
+        public boolean caution() {
+            return false;
+        }
 
-    private static MapShapes aim(Plan p) {
-        Observer from = p.place().observer();
-        double azimuth = p.framing().azimuth().degrees();
-        double[] to = GreatCircle.destination(from.latitudeDegrees(), from.longitudeDegrees(), azimuth, AIM_KM);
-        double[][] line = {{from.longitudeDegrees(), from.latitudeDegrees()}, {to[1], to[0]}};
-        return new MapShapes(List.of(new MapShapes.Feature(
-                "aim", "aimed at " + Words.azimuth(azimuth), List.<double[][]>of(line), LEAST_ZOOM)));
-    }
-
-    @Override
-    public boolean caution() {
-        return false;
-    }
-
-    @Override
-    public String words(Map<String, String> query) {
-        return plan(query)
-                .map(p -> {
-                    FrameWedge w = wedge(p);
-                    return "The frame at " + Words.plain(p.rig().focalMm()) + " mm is aimed at "
-                            + Words.azimuth(p.framing().azimuth().degrees())
-                            + (w.horizon() ? " and holds the horizon from " : " over the horizon, from ")
-                            + Words.azimuth(w.left()) + " to " + Words.azimuth(w.right()) + ".";
-                })
-                .orElse("");
+        @Override
+        public String words() {
+            return "The frame at " + Words.plain(plan.rig().focalMm()) + " mm is aimed at "
+                    + Words.azimuth(plan.framing().azimuth().degrees())
+                    + (frame.horizon() ? " and holds the horizon from " : " over the horizon, from ")
+                    + Words.azimuth(frame.left()) + " to " + Words.azimuth(frame.right()) + ".";
+        }
     }
 }

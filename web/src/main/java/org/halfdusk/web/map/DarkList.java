@@ -8,7 +8,6 @@ import java.util.Optional;
 import org.halfdusk.light.DarkerGround;
 import org.halfdusk.light.GlowTiles;
 import org.halfdusk.photometry.SkyBrightness;
-import org.halfdusk.place.CoastLines;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Kept;
@@ -59,11 +58,12 @@ class DarkList {
             return new Found(typed, errors, "", List.of());
         }
         List<Row> rows = new ArrayList<>();
-        for (Kept<Place> k : places.list()) {
+        List<Kept<Place>> mine = places.list();
+        for (Kept<Place> k : mine) {
             own(k, latitude, longitude, darkness, within).ifPresent(rows::add);
         }
-        for (DarkerGround.Spot s : DarkerGround.around(tiles, latitude, longitude, darkness, within, this::land)) {
-            if (places.list().stream().noneMatch(k -> near(k.it(), s))) {
+        for (DarkerGround.Spot s : DarkerGround.around(tiles, latitude, longitude, darkness, within, sheets.land())) {
+            if (mine.stream().noneMatch(k -> near(k.it(), s))) {
                 rows.add(new Row(s.distanceKm(), spot(s)));
             }
         }
@@ -84,10 +84,6 @@ class DarkList {
     /** Where a place of the user's stands, its own row says all. */
     private static boolean near(Place p, DarkerGround.Spot s) {
         return p.observer().distanceKm(s.latitudeDegrees(), s.longitudeDegrees()) < VERY_NEAR_KM;
-    }
-
-    private boolean land(double latitude, double longitude) {
-        return CoastLines.land(latitude, longitude) || sheets.land(latitude, longitude);
     }
 
     private static Optional<Row> own(Kept<Place> k, double latitude, double longitude, double darkness, double within) {

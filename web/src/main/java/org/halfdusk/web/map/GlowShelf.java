@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Optional;
 import org.halfdusk.light.GlowTiles;
 import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -71,12 +71,8 @@ class GlowShelf implements GlowTiles.Shelf {
                 bytes.putFloat(v);
             }
         }
-        Path file = file(key);
         try {
-            Files.createDirectories(file.getParent());
-            Path fresh = Files.createTempFile(file.getParent(), "tile", ".part");
-            Files.write(fresh, bytes.array());
-            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            WholeFile.write(file(key), bytes.array());
         } catch (IOException e) {
             LOG.warn("A tile of the night's brightness is not kept: {}", e.getMessage());
         }

@@ -65,6 +65,7 @@ class MapController {
         MapView view =
                 new MapView(lat.orElse(usual.latitude()), lon.orElse(usual.longitude()), zoom.orElse(usual.zoom()));
         Optional<Directions> d = chosen.map(c -> directions(c.it(), query));
+        List<MapOverlay.Laid> laid = sheets.laid(query);
         DarkList.Found dark = darks.around(
                 chosen.map(c -> c.it().observer().latitudeDegrees()).orElse(view.latitude()),
                 chosen.map(c -> c.it().observer().longitudeDegrees()).orElse(view.longitude()),
@@ -75,7 +76,7 @@ class MapController {
         Map<String, String> carried = carried(query, d);
         String rest = query(carried);
         carried.remove("hour");
-        model.addAttribute("sheet", sheets.draw(view, chosen, d, query));
+        model.addAttribute("sheet", sheets.draw(view, chosen, d, laid));
         model.addAttribute("places", places.list());
         model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));
         model.addAttribute("carried", hidden(query));
@@ -85,16 +86,16 @@ class MapController {
                         MapPage.heading(d),
                         MapPage.from(chosen, d),
                         d.map(x -> sheets.strip(x, frame.theme())),
-                        d.map(x -> MapPage.iso(x.at())).orElse(""),
+                        d.map(x -> x.at().toString()).orElse(""),
                         d.map(MapPage::clock).orElse(""),
                         d.map(Directions::hour).orElse(""),
                         d.map(x -> x.date().toString()).orElse(""),
-                        sheets.said(query),
+                        MapSheets.said(laid),
                         view.query() + query(carried),
                         rest,
                         GlowPicture.legend(frame.theme()),
                         dark,
-                        sheets.tables(query, d),
+                        MapSheets.tables(laid, d),
                         sheets.attributions(),
                         MapPage.Move.about(view, rest)));
         return "map/map";
@@ -154,7 +155,7 @@ class MapController {
         Optional<Directions> d = query.getOrDefault("night", "").isBlank()
                 ? Optional.empty()
                 : chosen.map(c -> directions(c.it(), query));
-        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, d, query));
+        model.addAttribute("sheet", sheets.draw(new MapView(lat, lon, zoom), chosen, d, sheets.laid(query)));
         return "map/parts :: sheet(m=${sheet})";
     }
 

@@ -111,7 +111,9 @@ final class MapNames {
         Settlements all = Settlements.instance();
         List<Integer> seen = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            if (v.holds(v.x(all.longitude(i)), v.y(all.latitude(i)), 0)) {
+            // A hundred thousand are passed over by their latitude alone, before any is projected.
+            boolean between = all.latitude(i) < v.north() && all.latitude(i) > v.south();
+            if (between && v.holds(v.x(all.longitude(i)), v.y(all.latitude(i)), 0)) {
                 seen.add(i);
             }
         }

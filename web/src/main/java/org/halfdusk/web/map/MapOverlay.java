@@ -9,25 +9,30 @@ import org.halfdusk.web.subject.Table;
 /** What somebody adds to the map for what its address asks. */
 public interface MapOverlay {
     /** Nothing where the query does not concern it. */
-    MapShapes shapes(Map<String, String> query);
+    Optional<Laid> laid(Map<String, String> query);
 
-    /** Whether what is said is a caution. */
-    default boolean caution() {
-        return true;
-    }
+    /** What is laid over one map; each part is made when it is asked for. */
+    interface Laid {
+        MapShapes shapes();
 
-    /** What the page of the map says of it; empty where nothing is to be said. */
-    default String words(Map<String, String> query) {
-        return "";
-    }
+        /** What the page of the map says of it; empty where nothing is to be said. */
+        default String words() {
+            return "";
+        }
 
-    /** What a frame holds of the land about the place that the query names. */
-    default Optional<FrameWedge> wedge(Map<String, String> query) {
-        return Optional.empty();
-    }
+        /** Whether what is said is a caution. */
+        default boolean caution() {
+            return true;
+        }
 
-    /** What the page of the map lists of it. */
-    default List<Table> tables(Map<String, String> query) {
-        return List.of();
+        /** What a frame holds of the land about the place that the query names. */
+        default Optional<FrameWedge> wedge() {
+            return Optional.empty();
+        }
+
+        /** What the page of the map lists of it. */
+        default List<Table> tables() {
+            return List.of();
+        }
     }
 }

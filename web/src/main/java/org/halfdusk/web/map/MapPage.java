@@ -1,6 +1,5 @@
 package org.halfdusk.web.map;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
@@ -89,9 +88,5 @@ record MapPage(
 
     static String clock(Directions d) {
         return Words.clock(d.at(), d.place().zone());
-    }
-
-    static String iso(Instant at) {
-        return at.toString();
     }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 import org.halfdusk.optics.FrameWedge;
 import org.halfdusk.place.CoastLines;
@@ -84,17 +85,19 @@ public class MapSheets {
         return Directions.of(place, planner.sky(place), night, hour, clock.instant());
     }
 
-    MapPicture draw(
-            MapView view, Optional<Kept<Place>> chosen, Optional<Directions> directions, Map<String, String> query) {
-        MapShapes own = Stream.concat(
-                        layers.stream().map(MapLayer::shapes), overlays.stream().map(o -> o.shapes(query)))
-                .reduce(MapShapes.NONE, MapShapes::and);
-        return MapPicture.of(
-                view, places.list(), chosen, directions, wedge(query), Backdrops.of(view, ground.maps()), own);
+    /** What a query lays over the map; asked once for a page. */
+    List<MapOverlay.Laid> laid(Map<String, String> query) {
+        return overlays.stream().flatMap(o -> o.laid(query).stream()).toList();
     }
 
-    private Optional<FrameWedge> wedge(Map<String, String> query) {
-        return overlays.stream().flatMap(o -> o.wedge(query).stream()).findFirst();
+    MapPicture draw(
+            MapView view, Optional<Kept<Place>> chosen, Optional<Directions> directions, List<MapOverlay.Laid> laid) {
+        MapShapes own = Stream.concat(
+                        layers.stream().map(MapLayer::shapes), laid.stream().map(MapOverlay.Laid::shapes))
+                .reduce(MapShapes.NONE, MapShapes::and);
+        Optional<FrameWedge> wedge =
+                laid.stream().flatMap(l -> l.wedge().stream()).findFirst();
+        return MapPicture.of(view, places.list(), chosen, directions, wedge, Backdrops.of(view, ground.maps()), own);
     }
 
     /** The night of a place with the moment drawn on it. */
@@ -112,9 +115,9 @@ public class MapSheets {
     }
 
     /** Directions of the night, and what is laid over lists. */
-    List<Table> tables(Map<String, String> query, Optional<Directions> directions) {
+    static List<Table> tables(List<MapOverlay.Laid> laid, Optional<Directions> directions) {
         return Stream.concat(
-                        overlays.stream().flatMap(o -> o.tables(query).stream()),
+                        laid.stream().flatMap(l -> l.tables().stream()),
                         directions.stream().map(d -> Bearings.table(d.lines(), d.place())))
                 .toList();
     }
@@ -134,42 +137,45 @@ public class MapSheets {
                 .toList();
     }
 
-    /** Whether a point lies on land that somebody adds to the map. */
-    boolean land(double latitude, double longitude) {
-        return layers.stream()
+    /** Whether a latitude and a longitude lie on land: of the coasts, or that somebody adds to the map. */
+    BiPredicate<Double, Double> land() {
+        List<CoastLines.Ring> added = layers.stream()
                 .flatMap(l -> l.shapes().features().stream())
                 .filter(f -> f.kind().equals("land"))
                 .flatMap(f -> f.lines().stream())
-                .anyMatch(line -> holds(line, latitude, longitude));
+                .map(MapSheets::ring)
+                .toList();
+        return (latitude, longitude) ->
+                CoastLines.land(latitude, longitude) || added.stream().anyMatch(r -> r.holds(latitude, longitude));
     }
 
-    private static boolean holds(double[][] ring, double latitude, double longitude) {
-        float[] longitudes = new float[ring.length];
-        float[] latitudes = new float[ring.length];
-        for (int i = 0; i < ring.length; i++) {
-            longitudes[i] = (float) ring[i][0];
-            latitudes[i] = (float) ring[i][1];
+    private static CoastLines.Ring ring(double[][] points) {
+        float[] longitudes = new float[points.length];
+        float[] latitudes = new float[points.length];
+        for (int i = 0; i < points.length; i++) {
+            longitudes[i] = (float) points[i][0];
+            latitudes[i] = (float) points[i][1];
         }
-        return CoastLines.Ring.of(longitudes, latitudes).holds(latitude, longitude);
+        return CoastLines.Ring.of(longitudes, latitudes);
     }
 
     /** What is said of what is laid over. */
     record Said(String text, boolean caution) {}
 
-    List<Said> said(Map<String, String> query) {
-        return overlays.stream()
-                .map(o -> new Said(o.words(query), o.caution()))
+    static List<Said> said(List<MapOverlay.Laid> laid) {
+        return laid.stream()
+                .map(l -> new Said(l.words(), l.caution()))
                 .filter(s -> !s.text().isEmpty())
                 .toList();
     }
 
     /** For the page of a place: the map about it, without directions. */
     public MapPicture about(Optional<Kept<Place>> chosen) {
-        return draw(usual(chosen), chosen, Optional.empty(), Map.of());
+        return draw(usual(chosen), chosen, Optional.empty(), List.of());
     }
 
     /** About a point, with what is laid over for a query. */
     public MapPicture about(double latitude, double longitude, int zoom, Map<String, String> query) {
-        return draw(new MapView(latitude, longitude, zoom), Optional.empty(), Optional.empty(), query);
+        return draw(new MapView(latitude, longitude, zoom), Optional.empty(), Optional.empty(), laid(query));
     }
 }

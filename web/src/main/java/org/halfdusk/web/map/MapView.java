@@ -38,6 +38,16 @@ record MapView(double latitude, double longitude, int zoom) {
         return Mercator.y(latitude);
     }
 
+    /** Latitude of its upper edge. */
+    double north() {
+        return Mercator.latitude(worldY() - HEIGHT / 2.0 / scale());
+    }
+
+    /** Latitude of its lower edge. */
+    double south() {
+        return Mercator.latitude(worldY() + HEIGHT / 2.0 / scale());
+    }
+
     /** Of a longitude, on the turn of the world that is nearest to the middle. */
     double x(double lon) {
         return WIDTH / 2.0 + Math.IEEEremainder(lon - longitude, 360) / 360 * scale();

@@ -1,12 +1,14 @@
 package org.halfdusk.web.places;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.halfdusk.place.Place;
+import org.halfdusk.place.Observer;
 import org.halfdusk.place.Track;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.Kept;
@@ -59,22 +61,23 @@ class BroughtPlaces {
 
     /** Numbers of points that are places already, or come before in the same file. */
     Set<Integer> knownPlaces(MapFile file) {
-        List<Place> there = new ArrayList<>(places.list().stream().map(Kept::it).toList());
+        Map<String, List<Observer>> there = new HashMap<>();
+        places.list().forEach(k -> named(there, k.it().name()).add(k.it().observer()));
         Set<Integer> known = new HashSet<>();
         for (int i = 0; i < file.waypoints().size(); i++) {
             MapFile.Waypoint w = file.waypoints().get(i);
-            if (there.stream().anyMatch(p -> same(p, w))) {
+            List<Observer> alike = named(there, w.name());
+            if (alike.stream().anyMatch(o -> o.distanceKm(w.latitudeDegrees(), w.longitudeDegrees()) < SAME_KM)) {
                 known.add(i);
             } else {
-                there.add(PlaceTexts.place(w, 0));
+                alike.add(Observer.of(w.latitudeDegrees(), w.longitudeDegrees(), 0));
             }
         }
         return known;
     }
 
-    private static boolean same(Place p, MapFile.Waypoint w) {
-        return p.name().equals(w.name())
-                && p.observer().distanceKm(w.latitudeDegrees(), w.longitudeDegrees()) < SAME_KM;
+    private static List<Observer> named(Map<String, List<Observer>> there, String name) {
+        return there.computeIfAbsent(name, k -> new ArrayList<>());
     }
 
     Set<Integer> knownTracks(MapFile file) {

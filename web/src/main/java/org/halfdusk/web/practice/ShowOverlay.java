@@ -26,16 +26,27 @@ class ShowOverlay implements MapOverlay {
         this.desk = desk;
     }
 
-    private Optional<FireworksPlan> plan(Map<String, String> query) {
+    @Override
+    public Optional<Laid> laid(Map<String, String> query) {
         String id = query.getOrDefault("show", "");
-        return id.matches("\\d{1,9}")
-                ? Optional.of(PracticeDesk.plan(desk.open(Long.parseLong(id), Optional.empty())))
-                : Optional.empty();
+        if (!id.matches("\\d{1,9}")) {
+            return Optional.empty();
+        }
+        FireworksPlan plan = PracticeDesk.plan(desk.open(Long.parseLong(id), Optional.empty()));
+        return Optional.of(new OfShow(plan, ShowGround.of(plan)));
     }
 
-    @Override
-    public MapShapes shapes(Map<String, String> query) {
-        return plan(query).map(p -> shapes(p, ShowGround.of(p))).orElse(MapShapes.NONE);
+    /** One show on the map. */
+    private record OfShow(FireworksPlan plan, ShowGround ground) implements Laid {
+        @Override
+        public MapShapes shapes() {
+            return ShowOverlay.shapes(plan, ground);
+        }
+
+        @Override
+        public String words() {
+            return ShowOverlay.words(plan, ground);
+        }
     }
 
     private static MapShapes shapes(FireworksPlan plan, ShowGround ground) {
@@ -68,11 +79,6 @@ class ShowOverlay implements MapOverlay {
         return spots.stream()
                 .map(s -> new double[] {s.longitude(), s.latitude()})
                 .toArray(double[][]::new);
-    }
-
-    @Override
-    public String words(Map<String, String> query) {
-        return plan(query).map(p -> words(p, ShowGround.of(p))).orElse("");
     }
 
     /** Where the tripod stands by the line, as far as that was told. */

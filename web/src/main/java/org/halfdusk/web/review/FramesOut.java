@@ -1,8 +1,5 @@
 package org.halfdusk.web.review;
 
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
@@ -17,8 +14,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Shoot;
@@ -31,6 +26,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.time.CivilTime;
+import org.halfdusk.web.exchange.CsvFile;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -65,23 +61,13 @@ class FramesOut {
     }
 
     String csv(List<Kept<TakenFrame>> some) {
-        List<Map<String, Object>> rows = rows(some);
-        StringWriter out = new StringWriter();
-        try (CSVPrinter printer = new CSVPrinter(
-                out,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader(NAMES.toArray(String[]::new))
-                        .get())) {
-            for (Map<String, Object> row : rows) {
-                List<Object> values = new ArrayList<>();
-                NAMES.forEach(n -> values.add(cell(n, Optional.ofNullable(row.get(n)))));
-                printer.printRecord(values);
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        return CsvFile.of(
+                NAMES,
+                rows(some).stream()
+                        .map(row -> NAMES.stream()
+                                .<Object>map(n -> cell(n, Optional.ofNullable(row.get(n))))
+                                .toList())
+                        .toList());
     }
 
     /** Columns that hold what somebody typed. */

@@ -15,6 +15,7 @@ import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.exchange.CsvFile;
 import org.halfdusk.web.layout.FormErrors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -77,7 +78,7 @@ class LogController {
 
     @GetMapping("/log/frames.csv")
     ResponseEntity<byte[]> csv(@RequestParam Map<String, String> form) {
-        return file("half-dusk-frames.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), out.csv(some(form)));
+        return CsvFile.answer("half-dusk-frames.csv", out.csv(some(form)));
     }
 
     @GetMapping("/log/frames.json")

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,6 +13,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.WholeFile;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
@@ -73,14 +73,7 @@ class PictureStore {
 
     /** Under another name until it is whole. */
     void put(String hash, String kind, byte[] bytes) throws IOException {
-        Files.createDirectories(folder);
-        Path half = Files.createTempFile(folder, "half", ".part");
-        try {
-            Files.write(half, bytes);
-            Files.move(half, of(hash, kind), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-        } finally {
-            Files.deleteIfExists(half);
-        }
+        WholeFile.write(of(hash, kind), bytes);
         added(bytes.length);
     }
 

@@ -79,13 +79,39 @@ class PathOverlay implements MapOverlay {
         return planner.sky(Observer.of(0, 0, 0));
     }
 
-    private Optional<EclipsePath> asked(Map<String, String> query) {
-        return day(query).flatMap(this::path);
+    @Override
+    public Optional<Laid> laid(Map<String, String> query) {
+        return day(query).map(d -> new OfDay(d, path(d), place(query)));
     }
 
-    @Override
-    public MapShapes shapes(Map<String, String> query) {
-        return asked(query).map(this::shapes).orElse(MapShapes.NONE);
+    /** A day's eclipse, seen from a place where one is chosen. */
+    private final class OfDay implements Laid {
+        private final LocalDate day;
+        private final Optional<EclipsePath> path;
+        private final Optional<Place> place;
+
+        OfDay(LocalDate day, Optional<EclipsePath> path, Optional<Place> place) {
+            this.day = day;
+            this.path = path;
+            this.place = place;
+        }
+
+        @Override
+        public MapShapes shapes() {
+            return path.map(PathOverlay.this::shapes).orElse(MapShapes.NONE);
+        }
+
+        @Override
+        public String words() {
+            return path.map(p -> PathOverlay.words(day, p, place))
+                    .orElseGet(() -> "No eclipse of the sun is total or annular on " + Words.longDate(day)
+                            + "; where it is partial there is no path.");
+        }
+
+        @Override
+        public List<Table> tables() {
+            return path.flatMap(e -> place.flatMap(p -> across(e, p))).stream().toList();
+        }
     }
 
     private MapShapes shapes(EclipsePath path) {
@@ -136,22 +162,11 @@ class PathOverlay implements MapOverlay {
         return path.type() == SolarEclipse.Type.TOTAL ? "total" : "annular";
     }
 
-    @Override
-    public String words(Map<String, String> query) {
-        Optional<LocalDate> day = day(query);
-        if (day.isEmpty()) {
-            return "";
-        }
-        Optional<EclipsePath> found = path(day.get());
-        if (found.isEmpty()) {
-            return "No eclipse of the sun is total or annular on " + Words.longDate(day.get())
-                    + "; where it is partial there is no path.";
-        }
-        EclipsePath path = found.get();
+    private static String words(LocalDate day, EclipsePath path, Optional<Place> place) {
         EclipsePath.Point middle = path.middle();
-        String all = Words.capital(word(path)) + " eclipse of " + Words.longDate(day.get()) + ": at its greatest "
+        String all = Words.capital(word(path)) + " eclipse of " + Words.longDate(day) + ": at its greatest "
                 + Words.minutesSeconds(middle.lasts()) + " on a path " + Math.round(middle.widthKm()) + " km wide.";
-        return place(query).map(p -> all + " " + here(path, p)).orElse(all)
+        return place.map(p -> all + " " + here(path, p)).orElse(all)
                 + " Never look at the sun without an approved filter outside totality.";
     }
 
@@ -171,13 +186,6 @@ class PathOverlay implements MapOverlay {
                 .orElse(place.shortName() + " lies outside the path");
         return lasts + "; the centre line runs " + Words.distance(km * 1000) + " to the " + Words.compassWord(bearing)
                 + ", where it lasts " + Words.minutesSeconds(near.lasts()) + ".";
-    }
-
-    @Override
-    public List<Table> tables(Map<String, String> query) {
-        Optional<Place> place = place(query);
-        return asked(query).flatMap(path -> place.flatMap(p -> across(path, p))).stream()
-                .toList();
     }
 
     private static Optional<Table> across(EclipsePath path, Place place) {

@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.zip.GZIPInputStream;
 import org.halfdusk.web.ground.GroundFolder;
 import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.WholeFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -29,7 +29,6 @@ class DemoGround {
     void lay() {
         Path folder = home.folder().resolve(GroundFolder.BESIDE);
         try {
-            Files.createDirectories(folder);
             for (String name : FILES) {
                 lay(folder, name);
             }
@@ -48,10 +47,8 @@ class DemoGround {
         if (shipped == null) {
             throw new IOException("maps/" + name + " is missing from the application");
         }
-        Path part = Files.createTempFile(folder, "laid", ".part");
         try (InputStream in = packed ? new GZIPInputStream(shipped) : shipped) {
-            Files.copy(in, part, StandardCopyOption.REPLACE_EXISTING);
+            WholeFile.write(to, in.readAllBytes());
         }
-        Files.move(part, to, StandardCopyOption.ATOMIC_MOVE);
     }
 }

@@ -5,7 +5,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -33,6 +32,7 @@ import org.halfdusk.shoot.simulated.Conditions;
 import org.halfdusk.shoot.simulated.SimulatedFrame;
 import org.halfdusk.store.Facts;
 import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.WholeFile;
 import org.halfdusk.web.picture.Previews;
 import org.springframework.stereotype.Component;
 
@@ -93,16 +93,9 @@ public class SimulatedNights {
 
         /** Its file; made where it is not there yet. */
         public Path file() throws IOException {
-            Files.createDirectories(folder);
             Path file = folder.resolve(plan.night().date() + "-" + shot.name);
             if (!Files.exists(file)) {
-                Path half = Files.createTempFile(folder, "half", ".part");
-                try {
-                    Files.write(half, taken());
-                    Files.move(half, file, StandardCopyOption.REPLACE_EXISTING);
-                } finally {
-                    Files.deleteIfExists(half);
-                }
+                WholeFile.write(file, taken());
             }
             return file;
         }
