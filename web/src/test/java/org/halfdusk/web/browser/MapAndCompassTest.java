@@ -162,7 +162,8 @@ class MapAndCompassTest {
         page.waitForResponse(
                 r -> r.request().method().equals("POST"),
                 () -> page.locator("[data-frame-take]").click());
-        assertThat(page.locator("[name=altitude]").first()).hasValue("25");
+        page.reload();
+        assertThat(page.locator("[name=altitude]").first()).hasValue("25.0");
     }
 
     @Test
