@@ -21,6 +21,7 @@ module org.halfdusk.core {
     exports org.halfdusk.shoot.setting;
     exports org.halfdusk.shoot;
     exports org.halfdusk.frame;
+    exports org.halfdusk.frame.picture;
     exports org.halfdusk.frame.disc;
     exports org.halfdusk.frame.stack;
     exports org.halfdusk.shoot.camera;

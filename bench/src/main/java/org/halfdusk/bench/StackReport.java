@@ -151,7 +151,8 @@ final class StackReport {
         Path out = folder.resolve("ours-" + mode + ".tif");
         List<String> command = new ArrayList<>(List.of(
                 "java",
-                "-Xmx600m",
+                "-Xmx520m",
+                "-Xmn48m",
                 "-XX:+UseSerialGC",
                 "-jar",
                 "web/target/half-dusk.jar",

@@ -8,6 +8,8 @@ import java.util.OptionalDouble;
 import org.halfdusk.frame.Lines.Line;
 import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.StarFits.Shape;
+import org.halfdusk.frame.picture.Exposed;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * What is wrong with a frame, from what was measured of it. Each judgement is a measured figure against one that people put up with, with a

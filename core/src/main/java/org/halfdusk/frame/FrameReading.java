@@ -7,6 +7,8 @@ import java.util.Optional;
 import org.halfdusk.frame.Lines.Line;
 import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.disc.MoonDisc;
+import org.halfdusk.frame.picture.Exposed;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * A frame read: its light, its stars and what spoilt it.

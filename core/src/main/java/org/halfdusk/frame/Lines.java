@@ -3,6 +3,7 @@ package org.halfdusk.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.frame.picture.Pixels;
 
 /** Finds straight bright lines among the pixels that stand above the smooth light (after Hough 1962, Duda & Hart 1972). */
 final class Lines {

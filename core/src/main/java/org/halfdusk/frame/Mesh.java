@@ -2,6 +2,7 @@ package org.halfdusk.frame;
 
 import java.util.Arrays;
 import java.util.stream.IntStream;
+import org.halfdusk.frame.picture.Pixels;
 
 /** The smooth light of a frame and its noise, in cells that stars do not lift. */
 final class Mesh {

@@ -1,5 +1,7 @@
 package org.halfdusk.frame;
 
+import org.halfdusk.frame.picture.Pixels;
+
 /** A row of a frame with what all that count need of it, worked out once. */
 final class ScannedRow {
     final int width;

@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.halfdusk.frame.Spots.Spot;
+import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.light.Extinction;
 
 /** How much light came through, from stars whose magnitude is known, and from that how bright the sky is: all in green, as V is. */

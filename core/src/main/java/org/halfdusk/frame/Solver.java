@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.sky.Refraction;
 
 /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * Finds points of light: the frame less its smooth light, smoothed by a small bell, and where that stands above its own noise and above all

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.StarFits.Shape;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * The shapes of a frame's stars over its field.

@@ -3,6 +3,7 @@ package org.halfdusk.frame;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.frame.Spots.Spot;
+import org.halfdusk.frame.picture.Pixels;
 
 /** Fits models to stars in small windows of a frame. */
 final class StarFits {

@@ -2,6 +2,7 @@ package org.halfdusk.frame;
 
 import java.util.Comparator;
 import java.util.List;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * Where a frame's stars stand, the brightest first, to some hundredths of a pixel: the middles of bells fitted to them, of trails the

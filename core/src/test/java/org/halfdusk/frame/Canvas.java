@@ -2,6 +2,7 @@ package org.halfdusk.frame;
 
 import java.util.Arrays;
 import java.util.Random;
+import org.halfdusk.frame.picture.Pixels;
 
 /** A frame that a test paints: sky, stars, what spoils it, and noise; in linear light of one grey. */
 final class Canvas implements Pixels {

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading.Kind;
+import org.halfdusk.frame.picture.Exposed;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

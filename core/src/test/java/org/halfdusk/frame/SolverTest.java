@@ -11,6 +11,8 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.halfdusk.angle.Apparent;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.frame.picture.Exposed;
+import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.place.Observer;
 import org.halfdusk.reference.ReferenceTable;

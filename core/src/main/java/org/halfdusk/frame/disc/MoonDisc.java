@@ -7,7 +7,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * The moon's limb in a frame. Half of its limb or more is always lit, whatever the phase, while the terminator is an ellipse within it: of

@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.frame.picture.Projection;
 
 /**
  * How each of some frames stood beside one of them, by their stars.

@@ -1,7 +1,7 @@
 package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.photometry.Srgb;
 
 /**

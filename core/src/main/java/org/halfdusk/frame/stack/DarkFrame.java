@@ -1,7 +1,7 @@
 package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * What the sensor makes by itself, taken off frames: its own light subtracted, and where a pixel burns so brightly that nothing of the sky

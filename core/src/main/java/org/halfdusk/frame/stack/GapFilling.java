@@ -3,8 +3,8 @@ package org.halfdusk.frame.stack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.halfdusk.frame.Pixels;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.frame.picture.Pixels;
 
 /**
  * Draws trails on over the time in which no shutter was open. The frame before is turned forward with the sky until its trails reach over

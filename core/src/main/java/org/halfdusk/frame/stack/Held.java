@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 
 /** A picture held whole in memory, six bytes a pixel. It serves as lines, and as pixels to what reads frames. */
 public final class Held implements Picture, Pixels {

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.LeastSquares;
-import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.frame.picture.Projection;
 
 /**
  * Which stars of two frames are the same, without knowing how the camera stood: two stars of one and two of the other that stand equally far

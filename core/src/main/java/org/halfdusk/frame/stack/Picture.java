@@ -1,11 +1,9 @@
 package org.halfdusk.frame.stack;
 
+import org.halfdusk.frame.picture.ScanLines;
+
 /** A picture of linear light in sixteen bits that is read line by line, from any thread. */
-public interface Picture {
-    int width();
-
-    int height();
-
+public interface Picture extends ScanLines {
     /** Said of a place that a picture does not show; no light is as high, clipping is one less. */
     short NOTHING = (short) 0xffff;
 
@@ -14,11 +12,8 @@ public interface Picture {
         return ((one + 1) & 0xffff) > ((other + 1) & 0xffff);
     }
 
-    /** Red, green and blue of each pixel in turn, as unsigned numbers; see {@link org.halfdusk.frame.Pixels#line}. */
-    void line(int y, short[] rgb);
-
     /** Of a frame as it was decoded. */
-    static Picture of(org.halfdusk.frame.Pixels pixels) {
+    static Picture of(org.halfdusk.frame.picture.Pixels pixels) {
         return new Picture() {
             @Override
             public int width() {
@@ -33,6 +28,11 @@ public interface Picture {
             @Override
             public void line(int y, short[] rgb) {
                 pixels.line(y, rgb);
+            }
+
+            @Override
+            public void sum(int y, int[] sums, int from) {
+                pixels.sum(y, sums, from);
             }
         };
     }

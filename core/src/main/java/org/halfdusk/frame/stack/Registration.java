@@ -1,7 +1,7 @@
 package org.halfdusk.frame.stack;
 
 import org.halfdusk.angle.Vector;
-import org.halfdusk.frame.Projection;
+import org.halfdusk.frame.picture.Projection;
 
 /**
  * Where what stands at a place of one frame stands in another: a linear map of directions, seen through the lens of both.

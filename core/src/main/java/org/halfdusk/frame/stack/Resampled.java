@@ -1,6 +1,6 @@
 package org.halfdusk.frame.stack;
 
-import org.halfdusk.frame.Projection;
+import org.halfdusk.frame.picture.Projection;
 
 /**
  * A frame drawn as another stood. Where each pixel comes from is worked out exactly every few pixels and by straight lines between, which is

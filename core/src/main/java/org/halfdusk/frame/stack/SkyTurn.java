@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.LeastSquares;
-import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.time.SiderealTime;
 
 /**

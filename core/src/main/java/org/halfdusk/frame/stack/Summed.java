@@ -40,21 +40,21 @@ public final class Summed implements Growing {
         }
         short[] row = new short[3 * width];
         for (int y = 0; y < height; y++) {
-            frame.line(y, row);
-            synchronized (locks.of(y)) {
-                add(y, row);
+            if (counts.length == 0) {
+                synchronized (locks.of(y)) {
+                    frame.sum(y, sums, row.length * y);
+                }
+            } else {
+                frame.line(y, row);
+                synchronized (locks.of(y)) {
+                    add(y, row);
+                }
             }
         }
     }
 
     private void add(int y, short[] row) {
         int from = row.length * y;
-        if (counts.length == 0) {
-            for (int i = 0; i < row.length; i++) {
-                sums[from + i] += row[i] & 0xffff;
-            }
-            return;
-        }
         for (int x = 0; x < width; x++) {
             int i = 3 * x;
             if (row[i] != Picture.NOTHING) {
@@ -84,9 +84,10 @@ public final class Summed implements Growing {
             public void line(int y, short[] rgb) {
                 for (int x = 0; x < width; x++) {
                     int n = counts.length == 0 ? frames : counts[width * y + x] & 0xffff;
+                    // Numbers under 2^33 divided so and cut off are exact, and that is faster than dividing them whole.
                     for (int i = 3 * x; i < 3 * x + 3; i++) {
                         long sum = sums[3 * width * y + i] & 0xffff_ffffL;
-                        rgb[i] = n == 0 ? 0 : (short) ((sum + n / 2) / n);
+                        rgb[i] = n == 0 ? 0 : (short) (int) ((sum + n / 2) / (double) n);
                     }
                 }
             }

@@ -8,7 +8,7 @@ import java.time.ZoneOffset;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import org.halfdusk.frame.Exposed;
+import org.halfdusk.frame.picture.Exposed;
 
 /**
  * How a camera says that it took a frame; each nothing where it does not say.

@@ -11,7 +11,7 @@ import org.halfdusk.ephemeris.StarCatalogue;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.Vignetting;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.optics.Framing;

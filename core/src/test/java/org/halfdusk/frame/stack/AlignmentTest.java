@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.frame.picture.Projection;
 import org.junit.jupiter.api.Test;
 
 /** Frames matched by their stars, held against the turn that they were painted with. */

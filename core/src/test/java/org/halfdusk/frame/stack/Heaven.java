@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.frame.Projection;
+import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.time.SiderealTime;
 
 /** Stars about a pole that a test paints as a lens draws them, as they turn. */
@@ -46,7 +46,7 @@ final class Heaven {
         Random random = new Random(seed);
         short[] rgb = new short[3 * w * h];
         for (int i = 0; i < rgb.length; i++) {
-            rgb[i] = org.halfdusk.frame.Pixels.sixteen((float) (light[i / 3] + noise * random.nextGaussian()));
+            rgb[i] = org.halfdusk.frame.picture.Pixels.sixteen((float) (light[i / 3] + noise * random.nextGaussian()));
         }
         return Held.of(w, h, rgb);
     }

@@ -3,6 +3,7 @@ package org.halfdusk.frame.stack;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -12,9 +13,9 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.frame.Pixels;
-import org.halfdusk.frame.Projection;
 import org.halfdusk.frame.StarPlaces;
+import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.photometry.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -271,5 +272,27 @@ class StackingTest {
         assertEquals(0.4, (joined[0] & 0xffff) / 65535.0, 1e-4);
         assertEquals(0.25, (joined[3 * W] & 0xffff) / 65535.0, 1e-4);
         assertEquals(0.1, (joined[6 * W] & 0xffff) / 65535.0, 1e-4);
+    }
+
+    /** A step takes every so manieth pixel; none is not a step. */
+    @Test
+    void everySoManiethPixel() {
+        Held all = Held.black(10, 7);
+        short[] row = new short[30];
+        for (int y = 0; y < 7; y++) {
+            for (int x = 0; x < 10; x++) {
+                row[3 * x] = (short) (100 * y + x);
+            }
+            all.put(y, row);
+        }
+        Every third = Every.within(all, 4);
+        assertEquals(3, third.step());
+        assertEquals(3, third.width());
+        assertEquals(2, third.height());
+        short[] line = new short[9];
+        third.line(1, line);
+        assertEquals(306, line[6]);
+        assertEquals(1, Every.step(10, 7, 10));
+        assertThrows(IllegalArgumentException.class, () -> new Every(all, 0));
     }
 }

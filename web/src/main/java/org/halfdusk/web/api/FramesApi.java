@@ -7,7 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Ephemeris;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.shoot.review.Meant;
 import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.typed.TypedNumber;

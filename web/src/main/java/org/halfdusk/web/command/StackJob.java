@@ -1,7 +1,6 @@
 package org.halfdusk.web.command;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,24 +13,16 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.concurrent.ArrayBlockingQueue;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.ConcurrentSkipListSet;
-import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.stream.Stream;
 import org.halfdusk.frame.StarPlaces;
 import org.halfdusk.frame.stack.Alignment;
-import org.halfdusk.frame.stack.Among;
 import org.halfdusk.frame.stack.DarkFrame;
-import org.halfdusk.frame.stack.Faded;
 import org.halfdusk.frame.stack.Grounded;
 import org.halfdusk.frame.stack.Growing;
 import org.halfdusk.frame.stack.Held;
 import org.halfdusk.frame.stack.Lightest;
 import org.halfdusk.frame.stack.NoiseGain;
 import org.halfdusk.frame.stack.Picture;
-import org.halfdusk.frame.stack.Resampled;
 import org.halfdusk.frame.stack.SkyTurn;
 import org.halfdusk.frame.stack.Summed;
 import org.halfdusk.web.picture.Made;
@@ -43,18 +34,12 @@ import org.halfdusk.web.picture.PictureOut;
  */
 final class StackJob {
     private static final Duration SAVED_EVERY = Duration.ofSeconds(30);
-    private static final Duration SHOWN_EVERY = Duration.ofSeconds(2);
 
     private final StackOrder order;
     private final Progress progress;
     private final Duration savedEvery;
     private final Decoding frames;
     private final String id;
-    private final NoiseGain.Measuring measuring = new NoiseGain.Measuring();
-    private final ReentrantReadWriteLock adding = new ReentrantReadWriteLock();
-    private long saved = System.nanoTime();
-    private long shown = System.nanoTime();
-    private int workers = 1;
 
     private StackJob(StackOrder order, Progress progress, FrameFiles files, Duration savedEvery) throws IOException {
         this.order = order;
@@ -90,15 +75,17 @@ final class StackJob {
 
     private StackFigures made() throws IOException {
         long begun = System.nanoTime();
-        frames.takeOff(dark());
-        workers = workers();
-        Optional<Alignment> alignment = order.aligned() ? Optional.of(aligned()) : Optional.empty();
+        frames.takeOff(new Shelved(order, frames, progress, id).dark());
+        int workers = workers();
+        Optional<Alignment> alignment = order.aligned() ? Optional.of(aligned(workers)) : Optional.empty();
+        Drawing drawing = new Drawing(order, frames, alignment, workers);
+        Reached reached = new Reached(order, frames, progress, savedEvery, id);
         TrailGaps gaps = TrailGaps.NONE;
         Picture sky;
         if (order.mode().compares()) {
-            sky = compared(alignment);
+            sky = reached.compared(drawing);
         } else {
-            Growing growing = grown(alignment);
+            Growing growing = reached.grown(drawing);
             if (order.filled() && growing instanceof Lightest trails) {
                 gaps = TrailGaps.fill(frames, trails, progress);
             }
@@ -106,7 +93,7 @@ final class StackJob {
         }
         FrameFiles files = frames.files();
         int n = files.frames().size();
-        Optional<NoiseGain> noise = order.mode().points() && n > 1 ? measuring.gain(sky, n) : Optional.empty();
+        Optional<NoiseGain> noise = drawing.gain(sky, n);
         Picture whole = order.ground().isEmpty() ? sky : grounded(sky);
         double exposed = files.frames().stream()
                 .mapToDouble(f -> f.shot().seconds().orElse(0))
@@ -158,52 +145,10 @@ final class StackJob {
     }
 
     private static final double OF_MEMORY = 0.9;
-    private static final long FIXED = 24_000_000;
+    /** Rows and lists beside the pixels. */
+    private static final long FIXED = 12_000_000;
 
-    private Optional<DarkFrame> dark() throws IOException {
-        if (order.darks().isEmpty()) {
-            return Optional.empty();
-        }
-        FrameFiles files = frames.files();
-        FrameFiles darks = FrameFiles.of(order.darks()).darksOf(files);
-        darks.left().forEach(frames::leave);
-        if (darks.frames().isEmpty()) {
-            return Optional.empty();
-        }
-        room(darks.frames().size());
-        try (ShelfFolder shelf = new ShelfFolder(folder("dark"), files.width(), files.height())) {
-            List<String> names = new ArrayList<>();
-            for (int i = 0; i < darks.frames().size(); i++) {
-                String name = Decoding.key(i);
-                if (shelf.has(name) || frames.used(darks.frames().get(i), f -> shelf.lay(name, f))) {
-                    names.add(name);
-                }
-                progress.step("dark frames", i + 1, darks.frames().size(), frames.pixels());
-            }
-            return names.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(new DarkFrame(among(shelf, names, Among.Kept.MEDIAN, "dark pixels")));
-        }
-    }
-
-    /** Frames that lie on a shelf made one. */
-    private Held among(ShelfFolder shelf, List<String> names, Among.Kept kept, String what) throws IOException {
-        FrameFiles files = frames.files();
-        shelf.open(names);
-        try {
-            return Held.ofAll(new Among(shelf, names.size(), files.width(), files.height(), kept), done -> {
-                if (done % ROWS == 0) {
-                    progress.step(what, done, files.height(), 0);
-                }
-            });
-        } catch (UncheckedIOException e) {
-            throw e.getCause();
-        }
-    }
-
-    private static final int ROWS = 200;
-
-    private Alignment aligned() throws IOException {
+    private Alignment aligned(int workers) throws IOException {
         StarPlaces[] places = new StarPlaces[frames.files().frames().size()];
         List<Integer> read = frames.all(
                 "looking for stars",
@@ -246,149 +191,6 @@ final class StackJob {
                 all.stream().mapToInt(Alignment.Turned::matched).min().orElse(0));
     }
 
-    /** What takes a frame as it is wanted. */
-    private interface Sink {
-        void take(int number, Picture frame) throws IOException;
-    }
-
-    /** Gives each frame on, fading where that is asked for, and as the reference stood where they are aligned. @return those that are in it */
-    private List<Integer> drawn(String what, Set<String> done, Optional<Alignment> alignment, Sink sink)
-            throws IOException {
-        List<FrameFiles.Frame> in = frames.files().frames();
-        int n = in.size();
-        // Pictures that are held whole to be drawn otherwise, used again and again.
-        BlockingQueue<Held> held = new ArrayBlockingQueue<>(workers);
-        for (int i = 0; alignment.isPresent() && i < workers; i++) {
-            held.add(Held.black(frames.files().width(), frames.files().height()));
-        }
-        return frames.all(
-                what,
-                workers,
-                done,
-                i -> frames.clean(in.get(i), f -> {
-                    Picture frame = order.fading() ? new Faded(f, i, n) : f;
-                    if (alignment.isEmpty()) {
-                        taken(i, n, frame, sink);
-                    } else {
-                        Held own = taken(held);
-                        try {
-                            own.take(frame);
-                            Alignment a = alignment.get();
-                            Picture turned = new Resampled(
-                                    own, a.frames().get(i).orElseThrow().to());
-                            // The reference alone is not drawn otherwise, and so not smoothed as all others are.
-                            if (a.reference() == i) {
-                                sink.take(i, turned);
-                            } else {
-                                taken(i, n, turned, sink);
-                            }
-                        } finally {
-                            held.add(own);
-                        }
-                    }
-                }));
-    }
-
-    /** Gives a frame on; of some all over the set the noise is measured. */
-    private void taken(int number, int of, Picture frame, Sink sink) throws IOException {
-        if (order.mode().points() && number % Math.max(1, of / MEASURED) == 0) {
-            measuring.single(frame);
-        }
-        sink.take(number, frame);
-    }
-
-    private static final int MEASURED = 4;
-
-    private static Held taken(BlockingQueue<Held> held) throws IOException {
-        try {
-            return held.take();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException("stopped", e);
-        }
-    }
-
-    /** Sums or lightest pixels, going on from what was saved. */
-    private Growing grown(Optional<Alignment> alignment) throws IOException {
-        int w = frames.files().width();
-        int h = frames.files().height();
-        Optional<Saved> before = Saved.read(state(), id);
-        Set<String> done = new ConcurrentSkipListSet<>(before.map(Saved::done).orElseGet(TreeSet::new));
-        Growing growing = order.mode() == StackMode.MEAN
-                ? before.map(s ->
-                                new Summed(w, h, s.ints(), s.shorts(), s.done().size()))
-                        .orElseGet(() -> new Summed(w, h, alignment.isPresent()))
-                : new Lightest(before.map(s -> Held.of(w, h, s.shorts())).orElseGet(() -> Held.black(w, h)));
-        frames.keep(drawn("adding frames", Set.copyOf(done), alignment, (i, f) -> added(i, f, growing, done)));
-        return growing;
-    }
-
-    /** Adds a frame; what is reached is saved and shown now and then, while none is half in it. */
-    private void added(int number, Picture frame, Growing growing, Set<String> done) throws IOException {
-        adding.readLock().lock();
-        try {
-            growing.add(frame);
-            done.add(Decoding.key(number));
-        } finally {
-            adding.readLock().unlock();
-        }
-        boolean save;
-        boolean show;
-        synchronized (adding) {
-            long now = System.nanoTime();
-            save = now - saved > savedEvery.toNanos();
-            saved = save ? now : saved;
-            show = now - shown > SHOWN_EVERY.toNanos();
-            shown = show ? now : shown;
-        }
-        if (save) {
-            adding.writeLock().lock();
-            try {
-                new Saved(id, done, growing.shorts(), growing.ints()).write(state());
-            } finally {
-                adding.writeLock().unlock();
-            }
-        }
-        if (show) {
-            progress.grown(growing.sofar());
-        }
-    }
-
-    /** All values of each pixel compared, which lie on the disk meanwhile. */
-    private Picture compared(Optional<Alignment> alignment) throws IOException {
-        int n = frames.files().frames().size();
-        room(n);
-        try (ShelfFolder shelf = new ShelfFolder(
-                folder("frames"), frames.files().width(), frames.files().height())) {
-            Set<String> done = new TreeSet<>();
-            for (int i = 0; i < n; i++) {
-                if (shelf.has(Decoding.key(i))) {
-                    done.add(Decoding.key(i));
-                }
-            }
-            List<Integer> in = drawn("laying frames out", done, alignment, (i, f) -> shelf.lay(Decoding.key(i), f));
-            frames.keep(in);
-            Among.Kept kept = order.mode() == StackMode.MEDIAN ? Among.Kept.MEDIAN : Among.Kept.CLIPPED;
-            return among(shelf, in.stream().map(Decoding::key).toList(), kept, "comparing rows");
-        }
-    }
-
-    /** Refuses, saying how much, where the disk has no room for so many frames. */
-    private void room(int count) throws IOException {
-        long need =
-                ShelfFolder.bytes(count, frames.files().width(), frames.files().height());
-        long free = Files.getFileStore(order.work()).getUsableSpace();
-        if (free < need + need / 20) {
-            throw new IllegalArgumentException(
-                    "comparing " + count + " frames needs " + mega(need) + " in " + order.work() + ", and " + mega(free)
-                            + " are free; --work names another folder, or mean needs none");
-        }
-    }
-
-    private static String mega(long bytes) {
-        return bytes / 1_000_000 + " MB";
-    }
-
     private Picture grounded(Picture sky) throws IOException {
         Path file = order.mask()
                 .orElseThrow(
@@ -407,15 +209,6 @@ final class StackJob {
             }
         }
         return sum.frames() == 0 ? sky : new Grounded(sky, sum.sofar(), mask);
-    }
-
-    private Path state() {
-        return order.work().resolve("reached");
-    }
-
-    /** Where frames of this order are laid out. */
-    private Path folder(String what) {
-        return order.work().resolve(id + "-" + what);
     }
 
     /** What an order that goes on must have in common with the one that was stopped. */

@@ -15,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Tells how far a stack is, a line at a time on standard error, twice a second at the most. */
 final class Told implements Progress {
     private static final Duration EVERY = Duration.ofMillis(500);
-    private static final int PREVIEW = 1280;
+    static final int PREVIEW = 1280;
 
     private final PrintWriter err;
     private final boolean json;

@@ -1,10 +1,16 @@
 package org.halfdusk.web.picture;
 
+import java.awt.Transparency;
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
+import java.awt.image.ColorModel;
+import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferUShort;
 import java.awt.image.PixelInterleavedSampleModel;
+import java.awt.image.Raster;
+import java.awt.image.WritableRaster;
 import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
@@ -27,7 +33,7 @@ import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.MemoryCacheImageInputStream;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.typed.TypedNumber;
 import org.jspecify.annotations.Nullable;
 
@@ -133,8 +139,26 @@ public record PictureFile(Pixels pixels, Exif exif) {
     public static final class Buffers {
         private final Deque<BufferedImage> free = new ConcurrentLinkedDeque<>();
 
-        private Optional<BufferedImage> of(int width, int height) {
-            return Optional.ofNullable(free.pollFirst()).filter(i -> i.getWidth() == width && i.getHeight() == height);
+        private BufferedImage of(int width, int height) {
+            return Optional.ofNullable(free.pollFirst())
+                    .filter(i -> i.getWidth() == width && i.getHeight() == height)
+                    .orElseGet(() -> inOrder(width, height));
+        }
+
+        /** Red, green, blue in memory, as decoders give them: into the usual pictures, blue first, each colour is put singly, which takes as long again as decoding. */
+        private static BufferedImage inOrder(int width, int height) {
+            WritableRaster raster = Raster.createInterleavedRaster(
+                    DataBuffer.TYPE_BYTE, width, height, 3 * width, 3, new int[] {0, 1, 2}, null);
+            return new BufferedImage(COLOURS, raster, false, null);
+        }
+
+        private static final ColorModel COLOURS = new ComponentColorModel(
+                ColorSpace.getInstance(ColorSpace.CS_sRGB), false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE);
+
+        private void give(BufferedImage image) {
+            if (image.getColorModel() == COLOURS) {
+                free.addFirst(image);
+            }
         }
     }
 
@@ -167,9 +191,7 @@ public record PictureFile(Pixels pixels, Exif exif) {
                 Pixels pixels =
                         sure(() -> turned(raster(image, name), head.exif().orientation()), name);
                 T made = use.with(new PictureFile(pixels, head.exif()));
-                if (image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
-                    buffers.free.addFirst(image);
-                }
+                buffers.give(image);
                 return made;
             } finally {
                 MEMORY.giveBack(bytes);
@@ -238,18 +260,22 @@ public record PictureFile(Pixels pixels, Exif exif) {
         boolean[] cut = {false};
         reader.addIIOReadWarningListener(warnings(cut));
         ImageReadParam param = reader.getDefaultReadParam();
-        // Only of JPEGs in three colours are the buffers such; a reader refuses what does not fit.
-        boolean fits = reader.getRawImageType(0) != null
-                && reader.getRawImageType(0).getNumBands() == 3
-                && reader.getFormatName().toLowerCase(Locale.ROOT).startsWith("jp");
-        if (fits) {
-            buffers.of(reader.getWidth(0), reader.getHeight(0)).ifPresent(param::setDestination);
+        if (plain(reader)) {
+            param.setDestination(buffers.of(reader.getWidth(0), reader.getHeight(0)));
         }
         BufferedImage image = reader.read(0, param);
         if (cut[0]) {
             throw refused(name, "is cut off");
         }
         return image;
+    }
+
+    /** Whether it is a JPEG of three colours in sRGB, which fits the buffers: what has a profile of its own is decoded by that. */
+    private static boolean plain(ImageReader reader) throws IOException {
+        Iterator<ImageTypeSpecifier> types = reader.getImageTypes(0);
+        return reader.getFormatName().toLowerCase(Locale.ROOT).startsWith("jp")
+                && types.hasNext()
+                && types.next().getBufferedImageType() == BufferedImage.TYPE_3BYTE_BGR;
     }
 
     /** Room for pixels, shared by all that decode; whoever came first is served first. */
@@ -406,6 +432,22 @@ public record PictureFile(Pixels pixels, Exif exif) {
             return data[i] & 0xff;
         }
 
+        /** Adds as it reads: a mean of many frames takes little longer so than to decode them. */
+        @Override
+        public void sum(int y, int[] sums, int to) {
+            Layout l = layout();
+            if (l.pixel() != 3 || l.red() != 0 || l.blue() != 2) {
+                super.sum(y, sums, to);
+                return;
+            }
+            int[] light = EIGHT_TO_SUM;
+            byte[] from = data;
+            int at = y * l.row();
+            for (int k = 0; k < 3 * l.width(); k++) {
+                sums[to + k] += light[from[at + k] & 0xff];
+            }
+        }
+
         /** As the other does, without asking for each code: most frames are such. */
         @Override
         public void line(int y, short[] rgb) {
@@ -426,6 +468,16 @@ public record PictureFile(Pixels pixels, Exif exif) {
             }
         }
     }
+
+    private static int[] unsigned(short[] all) {
+        int[] wide = new int[all.length];
+        for (int i = 0; i < all.length; i++) {
+            wide[i] = all[i] & 0xffff;
+        }
+        return wide;
+    }
+
+    private static final int[] EIGHT_TO_SUM = unsigned(EIGHT_IN_SIXTEEN);
 
     private static final class Shorts extends Stored {
         private final short[] data;

@@ -20,8 +20,11 @@ import java.util.Locale;
 import java.util.stream.IntStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
+import javax.imageio.metadata.IIOMetadata;
+import javax.imageio.metadata.IIOMetadataNode;
 import javax.imageio.stream.ImageOutputStream;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
@@ -35,9 +38,12 @@ import org.apache.commons.imaging.formats.tiff.write.TiffImageWriterLossy;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.stack.Every;
 import org.halfdusk.frame.stack.Picture;
 import org.halfdusk.photometry.Srgb;
+import org.w3c.dom.Element;
+import org.w3c.dom.Node;
 
 /**
  * Writes pictures of linear light as others read them: TIFF of 16 bits or JPEG, in sRGB with its profile, with what Exif says of how they were
@@ -49,6 +55,8 @@ public final class PictureOut {
     private static final float QUALITY = 0.95f;
     private static final int CODES = 1 << 16;
     private static final int ROWS = 64;
+
+    private static final ICC_Profile SRGB = ICC_Profile.getInstance(ColorSpace.CS_sRGB);
 
     private PictureOut() {}
 
@@ -94,8 +102,11 @@ public final class PictureOut {
         ByteBuffer real = directory(picture, made);
         try (FileChannel out = FileChannel.open(file, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
             full(out, real);
+            ByteBuffer strip =
+                    ByteBuffer.allocateDirect(6 * picture.width() * ROWS).order(ByteOrder.LITTLE_ENDIAN);
             for (int s = 0; s < count(picture); s++) {
-                full(out, strip(picture, s));
+                fill(strip, picture, s);
+                full(out, strip);
             }
         }
     }
@@ -128,7 +139,7 @@ public final class PictureOut {
             strips[i] = new AbstractTiffImageData.Data(0, 6 * picture.width() * rows(picture, i), new byte[0]);
         }
         root.setTiffImageData(new AbstractTiffImageData.Strips(strips, ROWS));
-        byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
+        byte[] profile = SRGB.getData();
         root.add(new TiffOutputField(PROFILE, PROFILE_INFO, AbstractFieldType.UNDEFINED, profile.length, profile));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(bytes, set);
@@ -161,10 +172,10 @@ public final class PictureOut {
     }
 
     /** Codes of sixteen bits, the low byte first. */
-    private static ByteBuffer strip(Picture picture, int strip) {
+    private static void fill(ByteBuffer bytes, Picture picture, int strip) {
         int w = 3 * picture.width();
         int rows = rows(picture, strip);
-        ByteBuffer bytes = ByteBuffer.allocate(2 * w * rows).order(ByteOrder.LITTLE_ENDIAN);
+        bytes.clear().limit(2 * w * rows);
         ShortBuffer shorts = bytes.asShortBuffer();
         IntStream.range(0, rows).parallel().forEach(y -> {
             short[] row = new short[w];
@@ -174,7 +185,6 @@ public final class PictureOut {
             }
             shorts.put(y * w, row);
         });
-        return bytes;
     }
 
     private static final int PROFILE = 0x8773;
@@ -221,30 +231,7 @@ public final class PictureOut {
 
     /** A JPEG of its own bytes alone, smaller than it is long: also for what is looked at while it grows. */
     public static byte[] small(Picture picture, int longest) throws IOException {
-        int step = Math.max(1, (Math.max(picture.width(), picture.height()) + longest - 1) / longest);
-        return plain(new Every(picture, step));
-    }
-
-    /** Every so manieth pixel of a picture. */
-    private record Every(Picture of, int step) implements Picture {
-        @Override
-        public int width() {
-            return of.width() / step;
-        }
-
-        @Override
-        public int height() {
-            return of.height() / step;
-        }
-
-        @Override
-        public void line(int y, short[] rgb) {
-            short[] whole = new short[3 * of.width()];
-            of.line(y * step, whole);
-            for (int x = 0; x < width(); x++) {
-                System.arraycopy(whole, 3 * x * step, rgb, 3 * x, 3);
-            }
-        }
+        return plain(Every.within(picture, longest));
     }
 
     private static byte[] plain(Picture picture) throws IOException {
@@ -267,11 +254,25 @@ public final class PictureOut {
             param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
             param.setCompressionQuality(QUALITY);
             writer.setOutput(out);
-            writer.write(null, new IIOImage(image, null, null), param);
+            writer.write(null, new IIOImage(image, null, profiled(writer, image, param)), param);
         } finally {
             writer.dispose();
         }
         return bytes.toByteArray();
+    }
+
+    /** What the writer says of a picture, with the profile of sRGB in it as ICC.1 lays down for JPEG (annex B.4). */
+    private static IIOMetadata profiled(ImageWriter writer, BufferedImage image, ImageWriteParam param)
+            throws IOException {
+        IIOMetadata meta = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), param);
+        String format = meta.getNativeMetadataFormatName();
+        Node root = meta.getAsTree(format);
+        IIOMetadataNode profile = new IIOMetadataNode("app2ICC");
+        profile.setUserObject(SRGB);
+        Node jfif = ((Element) root).getElementsByTagName("app0JFIF").item(0);
+        jfif.appendChild(profile);
+        meta.setFromTree(format, root);
+        return meta;
     }
 
     private static byte eight(short linear) {

@@ -10,7 +10,7 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.photometry.Srgb;
 
 /** Smaller pictures of a frame, to be looked at: averaged in linear light, as sRGB. */

@@ -9,6 +9,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -106,6 +107,8 @@ class CommandsTest {
         assertEquals("2027-06-05T00:20", shot.taken().orElseThrow().toString(), "the first frame's time");
         assertEquals(50, shot.seconds().orElseThrow(), 1e-6, "all exposures together");
         assertTrue(out.toString().contains("5 frames of 240 by 160"), out::toString);
+        String bytes = Files.readString(folder.resolve("made." + kind), StandardCharsets.ISO_8859_1);
+        assertTrue(bytes.contains("acsp"), "a profile of colours is in it");
         try (Stream<Path> left = Files.list(folder)) {
             assertEquals(6, left.count(), "nothing is left behind beside the frames and the picture");
         }
@@ -272,6 +275,49 @@ class CommandsTest {
         assertTrue(more.size() <= 3, () -> "read again: " + more);
         assertArrayEquals(read("whole.tif").light(), read("again.tif").light());
         assertFalse(Files.exists(folder.resolve("work")), "swept");
+    }
+
+    /** While frames are laid out to be compared their mean is shown, at last the picture itself. */
+    @Test
+    void whatIsComparedIsShownWhileItGrows() throws IOException {
+        List<Path> frames = java.util.stream.IntStream.range(0, 5)
+                .mapToObj(i -> folder.resolve("frame-" + i + ".jpg"))
+                .toList();
+        StackOrder order = new StackOrder(
+                StackMode.MEDIAN,
+                frames,
+                List.of(),
+                List.of(),
+                java.util.Optional.empty(),
+                false,
+                false,
+                false,
+                folder.resolve("median.tif"),
+                java.util.Optional.of(folder.resolve("small.jpg")),
+                folder.resolve("work"));
+        List<Held> shown = new ArrayList<>();
+        StackJob.run(
+                order,
+                new Progress() {
+                    @Override
+                    public void step(String what, int done, int of, long pixels) {}
+
+                    @Override
+                    public synchronized void grown(Picture sofar) {
+                        shown.add(Held.of(sofar));
+                    }
+                },
+                java.time.Duration.ZERO);
+        assertTrue(shown.size() >= 3, () -> shown.size() + " times");
+        long[] light = new long[2];
+        short[] first = shown.get(0).light();
+        short[] last = shown.get(shown.size() - 1).light();
+        for (int i = 0; i < first.length; i++) {
+            light[0] += first[i] & 0xffff;
+            light[1] += last[i] & 0xffff;
+        }
+        assertEquals(1, light[0] / (double) light[1], 0.1, "as bright from the first frame on");
+        assertArrayEquals(read("median.tif").light(), last);
     }
 
     @ParameterizedTest

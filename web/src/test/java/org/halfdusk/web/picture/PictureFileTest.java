@@ -14,7 +14,7 @@ import java.util.Arrays;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.halfdusk.frame.FrameReading;
-import org.halfdusk.frame.Pixels;
+import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.photometry.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -116,6 +116,31 @@ class PictureFileTest {
                         return p;
                     });
         }
+    }
+
+    /** However its pixels lie in memory, a JPEG is what the usual reader makes of it; sums of it are what its lines say. */
+    @Test
+    void aJpegIsWhatTheUsualReaderMakesOfIt() throws Exception {
+        Path file = file("sky.jpg", PictureFiles.jpeg(SKY));
+        BufferedImage usual = ImageIO.read(file.toFile());
+        PictureFile.read(file, "sky.jpg", p -> {
+            short[] line = new short[3 * usual.getWidth()];
+            for (int y = 0; y < usual.getHeight(); y += 7) {
+                p.pixels().line(y, line);
+                int[] sums = new int[5 + line.length];
+                p.pixels().sum(y, sums, 5);
+                p.pixels().sum(y, sums, 5);
+                for (int x = 0; x < usual.getWidth(); x++) {
+                    int rgb = usual.getRGB(x, y);
+                    for (int c = 0; c < 3; c++) {
+                        int code = rgb >> 8 * (2 - c) & 0xff;
+                        assertEquals(Pixels.FULL * Srgb.linear(code / 255.0), line[3 * x + c] & 0xffff, 0.51);
+                        assertEquals(2 * (line[3 * x + c] & 0xffff), sums[5 + 3 * x + c]);
+                    }
+                }
+            }
+            return p;
+        });
     }
 
     private static float light(Pixels p, int x, int y) {

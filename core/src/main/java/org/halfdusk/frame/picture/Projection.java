@@ -1,4 +1,4 @@
-package org.halfdusk.frame;
+package org.halfdusk.frame.picture;
 
 import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Vector;

@@ -1,4 +1,4 @@
-package org.halfdusk.frame;
+package org.halfdusk.frame.picture;
 
 import java.util.OptionalDouble;
 import org.halfdusk.time.SiderealTime;
@@ -15,7 +15,7 @@ public record Exposed(OptionalDouble seconds, OptionalDouble focalMm, OptionalDo
             new Exposed(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
 
     /** The longest that a star at the equator can draw in the middle while the camera stands, px. */
-    OptionalDouble longestTrailPx() {
+    public OptionalDouble longestTrailPx() {
         return seconds.isEmpty() || focalMm.isEmpty() || pitchMicrons.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(seconds.getAsDouble()

@@ -1,13 +1,9 @@
-package org.halfdusk.frame;
+package org.halfdusk.frame.picture;
 
 import org.halfdusk.photometry.Srgb;
 
 /** A decoded picture as it is shown, turned upright: x to the right, y down, (0, 0) the centre of the top left pixel. */
-public interface Pixels {
-    int width();
-
-    int height();
-
+public interface Pixels extends ScanLines {
     /**
      * Part of a row as linear light, 0 to 1 where 1 is clipping.
      *
@@ -15,11 +11,7 @@ public interface Pixels {
      */
     void row(int y, int x, int n, float[] red, float[] green, float[] blue);
 
-    /**
-     * A whole row as linear light in sixteen bits, 65,534 of them clipping: red, green and blue of each pixel in turn.
-     *
-     * @param rgb three for each pixel
-     */
+    @Override
     default void line(int y, short[] rgb) {
         int n = width();
         float[] red = new float[n];

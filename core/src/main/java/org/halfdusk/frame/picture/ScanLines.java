@@ -1,0 +1,30 @@
+package org.halfdusk.frame.picture;
+
+/** A picture that is read line by line as linear light in sixteen bits, from any thread. */
+public interface ScanLines {
+    /** Pixels from left to right. */
+    int width();
+
+    /** Lines from top to bottom. */
+    int height();
+
+    /**
+     * A whole line, 65,534 of light clipping: red, green and blue of each pixel in turn, as unsigned numbers.
+     *
+     * @param rgb three for each pixel
+     */
+    void line(int y, short[] rgb);
+
+    /**
+     * Adds a line's light to sums, of pictures that show all of it.
+     *
+     * @param from where in the sums the line's first red lies, three for each pixel
+     */
+    default void sum(int y, int[] sums, int from) {
+        short[] rgb = new short[3 * width()];
+        line(y, rgb);
+        for (int i = 0; i < rgb.length; i++) {
+            sums[from + i] += rgb[i] & 0xffff;
+        }
+    }
+}
