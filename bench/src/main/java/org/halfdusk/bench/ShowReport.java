@@ -66,7 +66,7 @@ final class ShowReport {
                 Optional.empty(),
                 Skyline.FLAT,
                 true,
-                140);
+                Backdrop.madeUpWindows(140, 420));
         return new Display(
                 sheet,
                 new Viewpoint(Azimuth.ofDegrees(128), 420, 0),

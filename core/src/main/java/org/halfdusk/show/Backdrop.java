@@ -1,7 +1,9 @@
 package org.halfdusk.show;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.sky.HorizontalPosition;
 
@@ -12,25 +14,54 @@ import org.halfdusk.sky.HorizontalPosition;
  * @param moon where it stands, if it is up
  * @param skyline what hides the sky
  * @param water whether water lies before the launching ground, which doubles what glows
- * @param windows lit windows along the foot of the picture, 0 to 2,000
+ * @param lamps of towns, and lit windows, 2,000 at the most
  */
-public record Backdrop(List<Glow> sky, Optional<Moon> moon, Skyline skyline, boolean water, int windows) {
+public record Backdrop(List<Glow> sky, Optional<Moon> moon, Skyline skyline, boolean water, List<Lamp> lamps) {
+    /** Across the foot of a picture windows are made up this far to both sides, in distances of the launching ground†. */
+    private static final double ASIDE = 0.8;
+
+    /** A lit window†, cd. */
+    private static final double WINDOW_CANDELA = 9;
+
+    private static final int MOST = 2000;
+
     /** Luminance of the sky at an altitude, cd/m². */
     public record Glow(double altitudeDegrees, double luminance) {}
 
     /** The Moon's disc as a thing that shines. @param luminance cd/m² */
     public record Moon(HorizontalPosition at, double radiusDegrees, double luminance) {}
 
+    /**
+     * A lamp or a window that shines all the time.
+     *
+     * @param at in the show's own place
+     * @param warm 0 to 1: how yellow it is
+     */
+    public record Lamp(Spark.Point at, double candela, double warm) {}
+
+    /** Windows of nobody's houses behind a launching ground, always the same. @param metres to the launching ground */
+    public static List<Lamp> madeUpWindows(int count, double metres) {
+        Random chance = new Random(count);
+        List<Lamp> all = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            double right = metres * ASIDE * (2 * chance.nextDouble() - 1);
+            double up = 2 + 14 * chance.nextDouble() * chance.nextDouble();
+            Spark.Point at = new Spark.Point(right, up, metres * 0.1 * chance.nextDouble());
+            all.add(new Lamp(at, WINDOW_CANDELA, chance.nextDouble()));
+        }
+        return all;
+    }
+
     /** No light but the show's. */
     public static final Backdrop BLACK =
-            new Backdrop(List.of(new Glow(0, 0)), Optional.empty(), Skyline.FLAT, false, 0);
+            new Backdrop(List.of(new Glow(0, 0)), Optional.empty(), Skyline.FLAT, false, List.of());
 
     public Backdrop {
         if (sky.isEmpty()) {
             throw new IllegalArgumentException("the sky's luminance at one altitude at least is needed");
         }
-        if (windows < 0 || windows > 2000) {
-            throw new IllegalArgumentException("lit windows " + windows + " are outside 0 to 2000");
+        if (lamps.size() > MOST) {
+            throw new IllegalArgumentException(lamps.size() + " lamps are more than " + MOST);
         }
     }
 

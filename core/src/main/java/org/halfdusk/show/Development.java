@@ -2,7 +2,6 @@ package org.halfdusk.show;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.exposure.PointLight;
@@ -20,14 +19,14 @@ import org.halfdusk.sky.HorizontalPosition;
  * distance and how fast a spark flies, and not on the time. 2. Each stroke is clipped as the sensor clips it, pixel by pixel, and
  * only then made smaller to the cells of the picture; what is far over the top bleeds to its sides. 3. What hung in the air
  * before the shutter opened still draws by its afterglow. 4. Smoke takes light away by its optical depth and gives some back,
- * lit by the breaks among it. 5. Sky, moon, windows and the water's mirror lie behind, and grow with the time.
+ * lit by the breaks among it. 5. Sky, moon, lamps and the water's mirror lie behind, and grow with the time.
  */
 public final class Development {
     /** Longest side of a picture, cells. */
     public static final int MOST_CELLS = 1600;
 
-    /** Across a lit window†, m. */
-    private static final double WINDOW_METRES = 1.2;
+    /** Across a lamp or a lit window†, m. */
+    private static final double LAMP_METRES = 1.2;
 
     /** Blur of a lens stopped down, across, pixels. */
     private static final double BLUR_PIXELS = 2;
@@ -49,9 +48,6 @@ public final class Development {
 
     /** Ground against the sky above it†. */
     private static final double GROUND_SHARE = 0.06;
-
-    /** A lit window†, cd. */
-    private static final double WINDOW_CANDELA = 9;
 
     private static final double AFTERGLOWS = 3;
     private static final int MOST_STEPS = 40;
@@ -150,7 +146,7 @@ public final class Development {
         }
         cut(behind);
         behind.moon().ifPresent(this::moon);
-        windows(behind);
+        lamps(behind);
     }
 
     private void fill(int left, int top, double altitude, Backdrop behind) {
@@ -187,28 +183,21 @@ public final class Development {
         });
     }
 
-    /** The same windows in every frame of a place: their places are drawn once by chance. */
-    private void windows(Backdrop behind) {
-        Random chance = new Random(behind.windows());
-        double metres = display.from().metres();
-        for (int i = 0; i < behind.windows(); i++) {
-            double right = metres * (1.6 * chance.nextDouble() - 0.8);
-            double up = 2 + 14 * chance.nextDouble() * chance.nextDouble();
-            Spark.Point at = new Spark.Point(right, up, metres * 0.1 * chance.nextDouble());
-            double warm = chance.nextDouble();
-            point(at, WINDOW_CANDELA * shutter.seconds(), 1, 0.62 + 0.2 * warm, 0.25 + 0.4 * warm);
-        }
+    private void lamps(Backdrop behind) {
+        behind.lamps()
+                .forEach(l -> point(
+                        l.at(), l.candela() * shutter.seconds(), 1, 0.62 + 0.2 * l.warm(), 0.25 + 0.4 * l.warm()));
     }
 
     private void point(Spark.Point at, double candelaSeconds, double red, double green, double blue) {
         cell(at).filter(this::near).ifPresent(c -> {
             double d = display.from().distance(at);
-            double w = strokeMm(d, WINDOW_METRES);
+            double w = strokeMm(d, LAMP_METRES);
             double share = share(candelaSeconds / (d * d), w * w);
             laid(c, c, w, share, red, green, blue);
         });
         if (display.behind().water()) {
-            mirrored(at, strokeMm(display.from().distance(at), WINDOW_METRES), candelaSeconds, red, green, blue);
+            mirrored(at, strokeMm(display.from().distance(at), LAMP_METRES), candelaSeconds, red, green, blue);
         }
     }
 

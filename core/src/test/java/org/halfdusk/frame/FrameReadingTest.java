@@ -9,11 +9,13 @@ import java.util.Random;
 import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading.Kind;
 import org.halfdusk.frame.picture.Exposed;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Frames that are painted with what is known, and read back. */
+@Tag("slow")
 class FrameReadingTest {
     private static final int WIDTH = 900;
     private static final int HEIGHT = 600;

@@ -19,11 +19,13 @@ import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The real catalogue through a made-up lens, solved again. */
+@Tag("slow")
 class SolverTest {
     private static final int WIDTH = 1200;
     private static final int HEIGHT = 800;

@@ -11,8 +11,10 @@ import java.util.Optional;
 import org.halfdusk.place.CoastLines;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("slow")
 class DarkerGroundTest {
     private final Map<GlowTiles.Key, float[][]> kept = new HashMap<>();
     private int computed;

@@ -6,10 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.halfdusk.place.Observer;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
+@Tag("slow")
 class GlowMapTest {
     private static double[] steps(double from, double to, int points) {
         return IntStream.range(0, points)

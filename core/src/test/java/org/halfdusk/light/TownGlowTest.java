@@ -11,12 +11,14 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Settlements;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The light of towns against what is commonly reported of places, against Walker's law, and against itself. */
+@Tag("slow")
 class TownGlowTest {
     private static final double NATURAL = DarkSite.NATURAL.flux();
 

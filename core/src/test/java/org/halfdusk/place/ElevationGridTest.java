@@ -4,9 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Against the field's worked height of the curved earth's fall: 10 km away 6.8 m with usual refraction. */
+@Tag("slow")
 class ElevationGridTest {
     private static final double CELL = 0.001;
 

@@ -16,8 +16,10 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.junit.jupiter.api.Tag;
 
 /** What is typed into a timer gives the frames that are planned, by the timer's own arithmetic. */
+@Tag("slow")
 class TimerTest {
     private static final Instant START = Instant.parse("2027-06-04T23:00:00Z");
     private static final List<ShutterTime> DIAL = ShutterTime.dial();

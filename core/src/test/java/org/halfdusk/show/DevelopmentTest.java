@@ -109,8 +109,8 @@ class DevelopmentTest {
     @Test
     void theSkyBehindIsThatOfTheExposureRules() {
         SkyBrightness sky = SkyBrightness.of(14);
-        Backdrop behind =
-                new Backdrop(List.of(new Backdrop.Glow(0, sky.luminance())), Optional.empty(), Skyline.FLAT, false, 0);
+        Backdrop behind = new Backdrop(
+                List.of(new Backdrop.Glow(0, sky.luminance())), Optional.empty(), Skyline.FLAT, false, List.of());
         Developed frame =
                 Development.of(of(Drift.NONE, behind, cue(ShellKind.PEONY, 0)), new Shutter(50, 60), take(11, 100), 64);
         double share = SkyExposure.shareOfFull(
@@ -200,7 +200,8 @@ class DevelopmentTest {
     @Test
     void waterDoublesTheBreak() {
         Cue peony = cue(ShellKind.PEONY, 0);
-        Backdrop water = new Backdrop(List.of(new Backdrop.Glow(0, 0)), Optional.empty(), Skyline.FLAT, true, 0);
+        Backdrop water =
+                new Backdrop(List.of(new Backdrop.Glow(0, 0)), Optional.empty(), Skyline.FLAT, true, List.of());
         Shutter s = new Shutter(0, peony.darkSeconds());
         Take low = new Take(
                 FORTY, new Framing(Azimuth.ofDegrees(128), Altitude.ofDegrees(0), 90), new FNumber(11), Iso.HUNDRED, 0);

@@ -39,9 +39,11 @@ import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
+@Tag("slow")
 class FrameStoreTest {
     private static final Instant AT = Instant.parse("2027-05-24T18:00:00Z");
 

@@ -29,10 +29,12 @@ import org.halfdusk.shoot.kept.Unreadable;
 import org.jooq.exception.DataAccessException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** One connection is enough for everything; several changes are one; a row that cannot be read hides no other. */
+@Tag("slow")
 class KeepingTest {
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2027-05-24T18:00:00Z"), ZoneOffset.UTC);
 

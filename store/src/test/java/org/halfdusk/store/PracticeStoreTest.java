@@ -19,10 +19,12 @@ import org.halfdusk.show.practice.Verdict;
 import org.jooq.exception.DataAccessException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What hands practised, kept and read again. */
+@Tag("slow")
 class PracticeStoreTest {
     private static final Instant AT = Instant.parse("2027-05-24T18:00:00Z");
 

@@ -43,10 +43,12 @@ import org.halfdusk.typed.Field;
 import org.jooq.exception.IntegrityConstraintViolationException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The file as people rely on it: what was saved comes back, is merged, is undone. */
+@Tag("slow")
 class StoreTest {
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2027-05-24T18:00:00Z"), ZoneOffset.UTC);
     private static final Place TOWER = new Place(

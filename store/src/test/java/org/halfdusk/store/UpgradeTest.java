@@ -26,12 +26,14 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseWish;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.trailing.Mount;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** A file of each version that ever was, with data in every table it had, is brought up to date and loses nothing. */
+@Tag("slow")
 class UpgradeTest {
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2027-05-24T18:00:00Z"), ZoneOffset.UTC);
 

@@ -15,6 +15,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.tools.ToolProvider;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -22,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
  * Another subject, compiled into a copy of the sources: it brings its two folders and is written into the lists of subjects, and
  * nothing else. Then all pages of a shoot of it answer.
  */
+@Tag("slow")
 class AnotherSubjectTest {
     private static final Path GIVEN = Path.of("src/test/resources/another");
 

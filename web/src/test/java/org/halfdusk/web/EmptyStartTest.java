@@ -16,11 +16,13 @@ import java.nio.file.Path;
 import java.util.Base64;
 import java.util.Map;
 import org.halfdusk.shoot.kept.Places;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 
 /** The first start without the demo, and starts that are refused. */
+@Tag("slow")
 class EmptyStartTest {
     @Test
     void offersAPlaceKitOrTheDemoWorld(@TempDir Path data) throws Exception {

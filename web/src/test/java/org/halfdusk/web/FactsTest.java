@@ -28,6 +28,7 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.web.layout.Words;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -37,6 +38,7 @@ import tools.jackson.databind.json.JsonMapper;
  * A fact has one owner: what is told of a shoot on its pages, card, CSV, calendar and JSON is read there and compared. Every demo
  * shoot and forty made ones.
  */
+@Tag("slow")
 class FactsTest {
     private static final int MADE = 40;
     private static final List<String> STEPS = List.of("night", "frame", "expose", "sequence", "pack");

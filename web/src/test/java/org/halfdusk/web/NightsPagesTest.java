@@ -19,6 +19,7 @@ import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,6 +27,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The year of nights over HTTP: its picture, its ranking and filters, a night at several places, the calendar file. */
+@Tag("slow")
 class NightsPagesTest {
     private static final Pattern TICKED = Pattern.compile("name=\"night\" value=\"(\\d{4}-\\d\\d-\\d\\d)\"[^>]*type|"
             + "type=\"checkbox\" name=\"night\" value=\"(\\d{4}-\\d\\d-\\d\\d)\"");

@@ -16,12 +16,14 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.typed.Field;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The pages over HTTP: what they answer, what they refuse and how, what protects them. */
+@Tag("slow")
 class PagesTest {
     private static final Pattern ELSEWHERE = Pattern.compile("(?:href|src|action|content)=\"(?:https?:)?//");
 

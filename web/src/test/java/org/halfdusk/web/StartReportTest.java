@@ -13,10 +13,12 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A start that fails says one sentence and has an exit code of its own, which the README lists. */
+@Tag("slow")
 class StartReportTest {
     @TempDir
     Path data;

@@ -24,6 +24,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,6 +32,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Every subject's pages: the demo's own shoots, odd places and dates, wishes that are refused, the way to a new shoot. */
+@Tag("slow")
 class SubjectPagesTest {
     private static final List<String> STEPS = List.of("night", "expose", "sequence");
     private static final Pattern NO_NUMBER = Pattern.compile("NaN|Infinity|>null<|Optional\\[");

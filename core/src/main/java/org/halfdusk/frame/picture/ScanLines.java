@@ -2,6 +2,14 @@ package org.halfdusk.frame.picture;
 
 /** A picture that is read line by line as linear light in sixteen bits, from any thread. */
 public interface ScanLines {
+    /** Said of a place that a picture does not show; no light is as high, clipping is one less. */
+    short NOTHING = (short) 0xffff;
+
+    /** Whether of two lights the one is lighter; all light, black too, is lighter than nothing. */
+    static boolean lighter(short one, short other) {
+        return ((one + 1) & 0xffff) > ((other + 1) & 0xffff);
+    }
+
     /** Pixels from left to right. */
     int width();
 
@@ -25,6 +33,22 @@ public interface ScanLines {
         line(y, rgb);
         for (int i = 0; i < rgb.length; i++) {
             sums[from + i] += rgb[i] & 0xffff;
+        }
+    }
+
+    /**
+     * Puts a line's light where it is lighter than what is there.
+     *
+     * @param most light as {@link #line} has it
+     * @param from where in it the line's first red lies, three for each pixel
+     */
+    default void lighten(int y, short[] most, int from) {
+        short[] rgb = new short[3 * width()];
+        line(y, rgb);
+        for (int i = 0; i < rgb.length; i++) {
+            if (lighter(rgb[i], most[from + i])) {
+                most[from + i] = rgb[i];
+            }
         }
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.halfdusk.frame.StarPlaces;
 import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.picture.ScanLines;
 
 /**
  * Draws trails on over the time in which no shutter was open. The frame before is turned forward with the sky until its trails reach over
@@ -69,7 +70,7 @@ public record GapFilling(SkyTurn turn, double fwhmPx) {
         for (Resampled r : copies) {
             r.line(y, next);
             for (int i = 0; i < row.length; i++) {
-                row[i] = Picture.lighter(next[i], row[i]) ? next[i] : row[i];
+                row[i] = ScanLines.lighter(next[i], row[i]) ? next[i] : row[i];
             }
         }
         return row;

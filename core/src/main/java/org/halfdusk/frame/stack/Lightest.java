@@ -1,5 +1,7 @@
 package org.halfdusk.frame.stack;
 
+import org.halfdusk.frame.picture.ScanLines;
+
 /** Of each pixel and colour the lightest that any frame has: whole trails, bursts beside each other. Threads may add at once. */
 public final class Lightest implements Growing {
     private final Held most;
@@ -17,10 +19,10 @@ public final class Lightest implements Growing {
 
     @Override
     public void add(Picture frame) {
-        short[] row = new short[3 * most.width()];
         for (int y = 0; y < most.height(); y++) {
-            frame.line(y, row);
-            add(y, row);
+            synchronized (locks.of(y)) {
+                frame.lighten(y, most.rgb, 3 * most.width() * y);
+            }
         }
     }
 
@@ -29,8 +31,7 @@ public final class Lightest implements Growing {
         int from = row.length * y;
         synchronized (locks.of(y)) {
             for (int i = 0; i < row.length; i++) {
-                // Most pixels of most frames are no lighter: nothing is written for them.
-                if (Picture.lighter(row[i], all[from + i])) {
+                if (ScanLines.lighter(row[i], all[from + i])) {
                     all[from + i] = row[i];
                 }
             }

@@ -205,9 +205,65 @@ public record FireworksPlan(
         return sideMm / 2 / Math.tan(Math.toRadians(Math.max(0.5, degrees) / 2));
     }
 
+    /**
+     * The frame with the camera turned one way, at the longest focal length of its lens that holds the show so, else at its shortest.
+     *
+     * @param filled how much of the frame's height the largest burst reaches up from the launching ground, from 0; over 1 where it is cut off
+     * @param beside how many of the widest bursts have room beside each other
+     */
+    public record Turned(Rig rig, Framing framing, double filled, double beside) {}
+
+    /** Level and upright, compared. */
+    public record Ways(Turned level, Turned upright) {
+        /** How many times as large upright draws a burst as level does. */
+        public double larger() {
+            return upright.rig.focalMm() / level.rig.focalMm();
+        }
+
+        /** Whether they draw bursts about as large. */
+        public boolean alike() {
+            return Math.abs(Math.log(larger())) < Math.log(ALIKE);
+        }
+
+        /** Whether the one holds all of the show's height and the other does not. */
+        public boolean oneHolds() {
+            return level.filled > 1 != upright.filled > 1;
+        }
+    }
+
+    /** Sizes that differ by less look alike†. */
+    private static final double ALIKE = 1.1;
+
+    /** Both ways to turn the camera. */
+    public Ways ways() {
+        return new Ways(turned(false), turned(true));
+    }
+
+    /** How the show stands in the frame upright or level. */
+    public Turned turned(boolean upright) {
+        double wide = rig.camera().sensor().widthMm();
+        double high = rig.camera().sensor().heightMm();
+        double longest = Math.min(
+                focal(upright ? wide : high, neededHeight(show)), focal(upright ? high : wide, neededWidth(show)));
+        double ownToReal = rig.focalMm() / rig.lensFocalMm();
+        Rig zoomed = Rig.of(rig.camera(), rig.lens(), rig.converter(), Math.floor(longest / ownToReal))
+                .with(rig.card())
+                .with(rig.measured());
+        double up = upright ? zoomed.longFieldDegrees() : zoomed.shortFieldDegrees();
+        double across = upright ? zoomed.shortFieldDegrees() : zoomed.longFieldDegrees();
+        return new Turned(
+                zoomed,
+                aim(zoomed, show, upright),
+                (show.topDegrees(show.largest()) - show.footDegrees()) / (up * (1 - GROUND_SHARE)),
+                across / show.mostWidthDegrees(show.largest()));
+    }
+
     /** Towards the site, turned as suggested, the launching ground a seventh up the frame. */
     private static Framing aim(Rig rig, Show show) {
-        boolean upright = suggested(rig, show).upright();
+        return aim(rig, show, suggested(rig, show).upright());
+    }
+
+    private static Framing aim(Rig rig, Show show, boolean upright) {
         double field = upright ? rig.longFieldDegrees() : rig.shortFieldDegrees();
         double altitude = Math.min(80, Math.max(-80, show.footDegrees() + field * (0.5 - GROUND_SHARE)));
         return new Framing(show.azimuth(), Altitude.ofDegrees(altitude), upright ? 90 : 0);

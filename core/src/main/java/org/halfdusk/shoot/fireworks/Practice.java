@@ -4,10 +4,14 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.light.TownLamps;
 import org.halfdusk.photometry.Magnitudes;
+import org.halfdusk.place.GreatCircle;
+import org.halfdusk.place.Observer;
 import org.halfdusk.show.Backdrop;
 import org.halfdusk.show.Choreographer;
 import org.halfdusk.show.CueSheet;
@@ -33,8 +37,19 @@ public final class Practice {
     private static final double MOON_THROUGH_AIR = 0.6;
     private static final double MOON_RADIUS_DEGREES = 0.26;
 
-    /** Lit windows behind a town's show†. */
+    /** Lit windows that are made up behind a show where no town is known†. */
     private static final int WINDOWS = 140;
+
+    /** A town is behind the launching ground where its houses end no farther from it, km†. */
+    private static final double AT_TOWN_KM = 1;
+
+    /** Towns whose lamps are drawn, the nearest, and how far to the side of the show, degrees. */
+    private static final int TOWNS = 8;
+
+    private static final double ASIDE_DEGREES = 70;
+
+    /** Refraction makes the Earth's curve look this much flatter†. */
+    private static final double FLATTER = 1 - 0.13;
 
     private Practice() {}
 
@@ -93,7 +108,60 @@ public final class Practice {
                                 new Backdrop.Moon(moon, MOON_RADIUS_DEGREES, MOON_LUMINANCE * MOON_THROUGH_AIR * lit)),
                 plan.place().skyline(),
                 plan.show().water(),
-                WINDOWS);
+                lamps(plan));
+    }
+
+    /** Settlements whose lamps stand behind the show, nearest first; none where none lies that way. */
+    public static List<TownLamps> towns(FireworksPlan plan) {
+        Observer o = plan.place().observer();
+        return TownLamps.about(o.latitudeDegrees(), o.longitudeDegrees(), TOWNS).stream()
+                .filter(t -> t.lamps().stream().anyMatch(l -> ahead(plan.show(), l)))
+                .toList();
+    }
+
+    /** Whether the show's own houses are made up: no settlement that is known reaches its launching ground. */
+    public static boolean windowsMadeUp(FireworksPlan plan) {
+        Observer o = plan.place().observer();
+        double[] ground = GreatCircle.destination(
+                o.latitudeDegrees(),
+                o.longitudeDegrees(),
+                plan.show().azimuth().degrees(),
+                plan.show().distanceMetres() / 1000);
+        return TownLamps.about(ground[0], ground[1], 1).stream().noneMatch(t -> t.km() <= t.radiusKm() + AT_TOWN_KM);
+    }
+
+    private static List<Backdrop.Lamp> lamps(FireworksPlan plan) {
+        Show show = plan.show();
+        Stream<Backdrop.Lamp> real = towns(plan).stream()
+                .flatMap(t -> t.lamps().stream())
+                .filter(l -> ahead(show, l))
+                .map(l -> new Backdrop.Lamp(place(show, l), l.candela(), l.warm()));
+        return Stream.concat(
+                        real,
+                        windowsMadeUp(plan)
+                                ? Backdrop.madeUpWindows(WINDOWS, show.distanceMetres()).stream()
+                                : Stream.empty())
+                .toList();
+    }
+
+    private static boolean ahead(Show show, TownLamps.Lamp l) {
+        return Math.abs(Math.IEEEremainder(l.bearingDegrees() - show.azimuth().degrees(), 360)) < ASIDE_DEGREES;
+    }
+
+    /** In the show's own place: a lamp stands as high as the launching ground, less what the Earth curves away. */
+    private static Spark.Point place(Show show, TownLamps.Lamp l) {
+        double metres = 1000 * l.km();
+        double turn = Math.toRadians(l.bearingDegrees() - show.azimuth().degrees());
+        double below = FLATTER * metres * metres / (2000 * GreatCircle.EARTH_RADIUS_KM);
+        return new Spark.Point(
+                metres * Math.sin(turn), l.metres() - below, metres * Math.cos(turn) - show.distanceMetres());
+    }
+
+    /** The same turned otherwise, as {@link FireworksPlan#turned} has it. */
+    public static Take take(FireworksPlan plan, CueSheet.Part part, boolean upright) {
+        Take own = take(plan, part);
+        FireworksPlan.Turned turned = plan.turned(upright);
+        return new Take(turned.rig(), turned.framing(), own.fNumber(), own.iso(), own.filterStops());
     }
 
     /** How the plan's rig takes a frame in a part of the show. */

@@ -9,9 +9,11 @@ import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.StarPlaces;
 import org.halfdusk.frame.picture.Projection;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Frames matched by their stars, held against the turn that they were painted with. */
+@Tag("slow")
 class AlignmentTest {
     private static final int W = 640;
     private static final int H = 420;

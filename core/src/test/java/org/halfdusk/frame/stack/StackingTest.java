@@ -17,11 +17,13 @@ import org.halfdusk.frame.StarPlaces;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.photometry.Srgb;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Frames made one, held against what they were painted from. */
+@Tag("slow")
 class StackingTest {
     private static final int W = 320;
     private static final int H = 220;

@@ -265,4 +265,44 @@ class FireworksPlanTest {
         assertEquals(63, burst.separationMetres(), 0.1);
         assertThrows(IllegalArgumentException.class, () -> new Calibre(Double.NaN));
     }
+
+    /** Level and upright are each zoomed until the show just fits; the planned way is the one with the larger bursts. */
+    @ParameterizedTest
+    @ValueSource(doubles = {200, 420, 900, 1800})
+    void levelAndUpright(double metres) {
+        FireworksPlan plan = plan(rig(Isle.STANDARD, 40), at(metres));
+        FireworksPlan.Ways ways = plan.ways();
+        for (FireworksPlan.Turned t : List.of(ways.level(), ways.upright())) {
+            boolean upright = t == ways.upright();
+            assertEquals(upright, t.framing().upright());
+            FireworksPlan turned = (FireworksPlan) PLANNER.plan(
+                    isle(),
+                    PLANNER.night(isle(), AUGUST, at(metres)),
+                    t.rig(),
+                    Optional.of(t.framing()),
+                    Wishes.DEFAULT,
+                    at(metres));
+            assertEquals(
+                    t.filled() <= 1,
+                    turned.upperEdgeDegrees()
+                            >= plan.show().topDegrees(plan.show().largest()) - 1e-9);
+            assertTrue(
+                    t.beside() >= 1.4 || t.rig().lensFocalMm() == t.rig().lens().shortestMm(),
+                    () -> "room for one and a half beside each other: " + t.beside());
+        }
+        assertEquals(plan.suggested().upright(), ways.alike() ? plan.suggested().upright() : ways.larger() > 1);
+    }
+
+    /** Off the isle no town is known: windows are made up and said to be so. Before Almería its lamps stand behind. */
+    @Test
+    void whoseLampsStandBehind() {
+        assertTrue(Practice.windowsMadeUp(usual()));
+        assertEquals(List.of(), Practice.towns(usual()));
+        assertEquals(
+                140,
+                Practice.display(usual(), Practice.exercise(usual(), 1))
+                        .behind()
+                        .lamps()
+                        .size());
+    }
 }

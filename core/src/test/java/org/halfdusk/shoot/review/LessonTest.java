@@ -37,9 +37,11 @@ import org.halfdusk.shoot.simulated.SimulatedFrame;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.trailing.Trailing;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What frames teach, from frames whose camera, lens and aim are known since they were simulated. */
+@Tag("slow")
 class LessonTest {
     private static final Rig RIG = Isle.rig(new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), 18);
     private static final Instant OPEN = Instant.parse("2027-06-05T01:07:00Z");

@@ -125,18 +125,20 @@ class NightsApi {
                 .zone();
     }
 
-    private static Row row(MilkyWayNight m, SubjectNight n, String why) {
-        Optional<Instant> sets = Optional.empty();
-        Optional<Instant> rises = Optional.empty();
-        String sunWhy = "the sun does not cross the horizon";
-        if (m.night().sun() instanceof Rising.Crosses c) {
-            sets = c.sets();
-            rises = c.rises();
-        } else if (m.night().sun() instanceof Rising.AlwaysUp up) {
-            sunWhy = "the sun stays up, lowest " + Words.degrees(up.lowestDegrees());
-        } else if (m.night().sun() instanceof Rising.AlwaysDown down) {
-            sunWhy = "the sun stays down, highest " + Words.degrees(down.highestDegrees());
+    private static String sunWhy(Rising sun) {
+        if (sun instanceof Rising.AlwaysUp up) {
+            return "the sun stays up, lowest " + Words.degrees(up.lowestDegrees());
         }
+        return sun instanceof Rising.AlwaysDown down
+                ? "the sun stays down, highest " + Words.degrees(down.highestDegrees())
+                : "the sun does not cross the horizon";
+    }
+
+    private static Row row(MilkyWayNight m, SubjectNight n, String why) {
+        Optional<Rising.Crosses> sun = m.night().sun() instanceof Rising.Crosses c ? Optional.of(c) : Optional.empty();
+        Optional<Instant> sets = sun.flatMap(Rising.Crosses::sets);
+        Optional<Instant> rises = sun.flatMap(Rising.Crosses::rises);
+        String sunWhy = sunWhy(m.night().sun());
         Optional<Interval> dark =
                 m.night().darkness() instanceof Darkness.Dark d ? Optional.of(d.interval()) : Optional.empty();
         String darkWhy = m.night().darkness() instanceof Darkness.NeverDark never

@@ -95,13 +95,7 @@ final class StackJob {
         int n = files.frames().size();
         Optional<NoiseGain> noise = drawing.gain(sky, n);
         Picture whole = order.ground().isEmpty() ? sky : grounded(sky);
-        double exposed = files.frames().stream()
-                .mapToDouble(f -> f.shot().seconds().orElse(0))
-                .sum();
-        progress.grown(whole);
-        progress.step("writing " + order.out().getFileName(), 0, 1, 0);
-        PictureOut.write(whole, new Made(files.frames().get(0).shot(), exposed, n, words()), order.out());
-        swept();
+        written(whole);
         double seconds = (System.nanoTime() - begun) / 1e9;
         return new StackFigures(
                 order.out().toString(),
@@ -109,7 +103,7 @@ final class StackJob {
                 files.height(),
                 n,
                 frames.left(),
-                exposed,
+                exposed(),
                 seconds,
                 frames.pixels() * n / 1e6 / seconds,
                 noise.map(g -> new StackFigures.Noise(g.single(), g.stacked(), g.gain(), g.expected()))
@@ -118,6 +112,22 @@ final class StackJob {
                 frames.dark().map(DarkFrame::hotPixels).orElse(null),
                 gaps.turn().flatMap(SkyTurn::poleAt).orElse(null),
                 gaps.filled());
+    }
+
+    /** Writes the picture, and takes away what was kept between runs. */
+    private void written(Picture whole) throws IOException {
+        List<FrameFiles.Frame> all = frames.files().frames();
+        progress.grown(whole);
+        progress.step("writing " + order.out().getFileName(), 0, 1, 0);
+        PictureOut.write(whole, new Made(all.get(0).shot(), exposed(), all.size(), words()), order.out());
+        swept();
+    }
+
+    /** Seconds of light in all frames. */
+    private double exposed() {
+        return frames.files().frames().stream()
+                .mapToDouble(f -> f.shot().seconds().orElse(0))
+                .sum();
     }
 
     private String words() {

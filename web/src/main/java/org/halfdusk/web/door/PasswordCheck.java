@@ -39,17 +39,17 @@ final class PasswordCheck extends OncePerRequestFilter {
         this.knocks = knocks;
     }
 
+    /** A calendar that has subscribed knows the secret in its address, and no password. */
+    private static boolean open(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        return request.getMethod().equals("GET") && (path.startsWith("/assets/") || path.startsWith("/calendar/"));
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean there = other.came(request);
-        if (there ? other.free(request) : !asks) {
-            chain.doFilter(request, response);
-            return;
-        }
-        // A calendar that has subscribed knows the secret in its address, and no password.
-        String path = request.getRequestURI();
-        if (request.getMethod().equals("GET") && (path.startsWith("/assets/") || path.startsWith("/calendar/"))) {
+        if ((there ? other.free(request) : !asks) || open(request)) {
             chain.doFilter(request, response);
             return;
         }

@@ -91,13 +91,7 @@ public class BackupDesk {
     public Backup take() {
         List<Kept<Shoot>> all = shoots.list("");
         List<Kept<StandingRig>> standing = rigs.rigs();
-        Map<Long, List<Kept<Shoot.ShootRig>>> more = shoots.furtherRigs();
-        List<Backup.Further> further = all.stream()
-                .flatMap(
-                        s -> more.getOrDefault(s.id(), List.of()).stream().map(r -> new Backup.Further(s.id(), r.it())))
-                .toList();
-        Set<Long> packed = packing.packed();
-        Set<Long> noted = log.noted();
+        List<Backup.Further> further = further(all);
         List<Shoot.ShootRig> inShoots = Stream.concat(
                         all.stream().map(s -> s.it().rig()), further.stream().map(Backup.Further::rig))
                 .toList();
@@ -122,15 +116,8 @@ public class BackupDesk {
                 standing,
                 all,
                 further,
-                all.stream()
-                        .filter(s -> packed.contains(s.id()))
-                        .map(s -> new Backup.Packed(s.id(), packing.ticked(s.id()), packing.own(s.id())))
-                        .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
-                        .toList(),
-                all.stream()
-                        .filter(s -> noted.contains(s.id()))
-                        .map(s -> new Backup.Noted(s.id(), log.entries(s.id())))
-                        .toList(),
+                packed(all),
+                noted(all),
                 all.stream().flatMap(s -> practised(s.id())).toList(),
                 clocks(kits.cameras()),
                 frames.all().stream().map(Kept::it).toList(),
@@ -140,6 +127,32 @@ public class BackupDesk {
                 focusMarks(),
                 tracks.list(),
                 settings.all());
+    }
+
+    private List<Backup.Packed> packed(List<Kept<Shoot>> all) {
+        Set<Long> packed = packing.packed();
+        return all.stream()
+                .filter(s -> packed.contains(s.id()))
+                .map(s -> new Backup.Packed(s.id(), packing.ticked(s.id()), packing.own(s.id())))
+                .filter(p -> !p.ticked().isEmpty() || !p.own().isEmpty())
+                .toList();
+    }
+
+    private List<Backup.Noted> noted(List<Kept<Shoot>> all) {
+        Set<Long> noted = log.noted();
+        return all.stream()
+                .filter(s -> noted.contains(s.id()))
+                .map(s -> new Backup.Noted(s.id(), log.entries(s.id())))
+                .toList();
+    }
+
+    /** Rigs of shoots beside their first. */
+    private List<Backup.Further> further(List<Kept<Shoot>> all) {
+        Map<Long, List<Kept<Shoot.ShootRig>>> more = shoots.furtherRigs();
+        return all.stream()
+                .flatMap(
+                        s -> more.getOrDefault(s.id(), List.of()).stream().map(r -> new Backup.Further(s.id(), r.it())))
+                .toList();
     }
 
     /** One shoot with its place, its kit and what was packed for it. */
@@ -182,7 +195,7 @@ public class BackupDesk {
     }
 
     private List<Backup.NotedAfterwards> afterwards(List<Kept<Shoot>> all) {
-        Set<Long> there = ids(all);
+        Set<Long> there = BackupCheck.ids(all);
         return frames.afterwards().entrySet().stream()
                 .filter(e -> there.contains(e.getKey()) && !e.getValue().empty())
                 .sorted(Map.Entry.comparingByKey())
@@ -192,7 +205,7 @@ public class BackupDesk {
 
     /** Of lenses that are still there, the oldest first. */
     private List<FocusMark> focusMarks() {
-        Set<Long> there = ids(kits.lenses());
+        Set<Long> there = BackupCheck.ids(kits.lenses());
         return marks.all().stream()
                 .map(Kept::it)
                 .filter(m -> there.contains(m.lensId()))
@@ -204,13 +217,13 @@ public class BackupDesk {
     private List<Learnt> learnt() {
         Map<Learnt.Of, Set<Long>> there = Map.of(
                 Learnt.Of.CAMERA,
-                ids(kits.cameras()),
+                BackupCheck.ids(kits.cameras()),
                 Learnt.Of.LENS,
-                ids(kits.lenses()),
+                BackupCheck.ids(kits.lenses()),
                 Learnt.Of.PLACE,
-                ids(places.list()),
+                BackupCheck.ids(places.list()),
                 Learnt.Of.MOUNT,
-                ids(rigs.accessories()));
+                BackupCheck.ids(rigs.accessories()));
         return learning.all().stream()
                 .filter(l -> there.getOrDefault(l.figure().of(), Set.of()).contains(l.id()))
                 .toList();
@@ -270,7 +283,7 @@ public class BackupDesk {
      * @throws IllegalArgumentException where its parts do not fit together
      */
     public Report bringIn(Backup b) {
-        check(b);
+        BackupCheck.of(b);
         return atOnce.of(() -> keep(b));
     }
 
@@ -486,71 +499,6 @@ public class BackupDesk {
                 }
             }
             packing.tick(shootId, renumbered, true);
-        }
-    }
-
-    private static void check(Backup b) {
-        Set<Long> place = ids(b.places());
-        Set<Long> camera = ids(b.cameras());
-        Set<Long> lens = ids(b.lenses());
-        Set<Long> converter = ids(b.converters());
-        Set<Long> accessory = ids(b.accessories());
-        Set<Long> shoot = ids(b.shoots());
-        b.takenFrames()
-                .forEach(f -> has(
-                        shoot, f.shootId(), "shoot of the frame “" + f.file().name() + "”"));
-        b.afterwards().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of a note"));
-        b.answers().forEach(a -> has(shoot, Optional.of(a.shootId()), "shoot of an answer"));
-        b.focusMarks().forEach(m -> has(lens, Optional.of(m.lensId()), "lens of the focus mark “" + m.mark() + "”"));
-        b.learnt()
-                .forEach(l -> has(
-                        switch (l.figure().of()) {
-                            case CAMERA -> camera;
-                            case LENS -> lens;
-                            case PLACE -> place;
-                            case MOUNT -> accessory;
-                        },
-                        Optional.of(l.id()),
-                        "thing that a figure was learnt of"));
-        b.shoots().forEach(k -> {
-            String of = " of the shoot “" + k.it().title() + "”";
-            has(place, Optional.of(k.it().placeId()), "place" + of);
-            has(camera, Optional.of(k.it().rig().cameraId()), "camera" + of);
-            has(lens, Optional.of(k.it().rig().lensId()), "lens" + of);
-            has(converter, k.it().rig().converterId(), "converter" + of);
-        });
-        b.rigs().forEach(k -> {
-            String of = " of the rig “" + k.it().name() + "”";
-            has(camera, Optional.of(k.it().cameraId()), "camera" + of);
-            has(lens, Optional.of(k.it().lensId()), "lens" + of);
-            has(converter, k.it().converterId(), "converter" + of);
-            has(accessory, k.it().filterId(), "filter" + of);
-            has(accessory, k.it().supportId(), "tripod or mount" + of);
-            has(accessory, k.it().cardId(), "card" + of);
-            has(accessory, k.it().batteryId(), "battery" + of);
-        });
-        b.furtherRigs().forEach(f -> {
-            has(shoot, Optional.of(f.shootId()), "shoot of a further rig");
-            has(camera, Optional.of(f.rig().cameraId()), "camera of a further rig");
-            has(lens, Optional.of(f.rig().lensId()), "lens of a further rig");
-            has(converter, f.rig().converterId(), "converter of a further rig");
-        });
-        SettingTexts.check(b.settings());
-        b.packing().forEach(p -> has(shoot, Optional.of(p.shootId()), "shoot of a packing list"));
-        b.nights().forEach(n -> has(shoot, Optional.of(n.shootId()), "shoot of a night's notes"));
-        b.clocks().forEach(c -> has(camera, Optional.of(c.cameraId()), "camera of a clock"));
-    }
-
-    private static Set<Long> ids(List<? extends Kept<?>> kept) {
-        Set<Long> ids = new HashSet<>();
-        kept.forEach(k -> ids.add(k.id()));
-        return ids;
-    }
-
-    private static void has(Set<Long> ids, Optional<Long> id, String what) {
-        if (id.filter(i -> !ids.contains(i)).isPresent()) {
-            throw new IllegalArgumentException(
-                    what + " has the number " + id.get() + ", which the backup does not hold");
         }
     }
 }

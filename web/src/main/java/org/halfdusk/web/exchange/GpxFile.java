@@ -34,18 +34,7 @@ public final class GpxFile {
                 .ifPresent(b -> gpx.metadata(Metadata.builder()
                         .bounds(Bounds.of(b.south(), b.west(), b.north(), b.east()))
                         .build()));
-        for (MapFile.Waypoint w : file.waypoints()) {
-            WayPoint.Builder point = WayPoint.builder()
-                    .lat(w.latitudeDegrees())
-                    .lon(w.longitudeDegrees())
-                    .name(w.name())
-                    .desc(w.notes());
-            w.elevationMetres().ifPresent(point::ele);
-            if (!w.more().isEmpty()) {
-                point.extensions(extensions(w.more()));
-            }
-            gpx.addWayPoint(point.build());
-        }
+        file.waypoints().forEach(w -> gpx.addWayPoint(point(w)));
         for (MapFile.Shape s : file.shapes()) {
             gpx.addRoute(route -> {
                 route.name(s.name());
@@ -70,6 +59,19 @@ public final class GpxFile {
             throw new UncheckedIOException(e);
         }
         return out.toByteArray();
+    }
+
+    private static WayPoint point(MapFile.Waypoint w) {
+        WayPoint.Builder point = WayPoint.builder()
+                .lat(w.latitudeDegrees())
+                .lon(w.longitudeDegrees())
+                .name(w.name())
+                .desc(w.notes());
+        w.elevationMetres().ifPresent(point::ele);
+        if (!w.more().isEmpty()) {
+            point.extensions(extensions(w.more()));
+        }
+        return point.build();
     }
 
     private static WayPoint point(Track.Point p) {

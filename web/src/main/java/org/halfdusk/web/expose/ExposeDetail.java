@@ -110,6 +110,28 @@ record ExposeDetail(
         return FrameTrails.of(plan.framing(), plan.rig(), pole(plan), mount, polarErrorArcmin, periodic);
     }
 
+    /** What the lens does to a picture's corners and to a star, by its figures and by its frames. */
+    private static List<Line> lens(Rig rig) {
+        List<Line> lines = new ArrayList<>();
+        double corner = Math.toRadians(rig.cornerDegrees());
+        lines.add(new Line(
+                "Corner darker by geometry alone",
+                Words.stops(Vignetting.stops(corner, rig.lens().imaging()))
+                        + rig.measured()
+                                .fall()
+                                .map(m -> ", this lens " + Words.signedStops(m.value()) + " more by "
+                                        + Words.count(m.frames(), "frame") + " of yours")
+                                .orElse(", real lenses differ")));
+        double pitch = rig.camera().sensor().pixelPitchMicrometres();
+        rig.measured()
+                .starMicrons()
+                .ifPresent(m -> lines.add(new Line(
+                        "A star in the middle",
+                        Words.tenths(m.value() / pitch) + " px wide by " + Words.count(m.frames(), "frame")
+                                + " of yours")));
+        return lines;
+    }
+
     private static List<Line> light(Plan plan, SkyLight.At at, Air air) {
         Rig rig = plan.rig();
         Setting s = plan.setting();
@@ -122,7 +144,6 @@ record ExposeDetail(
         double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), Noise.USUAL_STACK);
         double trail = plan.trails().middlePx(s.shutter().realSeconds());
         double clips = PointLight.clippingMagnitude(rig.focalMm(), s.fNumber(), pitch, sky.seconds(), s.iso(), trail);
-        double corner = Math.toRadians(rig.cornerDegrees());
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(
                 "Sky towards the frame now",
@@ -132,20 +153,7 @@ record ExposeDetail(
                         + " across the camera's own picture"
                         + (rig.measured().camera().isPresent() ? "" : "; frames of yours on Review calibrate it")));
         lines.add(new Line("Stars whose cores clip", "brighter than " + Words.tenths(clips) + " mag"));
-        lines.add(new Line(
-                "Corner darker by geometry alone",
-                Words.stops(Vignetting.stops(corner, rig.lens().imaging()))
-                        + rig.measured()
-                                .fall()
-                                .map(m -> ", this lens " + Words.signedStops(m.value()) + " more by "
-                                        + Words.count(m.frames(), "frame") + " of yours")
-                                .orElse(", real lenses differ")));
-        rig.measured()
-                .starMicrons()
-                .ifPresent(m -> lines.add(new Line(
-                        "A star in the middle",
-                        Words.tenths(m.value() / pitch) + " px wide by " + Words.count(m.frames(), "frame")
-                                + " of yours")));
+        lines.addAll(lens(rig));
         if (!rig.camera().film()) {
             lines.add(new Line(
                     "Signal to noise of a patch three stops under the sky",
@@ -187,6 +195,17 @@ record ExposeDetail(
             rows.add(Table.Row.of(n.same(s.fNumber()), cells.toArray(String[]::new)));
         }
         boolean time = plan.timeBrightens();
+        return Table.of(
+                "The same light by other means",
+                time
+                        ? "Each row: what ISO keeps " + s.shutter().label() + ", or what time keeps ISO " + s.iso()
+                                + ". Smaller apertures bring depth, shorter times stop motion."
+                        : "Each row draws sparks as bright: only aperture and ISO do that, time draws more of their way.",
+                rows,
+                heads(s, time, trails).toArray(String[]::new));
+    }
+
+    private static List<String> heads(Setting s, boolean time, boolean trails) {
         List<String> heads = new ArrayList<>(
                 List.of("aperture", time ? "ISO for " + s.shutter().label() + "#" : "ISO then#"));
         if (time) {
@@ -196,14 +215,7 @@ record ExposeDetail(
             heads.add("trail then#");
         }
         heads.add("sharp from#");
-        return Table.of(
-                "The same light by other means",
-                time
-                        ? "Each row: what ISO keeps " + s.shutter().label() + ", or what time keeps ISO " + s.iso()
-                                + ". Smaller apertures bring depth, shorter times stop motion."
-                        : "Each row draws sparks as bright: only aperture and ISO do that, time draws more of their way.",
-                rows,
-                heads.toArray(String[]::new));
+        return heads;
     }
 
     private static String off(double stops) {

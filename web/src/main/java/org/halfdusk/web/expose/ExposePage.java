@@ -119,6 +119,70 @@ record ExposePage(
         Setting setting = open.now().setting();
         ExposeStep step = open.subject().expose(open.now(), theme);
         Lens lens = rig.lens();
+        return new ExposePage(
+                step,
+                Answer.of(open),
+                RulerPicture.of(open.now(), errors),
+                refused(errors) && errors.text("part").isEmpty(),
+                WishForm.of(shoot, errors),
+                WishForm.of(ShootField.OF_METER, shoot, errors),
+                WishForm.of(ShootField.OF_OWN_LIGHT, shoot, errors),
+                open.rig(),
+                standing(rigs, kept),
+                cameras(kits, kept),
+                lenses(kits, kept),
+                converters(kits, kept),
+                shutters(rig, wishes),
+                apertures(rig, wishes, setting, step.widest()),
+                isos(rig, wishes, setting),
+                schools(wishes),
+                errors.of("FOCAL").isEmpty() ? Words.plain(rig.lensFocalMm()) : errors.text("FOCAL"),
+                !lens.zoom(),
+                reach(lens),
+                errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
+                tolerances(kept.choices()),
+                kept.choices().tolerance().isEmpty(),
+                print(kept, errors),
+                mounts(kept.choices()),
+                kept.choices().limits().mount().turns(),
+                typed(kept, RigChoices.POLAR, errors),
+                persons(kept.choices()),
+                typed(kept, RigChoices.FILTER, errors),
+                brackets(kept.choices()),
+                ExposeDetail.of(open, theme),
+                LensesPart.of(open.now(), open.shoot().it().rig().lensId(), kits.lenses()),
+                ShootField.common().stream().collect(Collectors.toMap(Field::name, f -> errors.of(f.name()))));
+    }
+
+    private static boolean refused(FormErrors errors) {
+        return ShootField.common().stream().anyMatch(f -> !errors.of(f.name()).isEmpty());
+    }
+
+    private static String reach(Lens lens) {
+        return lens.zoom() ? Words.plain(lens.shortestMm()) + "–" + Words.plain(lens.longestMm()) + " mm" : "fixed";
+    }
+
+    private static List<Choice> standing(Rigs rigs, Shoot.ShootRig kept) {
+        return rigs.rigs().stream()
+                .map(r -> new Choice(Long.toString(r.id()), r.it().name(), standing(r.it(), kept)))
+                .toList();
+    }
+
+    private static List<Choice> cameras(Kits kits, Shoot.ShootRig kept) {
+        return ShootEditing.choices(
+                kits.cameras(), kits.camera(kept.cameraId()), c -> c.name(), Long.toString(kept.cameraId()));
+    }
+
+    private static List<Choice> lenses(Kits kits, Shoot.ShootRig kept) {
+        return ShootEditing.choices(
+                kits.lenses(), kits.lens(kept.lensId()), l -> l.name(), Long.toString(kept.lensId()));
+    }
+
+    private static List<Choice> persons(RigChoices kept) {
+        return choices(RigChoices.PERSON.text(kept), "", "none", "STANDS", "stands still, 3 s at most");
+    }
+
+    private static List<Choice> converters(Kits kits, Shoot.ShootRig kept) {
         List<Choice> converters = new ArrayList<>();
         converters.add(new Choice("", "none", kept.converterId().isEmpty()));
         converters.addAll(ShootEditing.choices(
@@ -126,80 +190,52 @@ record ExposePage(
                 kept.converterId().flatMap(kits::converter),
                 c -> c.name(),
                 kept.converterId().map(String::valueOf).orElse("")));
-        return new ExposePage(
-                step,
-                Answer.of(open),
-                RulerPicture.of(open.now(), errors),
-                ShootField.common().stream().anyMatch(f -> !errors.of(f.name()).isEmpty())
-                        && errors.text("part").isEmpty(),
-                WishForm.of(shoot, errors),
-                WishForm.of(ShootField.OF_METER, shoot, errors),
-                WishForm.of(ShootField.OF_OWN_LIGHT, shoot, errors),
-                open.rig(),
-                rigs.rigs().stream()
-                        .map(r -> new Choice(Long.toString(r.id()), r.it().name(), standing(r.it(), kept)))
-                        .toList(),
-                ShootEditing.choices(
-                        kits.cameras(), kits.camera(kept.cameraId()), c -> c.name(), Long.toString(kept.cameraId())),
-                ShootEditing.choices(
-                        kits.lenses(), kits.lens(kept.lensId()), l -> l.name(), Long.toString(kept.lensId())),
-                converters,
-                shutters(rig, wishes),
-                apertures(rig, wishes, setting, step.widest()),
-                isos(rig, wishes, setting),
-                List.of(
-                        new Choice(
-                                "PROTECT_COLOURS",
-                                "protect colours, 0.14",
-                                wishes.isoSchool() == IsoSchool.PROTECT_COLOURS),
-                        new Choice(
-                                "LIFT_AT_CAMERA",
-                                "lift at the camera, 0.25",
-                                wishes.isoSchool() == IsoSchool.LIFT_AT_CAMERA)),
-                errors.of("FOCAL").isEmpty() ? Words.plain(rig.lensFocalMm()) : errors.text("FOCAL"),
-                !lens.zoom(),
-                lens.zoom() ? Words.plain(lens.shortestMm()) + "–" + Words.plain(lens.longestMm()) + " mm" : "fixed",
-                errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
-                tolerances(kept.choices()),
-                kept.choices().tolerance().isEmpty(),
-                print(kept, errors),
-                choices(
-                        RigChoices.MOUNT.text(kept.choices()),
-                        "",
-                        "not, on a tripod",
-                        "SIDEREAL",
-                        "with the stars",
-                        "LUNAR",
-                        "with the moon",
-                        "SOLAR",
-                        "with the sun",
-                        "HALF",
-                        "at half the stars' rate"),
-                kept.choices().limits().mount().turns(),
-                typed(kept, RigChoices.POLAR, errors),
-                choices(RigChoices.PERSON.text(kept.choices()), "", "none", "STANDS", "stands still, 3 s at most"),
-                typed(kept, RigChoices.FILTER, errors),
-                choices(
-                        RigChoices.BRACKET.text(kept.choices()),
-                        "",
-                        "none",
-                        "3 3",
-                        "3, a stop apart",
-                        "5 3",
-                        "5, a stop apart",
-                        "7 3",
-                        "7, a stop apart",
-                        "5 2",
-                        "5, two thirds apart",
-                        "3 1",
-                        "3, a third apart",
-                        "7 1",
-                        "7, a third apart",
-                        "5 6",
-                        "5, two stops apart"),
-                ExposeDetail.of(open, theme),
-                LensesPart.of(open.now(), open.shoot().it().rig().lensId(), kits.lenses()),
-                ShootField.common().stream().collect(Collectors.toMap(Field::name, f -> errors.of(f.name()))));
+        return converters;
+    }
+
+    private static List<Choice> schools(Wishes wishes) {
+        return choices(
+                wishes.isoSchool().name(),
+                IsoSchool.PROTECT_COLOURS.name(),
+                "protect colours, 0.14",
+                IsoSchool.LIFT_AT_CAMERA.name(),
+                "lift at the camera, 0.25");
+    }
+
+    private static List<Choice> mounts(RigChoices kept) {
+        return choices(
+                RigChoices.MOUNT.text(kept),
+                "",
+                "not, on a tripod",
+                "SIDEREAL",
+                "with the stars",
+                "LUNAR",
+                "with the moon",
+                "SOLAR",
+                "with the sun",
+                "HALF",
+                "at half the stars' rate");
+    }
+
+    private static List<Choice> brackets(RigChoices kept) {
+        return choices(
+                RigChoices.BRACKET.text(kept),
+                "",
+                "none",
+                "3 3",
+                "3, a stop apart",
+                "5 3",
+                "5, a stop apart",
+                "7 3",
+                "7, a stop apart",
+                "5 2",
+                "5, two thirds apart",
+                "3 1",
+                "3, a third apart",
+                "7 1",
+                "7, a third apart",
+                "5 6",
+                "5, two stops apart");
     }
 
     private static String typed(Shoot.ShootRig kept, Field<RigChoices, ?> field, FormErrors errors) {

@@ -14,6 +14,16 @@ import org.halfdusk.web.layout.Words;
 record TrailMapPicture(String viewBox, String cells, String words) {
     private static final double CELL = 30;
 
+    private static String cell(int across, int down, String colour) {
+        return "<rect width=\"29\" height=\"29\" x=\"" + Numbers.tenths(across * CELL) + "\" y=\""
+                + Numbers.tenths(down * CELL) + "\" fill=\"" + colour + "\"/>";
+    }
+
+    private static String label(int across, int down, String text) {
+        return "<text class=\"svg-label\" text-anchor=\"middle\" x=\"" + Numbers.tenths((across + 0.5) * CELL)
+                + "\" y=\"" + Numbers.tenths((down + 0.65) * CELL) + "\">" + text + "</text>";
+    }
+
     /** @param upright whether the sensor's long side stands */
     static TrailMapPicture of(TrailMap map, boolean upright, double budgetPx, Theme theme) {
         int rows = map.px().length;
@@ -25,25 +35,13 @@ record TrailMapPicture(String viewBox, String cells, String words) {
                 // Turned a quarter to the left, as the camera is.
                 int across = upright ? row : column;
                 int down = upright ? columns - 1 - column : row;
-                double share = Math.min(1, px / (3 * budgetPx));
                 boolean corner = (row == 0 || row == rows - 1) && (column == 0 || column == columns - 1);
                 boolean middle = row == rows / 2 && column == columns / 2;
                 boolean worst = row == map.worstRow() && column == map.worstColumn();
-                cells.append("<rect width=\"29\" height=\"29\" x=\"")
-                        .append(Numbers.tenths(across * CELL))
-                        .append("\" y=\"")
-                        .append(Numbers.tenths(down * CELL))
-                        .append("\" fill=\"")
-                        .append(theme.colour(SkyColours.mix("#1f3a3a", "#e4695f", share)))
-                        .append("\"/>");
+                double share = Math.min(1, px / (3 * budgetPx));
+                cells.append(cell(across, down, theme.colour(SkyColours.mix("#1f3a3a", "#e4695f", share))));
                 if (corner || middle || worst) {
-                    cells.append("<text class=\"svg-label\" text-anchor=\"middle\" x=\"")
-                            .append(Numbers.tenths((across + 0.5) * CELL))
-                            .append("\" y=\"")
-                            .append(Numbers.tenths((down + 0.65) * CELL))
-                            .append("\">")
-                            .append(Words.tenths(px))
-                            .append("</text>");
+                    cells.append(label(across, down, Words.tenths(px)));
                 }
             }
         }

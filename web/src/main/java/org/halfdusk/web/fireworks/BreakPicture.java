@@ -25,8 +25,20 @@ import org.halfdusk.web.subject.Recorded;
  * One break with the shutter open for several times; and one shell by eye and by ear.
  *
  * @param headroom how far under white strokes are
+ * @param ways level and upright beside each other
+ * @param way which of them shows more, and why
  */
-public record BreakPicture(String heading, List<Panel> panels, String headroom, Ear ear) {
+public record BreakPicture(String heading, List<Panel> panels, String headroom, List<Way> ways, String way, Ear ear) {
+    /**
+     * The planned time with the camera level or upright.
+     *
+     * @param name which, and the focal length that holds the show so
+     * @param note what of the frame the largest burst fills
+     * @param chosen the way it is planned
+     * @param query of its picture, after the address of the shoot's practice
+     */
+    public record Way(String name, String note, boolean chosen, String query, String words) {}
+
     /**
      * A frame of one time.
      *
@@ -82,7 +94,43 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
                         .map(t -> headroom(t.frame()))
                         .findFirst()
                         .orElse(""),
+                Stream.of(false, true).map(u -> way(plan, open, u)).toList(),
+                better(plan.ways()),
                 ear(plan));
+    }
+
+    private static Way way(FireworksPlan plan, double open, boolean upright) {
+        FireworksPlan.Turned turned = plan.turned(upright);
+        Shutter shutter = new Shutter(open, open + plan.setting().shutter().realSeconds());
+        String name =
+                (upright ? "Upright, " : "Level, ") + Words.plain(turned.rig().focalMm()) + " mm";
+        String note = turned.filled() > 1
+                ? "cut off: the frame holds " + Words.percent(1 / turned.filled()) + " of the show’s height"
+                : "bursts reach " + Words.percent(turned.filled()) + " up; " + beside(turned.beside());
+        return new Way(
+                name,
+                note,
+                upright == plan.framing().upright(),
+                query(shutter, "360") + "&turned=" + (upright ? "UPRIGHT" : "LEVEL"),
+                name + ": " + note + ".");
+    }
+
+    private static String beside(double bursts) {
+        return bursts < 1
+                ? "the widest is cut off at its sides"
+                : Words.tenths(bursts) + " of the widest beside each other";
+    }
+
+    private static String better(FireworksPlan.Ways ways) {
+        if (ways.oneHolds()) {
+            return "Only " + (ways.upright().filled() > 1 ? "level" : "upright") + " the whole show is in the frame.";
+        }
+        if (ways.alike()) {
+            return "Both draw a burst about as large: level leaves room for shells beside each other, upright for what lies below.";
+        }
+        double more = ways.larger();
+        return (more > 1 ? "Upright" : "Level") + " draws bursts " + Words.tenths(Math.max(more, 1 / more))
+                + " times as large.";
     }
 
     /** A frame of one of the times. */

@@ -127,29 +127,12 @@ final class FrameWords {
 
     private static Table inFrame(ShootDesk.Open open) {
         Plan plan = open.plan();
-        Sky sky = plan.night().sky();
         List<Table.Row> rows = new ArrayList<>();
         rows.add(row(
                 "Frame centre",
                 plan.framing().azimuth().degrees(),
                 Words.degrees(plan.framing().altitude().degrees())));
-        Projection frame = Projection.of(plan.framing(), plan.rig());
-        Projection.Point reach = frame.reach(plan.rig().camera().sensor());
-        Set<Body> told = new LinkedHashSet<>(List.of(Body.GALACTIC_CENTRE, Body.MOON, Body.SUN));
-        plan.night().followed().ifPresent(told::add);
-        for (Body body : told) {
-            HorizontalPosition p = sky.at(body, open.at()).apparent();
-            // What is wanted is told wherever it stands; the others only where they are in the picture.
-            boolean inside = inside(frame, reach, p);
-            boolean wanted = plan.night().followed().filter(f -> f == body).isPresent();
-            if (p.altitude().degrees() > 0 && (inside || wanted)) {
-                String name = body == Body.GALACTIC_CENTRE ? "Galactic centre" : BodyWords.head(body);
-                rows.add(row(
-                        inside ? name : name + ", outside it",
-                        p.azimuth().degrees(),
-                        Words.degrees(p.altitude().degrees())));
-            }
-        }
+        rows.addAll(bodies(open));
         for (ForegroundObject o : plan.place().objects()) {
             rows.add(row(
                     o.name() + " (" + Words.distance(o.heightMetres()) + " at " + Words.distance(o.distanceMetres())
@@ -162,6 +145,43 @@ final class FrameWords {
                 rows.add(row("Glow of " + d.name(), d.azimuthDegrees(), "to " + Words.wholeDegrees(d.heightDegrees())));
             }
         }
+        rows.addAll(planetsAndPole(open));
+        double compass = plan.place()
+                .compass(plan.framing().azimuth().degrees(), plan.night().bestMoment());
+        String note = "Azimuths are true; a compass shows " + Words.azimuth(compass)
+                + " for the frame's centre, some degrees off near iron.";
+        return Table.of("In this frame", note, rows, "what", "azimuth#", "altitude#");
+    }
+
+    /** What is wanted is told wherever it stands; core, moon and sun only where they are in the picture. */
+    private static List<Table.Row> bodies(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        Projection frame = Projection.of(plan.framing(), plan.rig());
+        Projection.Point reach = frame.reach(plan.rig().camera().sensor());
+        Set<Body> told = new LinkedHashSet<>(List.of(Body.GALACTIC_CENTRE, Body.MOON, Body.SUN));
+        plan.night().followed().ifPresent(told::add);
+        List<Table.Row> rows = new ArrayList<>();
+        for (Body body : told) {
+            HorizontalPosition p = plan.night().sky().at(body, open.at()).apparent();
+            boolean inside = inside(frame, reach, p);
+            boolean wanted = plan.night().followed().filter(f -> f == body).isPresent();
+            if (p.altitude().degrees() > 0 && (inside || wanted)) {
+                String name = body == Body.GALACTIC_CENTRE ? "Galactic centre" : BodyWords.head(body);
+                rows.add(row(
+                        inside ? name : name + ", outside it",
+                        p.azimuth().degrees(),
+                        Words.degrees(p.altitude().degrees())));
+            }
+        }
+        return rows;
+    }
+
+    private static List<Table.Row> planetsAndPole(ShootDesk.Open open) {
+        Plan plan = open.plan();
+        Sky sky = plan.night().sky();
+        Projection frame = Projection.of(plan.framing(), plan.rig());
+        Projection.Point reach = frame.reach(plan.rig().camera().sensor());
+        List<Table.Row> rows = new ArrayList<>();
         for (Sky.PlanetPosition p : sky.planets(open.at())) {
             if (inside(frame, reach, p.position()) && p.position().altitude().degrees() > 0 && p.bright()) {
                 rows.add(row(
@@ -177,11 +197,7 @@ final class FrameWords {
                     pole.azimuth().degrees(),
                     Words.degrees(pole.altitude().degrees())));
         }
-        double compass = plan.place()
-                .compass(plan.framing().azimuth().degrees(), plan.night().bestMoment());
-        String note = "Azimuths are true; a compass shows " + Words.azimuth(compass)
-                + " for the frame's centre, some degrees off near iron.";
-        return Table.of("In this frame", note, rows, "what", "azimuth#", "altitude#");
+        return rows;
     }
 
     private static boolean inside(Projection frame, Projection.Point reach, HorizontalPosition p) {

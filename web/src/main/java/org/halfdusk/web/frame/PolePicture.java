@@ -33,12 +33,8 @@ record PolePicture(
         List<String> lines = new ArrayList<>();
         List<Text> names = new ArrayList<>();
         for (PolePointers.Figure f : p.figures()) {
-            StringBuilder line = new StringBuilder();
-            for (PolePointers.Spot s : f.stars()) {
-                line.append(line.isEmpty() ? "M" : "L").append(x(s)).append(' ').append(y(s));
-                stars.add(new Dot(x(s), y(s), Numbers.tenths(Math.max(1.6, 4.6 - s.magnitude()))));
-            }
-            lines.add(line.toString());
+            f.stars().forEach(s -> stars.add(new Dot(x(s), y(s), Numbers.tenths(Math.max(1.6, 4.6 - s.magnitude())))));
+            lines.add(line(f.stars()));
             PolePointers.Spot first = f.stars().get(f.stars().size() / 2);
             if (!f.name().isEmpty() && Math.abs(first.x()) < REACH && Math.abs(first.y()) < REACH) {
                 names.add(new Text(
@@ -47,17 +43,13 @@ record PolePicture(
                         f.name()));
             }
         }
-        StringBuilder way = new StringBuilder();
-        for (PolePointers.Spot s : p.way()) {
-            way.append(way.isEmpty() ? "M" : "L").append(x(s)).append(' ').append(y(s));
-        }
         double under = Math.min(REACH, p.horizonBelow());
         return new PolePicture(
                 p.north(),
                 stars,
                 lines,
                 names,
-                way.toString(),
+                line(p.way()),
                 Numbers.tenths(SIZE / 2 * (1 + under / REACH)),
                 (p.north() ? "The Plough, Cassiopeia and Polaris" : "The Southern Cross and the Pointers")
                         + " about the pole, which stands " + Words.degrees(p.horizon()) + " over the "
@@ -67,6 +59,14 @@ record PolePicture(
                                 + "low, start from Cassiopeia on the other side."
                         : "Go on four and a half times the long arm of the Cross, from Gacrux by Acrux; where that meets the line "
                                 + "upright on the middle of the Pointers is the pole. No bright star marks it.");
+    }
+
+    private static String line(List<PolePointers.Spot> spots) {
+        StringBuilder line = new StringBuilder();
+        for (PolePointers.Spot s : spots) {
+            line.append(line.isEmpty() ? "M" : "L").append(x(s)).append(' ').append(y(s));
+        }
+        return line.toString();
     }
 
     private static String x(PolePointers.Spot s) {

@@ -79,13 +79,17 @@ class StandController {
         model.addAttribute("found", table(spots, place.zone()));
         Map<String, String> query = new HashMap<>(typed);
         query.put("stand", Long.toString(id));
-        UriComponentsBuilder rest = UriComponentsBuilder.newInstance();
-        query.forEach(rest::queryParam);
-        model.addAttribute("rest", "&" + rest.encode().build().getQuery());
+        model.addAttribute("rest", rest(query));
         model.addAttribute(
                 "sheet",
                 sheets.about(wish.foot().latitudeDegrees(), wish.foot().longitudeDegrees(), zoom(spots), query));
         return "frame/stand";
+    }
+
+    private static String rest(Map<String, String> query) {
+        UriComponentsBuilder rest = UriComponentsBuilder.newInstance();
+        query.forEach(rest::queryParam);
+        return "&" + rest.encode().build().getQuery();
     }
 
     /** The largest scale that shows half of the points. */

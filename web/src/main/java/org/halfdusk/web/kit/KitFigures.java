@@ -36,6 +36,16 @@ class KitFigures {
         this.kits = kits;
     }
 
+    private static String turning(Support s) {
+        return "turns "
+                + s.rates().stream()
+                        .sorted()
+                        .map(r -> r.name().toLowerCase(Locale.ROOT))
+                        .collect(Collectors.joining(", "))
+                + "; axis " + Words.plain(s.alignmentArcmin()) + " arcmin off drifts "
+                + Words.thousandths(s.driftArcsec()) + " arcsec a second at the most" + worm(s.periodic());
+    }
+
     /** One line for the list. */
     String line(Object it) {
         if (it instanceof Camera c) {
@@ -59,15 +69,7 @@ class KitFigures {
                     + Words.stops(f.stops());
         }
         if (it instanceof Support s) {
-            return s.tracks()
-                    ? "turns "
-                            + s.rates().stream()
-                                    .sorted()
-                                    .map(r -> r.name().toLowerCase(Locale.ROOT))
-                                    .collect(Collectors.joining(", "))
-                            + "; axis " + Words.plain(s.alignmentArcmin()) + " arcmin off drifts "
-                            + Words.thousandths(s.driftArcsec()) + " arcsec a second at the most" + worm(s.periodic())
-                    : "stands still";
+            return s.tracks() ? turning(s) : "stands still";
         }
         if (it instanceof Card c) {
             return c.count() + " × " + Words.plain(c.gigabytes()) + " GB, " + Words.plain(c.writeMegabytesPerSecond())

@@ -232,15 +232,19 @@ class KitForms {
             put(t, "minutes", b.minutes());
             put(t, "count", b.count());
         } else if (it instanceof StandingRig r) {
-            put(t, "camera", r.cameraId());
-            put(t, "lens", r.lensId());
-            put(t, "focal", r.focalMm());
-            r.converterId().ifPresent(v -> put(t, "converter", v));
-            r.filterId().ifPresent(v -> put(t, "filter", v));
-            r.supportId().ifPresent(v -> put(t, "support", v));
-            r.cardId().ifPresent(v -> put(t, "card", v));
-            r.batteryId().ifPresent(v -> put(t, "battery", v));
+            rig(r, t);
         }
+    }
+
+    private static void rig(StandingRig r, Map<String, String> t) {
+        put(t, "camera", r.cameraId());
+        put(t, "lens", r.lensId());
+        put(t, "focal", r.focalMm());
+        r.converterId().ifPresent(v -> put(t, "converter", v));
+        r.filterId().ifPresent(v -> put(t, "filter", v));
+        r.supportId().ifPresent(v -> put(t, "support", v));
+        r.cardId().ifPresent(v -> put(t, "card", v));
+        r.batteryId().ifPresent(v -> put(t, "battery", v));
     }
 
     private static void camera(Camera c, Map<String, String> t) {
@@ -301,39 +305,44 @@ class KitForms {
                 double factor = e.number("factor", "factor", 1.01, 4, "×");
                 yield checked(e, "factor", () -> new Converter(name, factor));
             }
-            case FILTERS -> {
-                double density = e.number("density", "density", 0, 8, "");
-                Filter.@Nullable Use use = e.check("use", () -> use(e));
-                yield use == null ? Optional.empty() : checked(e, "density", () -> new Filter(name, use, density));
-            }
-            case SUPPORTS -> {
-                double alignment = e.text("alignment").isEmpty()
-                        ? 0
-                        : e.number("alignment", "alignment of the axis", 0, 600, "arcmin");
-                double periodic =
-                        e.text("periodic").isEmpty() ? 0 : e.number("periodic", "periodic error", 0, 600, "arcsec");
-                double period = e.text("period").isEmpty()
-                        ? PeriodicError.USUAL_PERIOD_SECONDS
-                        : e.number("period", "period of the worm", 30, 3600, "s");
-                yield checked(
-                        e,
-                        "alignment",
-                        () -> new Support(name, rates(form), alignment, new PeriodicError(periodic, period)));
-            }
-            case CARDS -> {
-                double gigabytes = e.number("gigabytes", "card size", 1, 20_000, "GB");
-                double write = e.number("write", "write speed", 1, 20_000, "MB/s");
-                int count = e.whole("count", "number of cards", 1, 100, "");
-                yield checked(e, "gigabytes", () -> new Card(name, gigabytes, write, count));
-            }
-            case BATTERIES -> {
-                int frames = e.whole("frames", "battery", 1, 100_000, "frames");
-                int minutes = e.whole("minutes", "battery", 1, 10_000, "min");
-                int count = e.whole("count", "number of batteries", 1, 100, "");
-                yield checked(e, "frames", () -> new BatteryPack(name, frames, minutes, count));
-            }
+            case FILTERS -> filter(name, e);
+            case SUPPORTS -> support(name, form);
+            case CARDS -> card(name, e);
+            case BATTERIES -> battery(name, e);
         };
         return e.any() ? Optional.empty() : read;
+    }
+
+    private static Optional<Object> filter(String name, FormErrors e) {
+        double density = e.number("density", "density", 0, 8, "");
+        Filter.@Nullable Use use = e.check("use", () -> use(e));
+        return use == null ? Optional.empty() : checked(e, "density", () -> new Filter(name, use, density));
+    }
+
+    private static Optional<Object> support(String name, KitForm form) {
+        FormErrors e = form.errors();
+        double alignment =
+                e.text("alignment").isEmpty() ? 0 : e.number("alignment", "alignment of the axis", 0, 600, "arcmin");
+        double periodic = e.text("periodic").isEmpty() ? 0 : e.number("periodic", "periodic error", 0, 600, "arcsec");
+        double period = e.text("period").isEmpty()
+                ? PeriodicError.USUAL_PERIOD_SECONDS
+                : e.number("period", "period of the worm", 30, 3600, "s");
+        return checked(
+                e, "alignment", () -> new Support(name, rates(form), alignment, new PeriodicError(periodic, period)));
+    }
+
+    private static Optional<Object> card(String name, FormErrors e) {
+        double gigabytes = e.number("gigabytes", "card size", 1, 20_000, "GB");
+        double write = e.number("write", "write speed", 1, 20_000, "MB/s");
+        int count = e.whole("count", "number of cards", 1, 100, "");
+        return checked(e, "gigabytes", () -> new Card(name, gigabytes, write, count));
+    }
+
+    private static Optional<Object> battery(String name, FormErrors e) {
+        int frames = e.whole("frames", "battery", 1, 100_000, "frames");
+        int minutes = e.whole("minutes", "battery", 1, 10_000, "min");
+        int count = e.whole("count", "number of batteries", 1, 100, "");
+        return checked(e, "frames", () -> new BatteryPack(name, frames, minutes, count));
     }
 
     private static Optional<Object> checked(FormErrors e, String field, Supplier<Object> make) {
@@ -378,9 +387,7 @@ class KitForms {
         double heat = optional(e, "heat", "charge lost in the heat", 1, 5);
         double stabiliser = optional(e, "stabiliser", "stabiliser", 0, 10);
         IntervalTimer timer = timer(e);
-        OptionalDouble film = e.text("film").isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(e.number("film", "reciprocity exponent", 1, 2, ""));
+        OptionalDouble film = film(e);
         ReadNoise noise = constant(e, "readNoise", "noise of reading", ReadNoise.class, ReadNoise.STEADY);
         if (e.any() || timer == null || noise == null) {
             return null;
@@ -411,6 +418,12 @@ class KitForms {
                                 heat / 100,
                                 timer,
                                 noise));
+    }
+
+    private static OptionalDouble film(FormErrors e) {
+        return e.text("film").isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(e.number("film", "reciprocity exponent", 1, 2, ""));
     }
 
     /** What is left out is usual. */

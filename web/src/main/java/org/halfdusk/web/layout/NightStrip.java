@@ -182,12 +182,15 @@ public record NightStrip(
                         : "cloud, simulated",
                 large ? ticks(axis, zone, scale) : List.of(),
                 labels(extras, axis, scale, zone),
-                extras.playhead()
-                        .map(p -> new Playhead(
-                                scale.percent(p),
-                                Words.clock(p, zone),
-                                Duration.between(axis.start(), p).toMinutes())),
+                extras.playhead().map(p -> playhead(p, axis, scale, zone)),
                 words);
+    }
+
+    private static Playhead playhead(Instant p, Interval axis, Scale scale, ZoneId zone) {
+        return new Playhead(
+                scale.percent(p),
+                Words.clock(p, zone),
+                Duration.between(axis.start(), p).toMinutes());
     }
 
     private static double altitude(Sky sky, Night.Course c, Body body) {

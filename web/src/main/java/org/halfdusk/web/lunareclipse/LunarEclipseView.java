@@ -344,29 +344,19 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 "sharpest first");
     }
 
-    private static Because answer(LunarEclipsePlan plan, LunarEclipsePlan.Step s) {
-        LunarExposure e = s.exposure();
-        String label = ReasonWords.line(e.setting());
-        String guide = "Guide value " + Words.plain(e.q()) + " for " + phase(s.phase(), plan)
-                + (Words.told(e.airStops())
-                        ? ", " + Words.stops(e.airStops()) + " for the air at "
-                                + Words.wholeDegrees(s.moon().altitude().degrees())
-                        : "")
-                + ". ";
-        String spent = switch (e.spent()) {
+    /** What the light is taken from, and why. */
+    private static String spent(LunarExposure e, LunarEclipsePlan plan, LunarEclipsePlan.Step s) {
+        boolean ownIso = plan.wishes().pinnedIso().isPresent() && s.phase() == plan.own();
+        return switch (e.spent()) {
             case TIME ->
                 "The motion limit of " + Words.fraction(e.limitSeconds())
                         + " is not reached: "
-                        + (plan.wishes().pinnedIso().isPresent() && s.phase() == plan.own()
-                                ? "the ISO you fixed"
-                                : "lowest ISO")
+                        + (ownIso ? "the ISO you fixed" : "lowest ISO")
                         + ", sharpest aperture.";
             case APERTURE ->
                 "The motion limit of " + Words.fraction(e.limitSeconds())
                         + " is spent, so the aperture opens; ISO "
-                        + (plan.wishes().pinnedIso().isPresent() && s.phase() == plan.own()
-                                ? "is the one you fixed."
-                                : "stays lowest.");
+                        + (ownIso ? "is the one you fixed." : "stays lowest.");
             case ISO ->
                 "Time (" + Words.fraction(e.limitSeconds()) + ") and aperture are spent, so ISO makes up the rest.";
             case ALL ->
@@ -378,6 +368,18 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                                 ? "; it comes out " + Words.stops(e.stopsShort()) + " darker."
                                 : ".");
         };
+    }
+
+    private static Because answer(LunarEclipsePlan plan, LunarEclipsePlan.Step s) {
+        LunarExposure e = s.exposure();
+        String label = ReasonWords.line(e.setting());
+        String guide = "Guide value " + Words.plain(e.q()) + " for " + phase(s.phase(), plan)
+                + (Words.told(e.airStops())
+                        ? ", " + Words.stops(e.airStops()) + " for the air at "
+                                + Words.wholeDegrees(s.moon().altitude().degrees())
+                        : "")
+                + ". ";
+        String spent = spent(e, plan, s);
         String sky = !Words.told(e.skyStops())
                 ? ""
                 : " The sky behind it is " + Words.tenths(s.sky().magnitude()) + " mag/arcsec² bright and holds this "

@@ -16,6 +16,7 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.picture.Previews;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -66,10 +67,7 @@ class MapController {
                 new MapView(lat.orElse(usual.latitude()), lon.orElse(usual.longitude()), zoom.orElse(usual.zoom()));
         Optional<Directions> d = chosen.map(c -> directions(c.it(), query));
         List<MapOverlay.Laid> laid = sheets.laid(query);
-        DarkList.Found dark = darks.around(
-                chosen.map(c -> c.it().observer().latitudeDegrees()).orElse(view.latitude()),
-                chosen.map(c -> c.it().observer().longitudeDegrees()).orElse(view.longitude()),
-                query);
+        DarkList.Found dark = dark(chosen, view, query);
         if (dark.errors().any()) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
         }
@@ -80,25 +78,45 @@ class MapController {
         model.addAttribute("places", places.list());
         model.addAttribute("placeId", chosen.map(Kept::id).orElse(0L));
         model.addAttribute("carried", hidden(query));
-        model.addAttribute(
-                "page",
-                new MapPage(
-                        MapPage.heading(d),
-                        MapPage.from(chosen, d),
-                        d.map(x -> sheets.strip(x, frame.theme())),
-                        d.map(x -> x.at().toString()).orElse(""),
-                        d.map(MapPage::clock).orElse(""),
-                        d.map(Directions::hour).orElse(""),
-                        d.map(x -> x.date().toString()).orElse(""),
-                        MapSheets.said(laid),
-                        view.query() + query(carried),
-                        rest,
-                        GlowPicture.legend(frame.theme()),
-                        dark,
-                        MapSheets.tables(laid, d),
-                        sheets.attributions(),
-                        MapPage.Move.about(view, rest)));
+        String here = view.query() + query(carried);
+        model.addAttribute("page", page(chosen, d, laid, dark, view, here, rest, frame.theme()));
         return "map/map";
+    }
+
+    /** About the place that is chosen, else about the middle of the sheet. */
+    private DarkList.Found dark(Optional<Kept<Place>> chosen, MapView view, Map<String, String> query) {
+        return darks.around(
+                chosen.map(c -> c.it().observer().latitudeDegrees()).orElse(view.latitude()),
+                chosen.map(c -> c.it().observer().longitudeDegrees()).orElse(view.longitude()),
+                query);
+    }
+
+    /** @param here what the address says but the hour @param rest what it says beside the view */
+    private MapPage page(
+            Optional<Kept<Place>> chosen,
+            Optional<Directions> d,
+            List<MapOverlay.Laid> laid,
+            DarkList.Found dark,
+            MapView view,
+            String here,
+            String rest,
+            Theme theme) {
+        return new MapPage(
+                MapPage.heading(d),
+                MapPage.from(chosen, d),
+                d.map(x -> sheets.strip(x, theme)),
+                d.map(x -> x.at().toString()).orElse(""),
+                d.map(MapPage::clock).orElse(""),
+                d.map(Directions::hour).orElse(""),
+                d.map(x -> x.date().toString()).orElse(""),
+                MapSheets.said(laid),
+                here,
+                rest,
+                GlowPicture.legend(theme),
+                dark,
+                MapSheets.tables(laid, d),
+                sheets.attributions(),
+                MapPage.Move.about(view, rest));
     }
 
     /** What the form of place and night takes along unseen. */

@@ -52,12 +52,8 @@ public record CoreArc(
 
     public record Tick(String at, String text) {}
 
-    public static CoreArc of(MilkyWayPlan plan, Instant at) {
-        MilkyWayNight m = plan.night();
-        ZoneId zone = plan.place().zone();
-        Azimuth middle = m.best().position().azimuth();
-        Interval night = m.night().sunsetToSunrise();
-        Scale scale = Scale.around(m, middle, night);
+    /** Full hours along the way. */
+    private static List<Dot> hours(MilkyWayNight m, Interval night, Scale scale, ZoneId zone) {
         List<Dot> dots = new ArrayList<>();
         double saidX = Double.NEGATIVE_INFINITY;
         double saidY = 0;
@@ -78,6 +74,16 @@ public record CoreArc(
                         p, room ? Words.clock(t, zone) : "", t.atZone(zone).getHour() % 2 != 0));
             }
         }
+        return dots;
+    }
+
+    public static CoreArc of(MilkyWayPlan plan, Instant at) {
+        MilkyWayNight m = plan.night();
+        ZoneId zone = plan.place().zone();
+        Azimuth middle = m.best().position().azimuth();
+        Interval night = m.night().sunsetToSunrise();
+        Scale scale = Scale.around(m, middle, night);
+        List<Dot> dots = hours(m, night, scale, zone);
         HorizontalPosition now = m.night().sky().at(m.part(), at);
         List<String> usable = m.windows().stream().map(w -> scale.path(m, w)).toList();
         List<Shape> objects = plan.place().objects().stream()

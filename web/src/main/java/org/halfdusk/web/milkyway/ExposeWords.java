@@ -21,37 +21,46 @@ final class ExposeWords {
                 + Words.wholeDegrees(e.trails().fastestDeclinationDegrees()) + " from the equator,"
                 + (perPixel > 3600 ? " hardly at all. " : " by 1 px in " + Words.seconds(perPixel) + ". ");
         String budget = Words.plain(e.wishes().budgetPx()) + " px";
-        String reason;
+        return new Because("Why " + t.label(), t.label(), reason(e, moves, budget));
+    }
+
+    /** @param moves how fast stars cross pixels @param budget of pixels, in words */
+    private static String reason(ExposurePlan e, String moves, String budget) {
+        ShutterTime t = e.shutter();
         if (e.shutterReason() instanceof ShutterReason.RoundedDown r) {
-            reason = moves + "Your budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
+            return moves + "Your budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
                     + "; the camera's next shorter mark is " + t.label() + ReasonWords.real(t) + ".";
-        } else if (e.shutterReason() instanceof ShutterReason.LongestOfCamera r) {
-            reason = moves + "The budget of " + budget + " would allow " + Words.seconds(r.limitSeconds()) + ", but "
+        }
+        if (e.shutterReason() instanceof ShutterReason.LongestOfCamera r) {
+            return moves + "The budget of " + budget + " would allow " + Words.seconds(r.limitSeconds()) + ", but "
                     + t.label() + " is the camera's longest" + ReasonWords.real(t) + ".";
-        } else if (e.shutterReason() instanceof ShutterReason.ShortestOfCamera r) {
-            reason = moves + "The budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
+        }
+        if (e.shutterReason() instanceof ShutterReason.ShortestOfCamera r) {
+            return moves + "The budget of " + budget + " is used up after " + Words.seconds(r.limitSeconds())
                     + "; even the camera's shortest time is longer. Use a shorter lens or allow more pixels.";
-        } else if (e.shutterReason() instanceof ShutterReason.BrightSky r) {
-            reason = "The sky is so bright that even ISO " + e.iso() + ", the lowest, needs no longer"
+        }
+        if (e.shutterReason() instanceof ShutterReason.BrightSky r) {
+            return "The sky is so bright that even ISO " + e.iso() + ", the lowest, needs no longer"
                     + ReasonWords.real(t) + ". The stars would allow " + Words.seconds(r.limitSeconds()) + ".";
-        } else if (e.shutterReason() instanceof ShutterReason.PersonStands r) {
-            reason = "A person in the frame sways: 3 s is about all they hold. The stars alone would allow "
+        }
+        if (e.shutterReason() instanceof ShutterReason.PersonStands r) {
+            return "A person in the frame sways: 3 s is about all they hold. The stars alone would allow "
                     + Words.seconds(r.limitSeconds()) + ". Or take the person in a frame of its own.";
-        } else if (e.shutterReason() instanceof ShutterReason.Tracked r) {
-            reason = "The mount turns with the sky"
+        }
+        if (e.shutterReason() instanceof ShutterReason.Tracked r) {
+            return "The mount turns with the sky"
                     + (r.limitSeconds() >= School.LONGEST_SECONDS
                             ? ", so that the stars set no limit"
                             : "; the stars would allow " + Words.seconds(r.limitSeconds()))
                     + ". Four minutes is what one risks in a single frame; the ground blurs meanwhile and needs frames of its own.";
-        } else if (e.shutterReason() instanceof ShutterReason.FromLight r) {
-            reason = "You fixed aperture and ISO: this is what the sky needs with them" + ReasonWords.real(t)
-                    + ". The stars would allow " + Words.seconds(r.limitSeconds()) + ".";
-        } else {
-            ShutterReason.Pinned r = (ShutterReason.Pinned) e.shutterReason();
-            reason = "You fixed this time" + ReasonWords.real(t) + ". " + moves + "The budget of " + budget
-                    + " would give " + Words.seconds(r.limitSeconds()) + ".";
         }
-        return new Because("Why " + t.label(), t.label(), reason);
+        if (e.shutterReason() instanceof ShutterReason.FromLight r) {
+            return "You fixed aperture and ISO: this is what the sky needs with them" + ReasonWords.real(t)
+                    + ". The stars would allow " + Words.seconds(r.limitSeconds()) + ".";
+        }
+        ShutterReason.Pinned r = (ShutterReason.Pinned) e.shutterReason();
+        return "You fixed this time" + ReasonWords.real(t) + ". " + moves + "The budget of " + budget + " would give "
+                + Words.seconds(r.limitSeconds()) + ".";
     }
 
     static Because aperture(ExposurePlan e) {

@@ -18,7 +18,6 @@ import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.trailing.School;
@@ -162,10 +161,36 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
 
     private static List<Line> times(MilkyWayPlan plan) {
         MilkyWayNight m = plan.night();
-        Night night = m.night();
-        ZoneId zone = night.zone();
-        List<Line> lines = new ArrayList<>(ReasonWords.sunAndDark(night));
-        lines.addAll(ReasonWords.moon(night));
+        List<Line> lines = new ArrayList<>(ReasonWords.sunAndDark(m.night()));
+        lines.addAll(ReasonWords.moon(m.night()));
+        lines.addAll(stands(m));
+        lines.addAll(sky(m));
+        if (m.wish().arch()) {
+            lines.add(new Line("Band's top in this frame", topInFrame(plan.topInFrame())));
+        }
+        plan.place().skyline().gaps(Skyline.LEAST_GAP_DEGREES).stream()
+                .limit(MOST_GAPS)
+                .forEach(g -> lines.add(new Line(
+                        "Gap in the skyline",
+                        Words.azimuth(g.azimuthDegrees()) + ", " + Words.wholeDegrees(g.widthDegrees()) + " wide, "
+                                + Words.degrees(g.depthDegrees()) + " deep")));
+        SkyLight.Brightness aim =
+                m.light().at(m.bestMoment()).towards(plan.framing().direction());
+        lines.add(new Line("Town glow towards the frame", Words.percent(aim.townShare()) + " of the sky's light"));
+        lines.addAll(ReasonWords.settingUp(m, plan));
+        m.light().site().domes().stream()
+                .findFirst()
+                .ifPresent(d -> lines.add(new Line(
+                        "Brightest glow",
+                        d.name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
+                                + " km away (estimate)")));
+        return lines;
+    }
+
+    /** When it is up and where it stands at its best. */
+    private static List<Line> stands(MilkyWayNight m) {
+        ZoneId zone = m.zone();
+        List<Line> lines = new ArrayList<>();
         lines.add(new Line(
                 m.wish().arch()
                         ? "Band's top " + Words.plain(m.lowestDegrees()) + "° to "
@@ -182,42 +207,29 @@ class MilkyWayView implements SubjectView<MilkyWayNight, MilkyWayPlan> {
                 Words.clock(m.bestMoment(), zone) + ", "
                         + Words.degrees(m.best().position().altitude().degrees()) + " in "
                         + Words.azimuth(m.best().position().azimuth().degrees())));
-        lines.add(new Line(
-                "Sky within " + Words.plain(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES) + " mag of its darkest",
-                spans(m.nearlyDarkest(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES), zone)));
-        SkyLight.Brightness sky = m.skyAtBest();
-        lines.add(new Line(
-                "Sky behind " + BodyWords.name(m.part()) + " then",
-                Words.tenths(sky.magnitude()) + " mag/arcsec²"
-                        + (Words.told(sky.dark().over(sky.total()))
-                                ? ", " + Words.tenths(sky.dark().magnitude()) + " without moon and twilight"
-                                : "")));
-        SkyLight.Brightness aim =
-                m.light().at(m.bestMoment()).towards(plan.framing().direction());
-        if (m.wish().arch()) {
-            OptionalDouble top = plan.topInFrame();
-            lines.add(new Line(
-                    "Band's top in this frame",
-                    top.isPresent()
-                            ? Words.percent(top.getAsDouble()) + " up, a margin of "
-                                    + Words.percent(1 - top.getAsDouble()) + " of its height over it"
-                            : "outside: aim higher, turn the camera, or lay a panorama"));
-        }
-        plan.place().skyline().gaps(Skyline.LEAST_GAP_DEGREES).stream()
-                .limit(MOST_GAPS)
-                .forEach(g -> lines.add(new Line(
-                        "Gap in the skyline",
-                        Words.azimuth(g.azimuthDegrees()) + ", " + Words.wholeDegrees(g.widthDegrees()) + " wide, "
-                                + Words.degrees(g.depthDegrees()) + " deep")));
-        lines.add(new Line("Town glow towards the frame", Words.percent(aim.townShare()) + " of the sky's light"));
-        lines.addAll(ReasonWords.settingUp(m, plan));
-        m.light().site().domes().stream()
-                .findFirst()
-                .ifPresent(d -> lines.add(new Line(
-                        "Brightest glow",
-                        d.name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
-                                + " km away (estimate)")));
         return lines;
+    }
+
+    /** How long the sky is at its darkest, and how dark it is behind what is photographed. */
+    private static List<Line> sky(MilkyWayNight m) {
+        SkyLight.Brightness sky = m.skyAtBest();
+        return List.of(
+                new Line(
+                        "Sky within " + Words.plain(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES) + " mag of its darkest",
+                        spans(m.nearlyDarkest(MilkyWayNight.NEARLY_DARKEST_MAGNITUDES), m.zone())),
+                new Line(
+                        "Sky behind " + BodyWords.name(m.part()) + " then",
+                        Words.tenths(sky.magnitude()) + " mag/arcsec²"
+                                + (Words.told(sky.dark().over(sky.total()))
+                                        ? ", " + Words.tenths(sky.dark().magnitude()) + " without moon and twilight"
+                                        : "")));
+    }
+
+    private static String topInFrame(OptionalDouble top) {
+        return top.isPresent()
+                ? Words.percent(top.getAsDouble()) + " up, a margin of " + Words.percent(1 - top.getAsDouble())
+                        + " of its height over it"
+                : "outside: aim higher, turn the camera, or lay a panorama";
     }
 
     private static final int MOST_GAPS = 3;

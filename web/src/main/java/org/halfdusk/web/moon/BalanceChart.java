@@ -46,6 +46,19 @@ public record BalanceChart(
     /** The sensor as a box and the disc on it. */
     public record Disc(String width, String height, String x, String y, String radius, String words) {}
 
+    private static Tick tick(Instant t, Interval axis, ZoneId zone) {
+        return new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Words.clock(t, zone));
+    }
+
+    private static Span span(Interval w, Interval axis, ZoneId zone) {
+        return new Span(
+                Numbers.tenths(x(w.start(), axis)),
+                Numbers.tenths(x(w.end(), axis) - x(w.start(), axis)),
+                Words.clock(w.start(), zone),
+                Words.clock(w.end(), zone),
+                Numbers.tenths((x(w.start(), axis) + x(w.end(), axis)) / 2));
+    }
+
     static BalanceChart of(MoonPlan plan) {
         MoonNight n = plan.night();
         ZoneId zone = n.zone();
@@ -70,16 +83,10 @@ public record BalanceChart(
         List<Interval> alike = land ? n.windows() : alike(n, times);
         List<Span> together = alike.stream()
                 .flatMap(w -> w.intersect(axis).stream())
-                .map(w -> new Span(
-                        Numbers.tenths(x(w.start(), axis)),
-                        Numbers.tenths(x(w.end(), axis) - x(w.start(), axis)),
-                        Words.clock(w.start(), zone),
-                        Words.clock(w.end(), zone),
-                        Numbers.tenths((x(w.start(), axis) + x(w.end(), axis)) / 2)))
+                .map(w -> span(w, axis, zone))
                 .toList();
         List<Tick> ticks = List.of(axis.start(), middle, axis.end().minusSeconds(1)).stream()
-                .map(t ->
-                        new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Words.clock(t, zone)))
+                .map(t -> tick(t, axis, zone))
                 .toList();
         return new BalanceChart(
                 land,

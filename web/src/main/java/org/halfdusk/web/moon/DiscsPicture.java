@@ -87,6 +87,22 @@ public record DiscsPicture(BalanceChart balance, List<Panel> panels, List<Full> 
                 tonight(plan, year));
     }
 
+    /** Seas and rays. @param light of the disc beside what fills the picture's range */
+    private static List<Ellipse> spots(MoonFace face, double radius, double light, Theme theme) {
+        boolean ground = light * brightest(face) >= 1;
+        List<Ellipse> spots = new ArrayList<>();
+        for (MoonFace.Spot s : face.spots()) {
+            double value = light * s.tone();
+            spots.add(new Ellipse(
+                    "translate(" + Numbers.tenths(s.x() * radius) + " " + Numbers.tenths(-s.y() * radius) + ") rotate("
+                            + Numbers.tenths(-s.turnDegrees()) + ")",
+                    Numbers.tenths(s.along() * radius),
+                    Numbers.tenths(s.across() * radius),
+                    value >= 1 && !ground ? theme.colour("#e4695f") : grey(value, theme)));
+        }
+        return spots;
+    }
+
     private static Panel panel(MoonPlan plan, MoonFace face, double under, String time, boolean chosen, Theme theme) {
         double radius = plan.disc(plan.rig()).pixels() / 2;
         double light = Math.pow(2, -under);
@@ -102,21 +118,11 @@ public record DiscsPicture(BalanceChart balance, List<Panel> panels, List<Full> 
             y = radius * rays.map(MoonFace.Spot::y).orElse(face.limbY() * inwards);
         }
         DiscDrawing disc = DiscDrawing.of(0, 0, radius, 1, face.limbFromZenithDegrees());
-        List<Shape> lunes = new ArrayList<>();
-        for (MoonFace.Lune l : face.lunes()) {
-            lunes.add(new Shape(DiscDrawing.of(0, 0, radius, l.fraction(), 0).lit(), grey(light * l.tone(), theme)));
-        }
-        boolean ground = light * brightest(face) >= 1;
-        List<Ellipse> spots = new ArrayList<>();
-        for (MoonFace.Spot s : face.spots()) {
-            double value = light * s.tone();
-            spots.add(new Ellipse(
-                    "translate(" + Numbers.tenths(s.x() * radius) + " " + Numbers.tenths(-s.y() * radius) + ") rotate("
-                            + Numbers.tenths(-s.turnDegrees()) + ")",
-                    Numbers.tenths(s.along() * radius),
-                    Numbers.tenths(s.across() * radius),
-                    value >= 1 && !ground ? theme.colour("#e4695f") : grey(value, theme)));
-        }
+        List<Shape> lunes = face.lunes().stream()
+                .map(l ->
+                        new Shape(DiscDrawing.of(0, 0, radius, l.fraction(), 0).lit(), grey(light * l.tone(), theme)))
+                .toList();
+        List<Ellipse> spots = spots(face, radius, light, theme);
         String note = note(face, light);
         String sky = grey(sky(plan, under), theme);
         return new Panel(

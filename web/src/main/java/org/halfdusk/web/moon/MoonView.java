@@ -275,6 +275,23 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
         return "the moon stands " + Words.degrees(altitude) + " up";
     }
 
+    private static String limit(MoonShot s) {
+        return switch (s.limit()) {
+            case MOTION ->
+                "The moon crosses a pixel in " + Words.fraction(s.limits().motion()) + ", the limit here.";
+            case LONG_LENS ->
+                "A long lens wants 1/125 s or faster even on a tripod; a pixel would allow "
+                        + Words.fraction(s.limits().motion()) + ".";
+            case HAND ->
+                "In the hand 1/(focal length × crop) is the limit"
+                        + (s.rig().camera().stabiliserStops() > 0
+                                ? ", lengthened by the stabiliser's "
+                                        + Words.stops(s.rig().camera().stabiliserStops())
+                                : "")
+                        + ", " + Words.fraction(s.limits().hand()) + ".";
+        };
+    }
+
     private static Because time(MoonPlan plan) {
         MoonShot s = plan.shot();
         String label = s.shutter().label();
@@ -292,20 +309,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                         + (eclipse.phase() == EclipsedMoon.Phase.SHADOW
                                 ? ", two stops either way as eclipses differ. "
                                 : ". ");
-        String limit = switch (s.limit()) {
-            case MOTION ->
-                "The moon crosses a pixel in " + Words.fraction(s.limits().motion()) + ", the limit here.";
-            case LONG_LENS ->
-                "A long lens wants 1/125 s or faster even on a tripod; a pixel would allow "
-                        + Words.fraction(s.limits().motion()) + ".";
-            case HAND ->
-                "In the hand 1/(focal length × crop) is the limit"
-                        + (s.rig().camera().stabiliserStops() > 0
-                                ? ", lengthened by the stabiliser's "
-                                        + Words.stops(s.rig().camera().stabiliserStops())
-                                : "")
-                        + ", " + Words.fraction(s.limits().hand()) + ".";
-        };
+        String limit = limit(s);
         String over =
                 s.overLimit() ? " This time, which you fixed, moves it by " + Words.tenths(s.motionPx()) + " px." : "";
         String sky = !Words.told(s.skyStops())

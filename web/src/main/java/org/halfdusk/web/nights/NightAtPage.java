@@ -48,6 +48,19 @@ record NightAtPage(
 
     record Choice(String value, String name, boolean selected) {}
 
+    private static Column column(Kept<Place> place, SubjectNight n, NightWords words, boolean best, Theme theme) {
+        return new Column(
+                place.id(),
+                place.it().name(),
+                words.heading(),
+                words.sentence(),
+                NightStrip.small(n, n.axis(), theme, words.sentence()),
+                n.score().total(),
+                words.parts(),
+                lines(n, place.it()),
+                best);
+    }
+
     static NightAtPage of(
             LocalDate date,
             Subject subject,
@@ -66,18 +79,8 @@ record NightAtPage(
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < nights.size(); i++) {
             SubjectNight n = nights.get(i);
-            NightWords words = subjects.of(subject, n).words();
-            Place p = chosen.get(i).it();
-            columns.add(new Column(
-                    chosen.get(i).id(),
-                    p.name(),
-                    words.heading(),
-                    words.sentence(),
-                    NightStrip.small(n, n.axis(), theme, words.sentence()),
-                    n.score().total(),
-                    words.parts(),
-                    lines(n, p),
-                    nights.size() > 1 && n == finest && n.score().total() > 0));
+            boolean best = nights.size() > 1 && n == finest && n.score().total() > 0;
+            columns.add(column(chosen.get(i), n, subjects.of(subject, n).words(), best, theme));
         }
         StringBuilder query = new StringBuilder("subject=" + subject);
         chosen.forEach(p -> query.append("&place=").append(p.id()));

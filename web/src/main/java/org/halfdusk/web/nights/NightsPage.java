@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Subject;
@@ -67,9 +68,8 @@ record NightsPage(
             Carpets.Year year,
             NightsFilter filter,
             List<YearlyDate> dates) {
-        Carpet carpet = year.carpet();
         List<SubjectNight> nights =
-                carpet.columns().stream().map(Carpet.Column::night).toList();
+                year.carpet().columns().stream().map(Carpet.Column::night).toList();
         List<SubjectNight> passing =
                 nights.stream().filter(filter::holds).sorted(Planner.BEST_FIRST).toList();
         List<SubjectNight> best = best(passing);
@@ -77,16 +77,13 @@ record NightsPage(
                 filter.fewNights() ? passing.stream().limit(RANKED).toList() : apart(passing, RANKED);
         LocalDate start = nights.get(0).date();
         Place p = place.it();
-        boolean eclipse = !NightsAhead.everyNight(subject);
         return new NightsPage(
                 subject.name(),
                 subjects.choices(subject),
                 subjects.heads(subject),
                 place.id(),
                 p.name(),
-                Words.position(p.observer()) + ", "
-                        + Words.plain(p.skyBrightness().magnitude()) + " mag/arcsec² at its darkest, "
-                        + p.zone().getId(),
+                about(p),
                 all.stream().map(k -> new Choice(k.id(), k.it().name())).toList(),
                 filter.from().toString(),
                 filter.to().map(LocalDate::toString).orElse(""),
@@ -97,21 +94,32 @@ record NightsPage(
                 start.plusYears(1).toString(),
                 Words.longDate(start) + " to "
                         + Words.longDate(nights.get(nights.size() - 1).date()),
-                CarpetPicture.of(
-                        carpet,
-                        apart(passing, MARKED).stream().map(SubjectNight::date).toList(),
-                        Math.max(0, filter.from().toEpochDay() - start.toEpochDay()),
-                        year.forecast()),
-                eclipse,
-                best.stream()
-                        .map(n -> answer(n, subjects.of(subject, n).words()))
-                        .toList(),
+                picture(year, passing, filter),
+                !NightsAhead.everyNight(subject),
+                each(best, n -> answer(n, subjects.of(subject, n).words())),
                 best.isEmpty() ? noneOf(nights, filter, subject, subjects) : "",
-                ranked.stream()
-                        .map(n -> row(n, subjects.of(subject, n).words()))
-                        .toList(),
+                each(ranked, n -> row(n, subjects.of(subject, n).words())),
                 own(nights, dates, subject, subjects),
                 year.table());
+    }
+
+    private static <T> List<T> each(List<SubjectNight> nights, Function<SubjectNight, T> as) {
+        return nights.stream().map(as).toList();
+    }
+
+    private static String about(Place p) {
+        return Words.position(p.observer()) + ", "
+                + Words.plain(p.skyBrightness().magnitude()) + " mag/arcsec² at its darkest, "
+                + p.zone().getId();
+    }
+
+    private static CarpetPicture picture(Carpets.Year year, List<SubjectNight> passing, NightsFilter filter) {
+        LocalDate start = year.carpet().columns().get(0).night().date();
+        return CarpetPicture.of(
+                year.carpet(),
+                apart(passing, MARKED).stream().map(SubjectNight::date).toList(),
+                Math.max(0, filter.from().toEpochDay() - start.toEpochDay()),
+                year.forecast());
     }
 
     /** Nights that others have fixed, in order, whatever their score. */

@@ -15,7 +15,6 @@ import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InterruptedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Deque;
@@ -24,7 +23,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.concurrent.ConcurrentLinkedDeque;
-import java.util.concurrent.Semaphore;
 import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -54,8 +52,8 @@ public record PictureFile(Pixels pixels, Exif exif) {
     /** Decoding holds the file's own pixels and as much again of a row of them, at the most; so much of the memory may go to it. */
     private static final double OF_MEMORY = 0.62;
 
-    private static final Memory MEMORY =
-            new Memory((long) (OF_MEMORY * Runtime.getRuntime().maxMemory()));
+    private static final DecodingMemory MEMORY =
+            new DecodingMemory((long) (OF_MEMORY * Runtime.getRuntime().maxMemory()));
 
     /**
      * A picture's file looked into: its size as it is shown, and what it says, without its pixels.
@@ -278,38 +276,6 @@ public record PictureFile(Pixels pixels, Exif exif) {
                 && types.next().getBufferedImageType() == BufferedImage.TYPE_3BYTE_BGR;
     }
 
-    /** Room for pixels, shared by all that decode; whoever came first is served first. */
-    private static final class Memory {
-        private final Semaphore kilobytes;
-        private final long all;
-
-        Memory(long bytes) {
-            this.all = bytes;
-            this.kilobytes = new Semaphore(permits(bytes), true);
-        }
-
-        private static int permits(long bytes) {
-            return (int) Math.min(Integer.MAX_VALUE, bytes / 1000);
-        }
-
-        long all() {
-            return all;
-        }
-
-        void take(long bytes) throws IOException {
-            try {
-                kilobytes.acquire(permits(bytes));
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new InterruptedIOException("reading was stopped");
-            }
-        }
-
-        void giveBack(long bytes) {
-            kilobytes.release(permits(bytes));
-        }
-    }
-
     private static final int LEAST = 48;
 
     private static IIOReadWarningListener warnings(boolean[] cut) {
@@ -332,13 +298,13 @@ public record PictureFile(Pixels pixels, Exif exif) {
         DataBuffer data = image.getRaster().getDataBuffer();
         int w = image.getWidth();
         int h = image.getHeight();
-        Layout layout = new Layout(
+        StoredPixels.Layout layout = new StoredPixels.Layout(
                 w, h, m.getScanlineStride(), m.getPixelStride(), offsets[0], offsets[bands / 2], offsets[bands - 1]);
         if (data instanceof DataBufferByte b) {
-            return new Bytes(layout, b.getData());
+            return new StoredPixels.Bytes(layout, b.getData());
         }
         if (data instanceof DataBufferUShort s) {
-            return new Shorts(layout, s.getData());
+            return new StoredPixels.Shorts(layout, s.getData());
         }
         return converted(image, name);
     }
@@ -353,188 +319,8 @@ public record PictureFile(Pixels pixels, Exif exif) {
         return raster(rgb, name);
     }
 
-    /** Where a pixel's colours lie in memory. */
-    private record Layout(int width, int height, int row, int pixel, int red, int green, int blue) {}
-
-    private static final float[] EIGHT = Pixels.linearOf(1 << 8);
-    private static final float[] SIXTEEN = Pixels.linearOf(1 << 16);
-    private static final short[] EIGHT_IN_SIXTEEN = sixteen(EIGHT);
-    private static final short[] SIXTEEN_IN_SIXTEEN = sixteen(SIXTEEN);
-
-    private static short[] sixteen(float[] linear) {
-        short[] all = new short[linear.length];
-        for (int i = 0; i < all.length; i++) {
-            all[i] = Pixels.sixteen(linear[i]);
-        }
-        return all;
-    }
-
-    /** Pixels as they lie in memory. */
-    private abstract static class Stored implements Pixels {
-        private final Layout at;
-        private final float[] linear;
-        private final short[] sixteen;
-
-        /** @param linear light of each code @param sixteen the same in sixteen bits */
-        Stored(Layout at, float[] linear, short[] sixteen) {
-            this.at = at;
-            this.linear = linear;
-            this.sixteen = sixteen;
-        }
-
-        @Override
-        public void line(int y, short[] rgb) {
-            int i = y * at.row();
-            for (int k = 0; k < 3 * at.width(); k += 3, i += at.pixel()) {
-                rgb[k] = sixteen[code(i + at.red())];
-                rgb[k + 1] = sixteen[code(i + at.green())];
-                rgb[k + 2] = sixteen[code(i + at.blue())];
-            }
-        }
-
-        abstract int code(int i);
-
-        Layout layout() {
-            return at;
-        }
-
-        @Override
-        public int width() {
-            return at.width();
-        }
-
-        @Override
-        public int height() {
-            return at.height();
-        }
-
-        @Override
-        public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
-            int i = y * at.row() + x * at.pixel();
-            for (int k = 0; k < n; k++, i += at.pixel()) {
-                red[k] = linear[code(i + at.red())];
-                green[k] = linear[code(i + at.green())];
-                blue[k] = linear[code(i + at.blue())];
-            }
-        }
-    }
-
-    private static final class Bytes extends Stored {
-        private final byte[] data;
-
-        Bytes(Layout at, byte[] data) {
-            super(at, EIGHT, EIGHT_IN_SIXTEEN);
-            this.data = data;
-        }
-
-        @Override
-        int code(int i) {
-            return data[i] & 0xff;
-        }
-
-        /** Adds as it reads: a mean of many frames takes little longer so than to decode them. */
-        @Override
-        public void sum(int y, int[] sums, int to) {
-            Layout l = layout();
-            if (l.pixel() != 3 || l.red() != 0 || l.blue() != 2) {
-                super.sum(y, sums, to);
-                return;
-            }
-            int[] light = EIGHT_TO_SUM;
-            byte[] from = data;
-            int at = y * l.row();
-            for (int k = 0; k < 3 * l.width(); k++) {
-                sums[to + k] += light[from[at + k] & 0xff];
-            }
-        }
-
-        /** As the other does, without asking for each code: most frames are such. */
-        @Override
-        public void line(int y, short[] rgb) {
-            Layout l = layout();
-            if (l.pixel() != 3) {
-                super.line(y, rgb);
-                return;
-            }
-            short[] light = EIGHT_IN_SIXTEEN;
-            byte[] from = data;
-            int red = y * l.row() + l.red();
-            int green = y * l.row() + l.green();
-            int blue = y * l.row() + l.blue();
-            for (int k = 0; k < 3 * l.width(); k += 3) {
-                rgb[k] = light[from[red + k] & 0xff];
-                rgb[k + 1] = light[from[green + k] & 0xff];
-                rgb[k + 2] = light[from[blue + k] & 0xff];
-            }
-        }
-    }
-
-    private static int[] unsigned(short[] all) {
-        int[] wide = new int[all.length];
-        for (int i = 0; i < all.length; i++) {
-            wide[i] = all[i] & 0xffff;
-        }
-        return wide;
-    }
-
-    private static final int[] EIGHT_TO_SUM = unsigned(EIGHT_IN_SIXTEEN);
-
-    private static final class Shorts extends Stored {
-        private final short[] data;
-
-        Shorts(Layout at, short[] data) {
-            super(at, SIXTEEN, SIXTEEN_IN_SIXTEEN);
-            this.data = data;
-        }
-
-        @Override
-        int code(int i) {
-            return data[i] & 0xffff;
-        }
-    }
-
     /** As it is shown: orientations of Exif 2.32, 1 upright, 3 on its head, 6 and 8 lying; mirrored ones are even less often seen. */
     private static Pixels turned(Pixels stored, int orientation) {
-        return orientation <= 1 || orientation > 8 ? stored : new Turned(stored, orientation);
-    }
-
-    private record Turned(Pixels stored, int orientation) implements Pixels {
-        @Override
-        public int width() {
-            return orientation >= 5 ? stored.height() : stored.width();
-        }
-
-        @Override
-        public int height() {
-            return orientation >= 5 ? stored.width() : stored.height();
-        }
-
-        @Override
-        public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
-            float[] r = new float[1];
-            float[] g = new float[1];
-            float[] b = new float[1];
-            int w = stored.width() - 1;
-            int h = stored.height() - 1;
-            for (int k = 0; k < n; k++) {
-                int dx = x + k;
-                int sx = switch (orientation) {
-                    case 2, 3 -> w - dx;
-                    case 4 -> dx;
-                    case 5, 6 -> y;
-                    default -> w - y;
-                };
-                int sy = switch (orientation) {
-                    case 2 -> y;
-                    case 3, 4 -> h - y;
-                    case 5, 8 -> dx;
-                    default -> h - dx;
-                };
-                stored.row(sy, sx, 1, r, g, b);
-                red[k] = r[0];
-                green[k] = g[0];
-                blue[k] = b[0];
-            }
-        }
+        return orientation <= 1 || orientation > 8 ? stored : new TurnedPixels(stored, orientation);
     }
 }

@@ -177,7 +177,10 @@ class PracticeController {
         ShootDesk.Open open = open(id, rig);
         PracticeForm read = PracticeForm.read(form, usual(open));
         int cells = CELLS.whole(form.getOrDefault("cells", Integer.toString(PracticeDesk.JUDGED_CELLS)));
-        return png(PracticeDesk.png(practice.developed(open, read.exercise(), PracticeForm.shutter(form), cells)));
+        Shutter shutter = PracticeForm.shutter(form);
+        return png(PracticeDesk.png(PracticeForm.upright(form)
+                .map(u -> practice.turned(open, read.exercise(), shutter, u, cells))
+                .orElseGet(() -> practice.developed(open, read.exercise(), shutter, cells))));
     }
 
     private static ResponseEntity<byte[]> png(byte[] picture) {

@@ -67,6 +67,13 @@ class PracticeDesk {
                 display, shutter, Practice.take(plan(open), display.sheet().part(shutter.open())), cells);
     }
 
+    /** The same with the camera turned one way, zoomed as that asks for. */
+    Developed turned(ShootDesk.Open open, Exercise exercise, Shutter shutter, boolean upright, int cells) {
+        Display display = display(open, exercise);
+        return Development.of(
+                display, shutter, Practice.take(plan(open), display.sheet().part(shutter.open()), upright), cells);
+    }
+
     Judgement judged(ShootDesk.Open open, Exercise exercise, Shutter shutter) {
         Developed developed = developed(open, exercise, shutter, JUDGED_CELLS);
         return Judgement.of(display(open, exercise), shutter, developed.whiteShare());

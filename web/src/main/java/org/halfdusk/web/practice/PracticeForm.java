@@ -81,6 +81,18 @@ record PracticeForm(Exercise exercise, Sounding sound, Release release) {
         return new Shutter(MOMENT.read(form.getOrDefault("open", "")), MOMENT.read(form.getOrDefault("close", "")));
     }
 
+    /** How an address turns the camera; nothing where it leaves it as planned. */
+    static Optional<Boolean> upright(Map<String, String> form) {
+        return said(form, "turned", t -> Optional.of(TURNED.read(t) == Turned.UPRIGHT), Optional.empty());
+    }
+
+    private enum Turned {
+        LEVEL,
+        UPRIGHT
+    }
+
+    private static final Codec<Turned> TURNED = Codec.constant("turned", Turned.class);
+
     static double moment(String text) {
         return MOMENT.read(text);
     }

@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.halfdusk.light.TownLamps;
 import org.halfdusk.optics.Imaging;
 import org.halfdusk.optics.Projection;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
+import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.show.Cue;
 import org.halfdusk.show.CueSheet;
 import org.halfdusk.show.Display;
@@ -104,8 +106,18 @@ class PracticePages {
         String shells = Words.count(display.sheet().cues().size(), "shell");
         return (exercise.typed().isPresent() ? "as written, " : "show " + exercise.seed() + ", ") + shells + ", from "
                 + Words.metres(exercise.metres()) + ", heard "
-                + Words.seconds(plan.show().lagSeconds(exercise.metres())) + " late";
+                + Words.seconds(plan.show().lagSeconds(exercise.metres())) + " late" + behind(plan);
     }
+
+    /** Whose lamps stand behind it. */
+    private static String behind(FireworksPlan plan) {
+        List<String> towns =
+                Practice.towns(plan).stream().map(TownLamps::name).limit(NAMED).toList();
+        String lamps = towns.isEmpty() ? "" : "; behind it lamps of " + String.join(", ", towns);
+        return lamps + (Practice.windowsMadeUp(plan) ? "; windows made up, no town is known there" : "");
+    }
+
+    private static final int NAMED = 3;
 
     private static String together(String address, Set<Long> chosen) {
         StringBuilder to = new StringBuilder(address).append("/together.png?");

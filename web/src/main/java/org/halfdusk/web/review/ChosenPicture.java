@@ -162,15 +162,18 @@ final class ChosenPicture {
         }
     }
 
-    private static List<Line> facts(FrameFile file, FrameReading r, Taken t) {
-        List<Line> all = new ArrayList<>();
-        Shot s = file.shot();
+    private static String set(Shot s) {
         List<String> set = new ArrayList<>();
         s.seconds().ifPresent(v -> set.add(Words.fraction(v)));
         s.aperture().ifPresent(v -> set.add("f/" + Words.plain(v)));
         s.iso().ifPresent(v -> set.add("ISO " + v));
         s.focalMm().ifPresent(v -> set.add(Words.plain(v) + " mm"));
-        all.add(new Line("Set to", set.isEmpty() ? "the file does not say" : String.join(", ", set)));
+        return set.isEmpty() ? "the file does not say" : String.join(", ", set);
+    }
+
+    private static List<Line> facts(FrameFile file, FrameReading r, Taken t) {
+        List<Line> all = new ArrayList<>();
+        all.add(new Line("Set to", set(file.shot())));
         t.late()
                 .ifPresent(d -> all.add(new Line(
                         "Opened",

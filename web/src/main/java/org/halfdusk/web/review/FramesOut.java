@@ -147,10 +147,22 @@ class FramesOut {
         row.put("date", at.map(t -> t.toLocalDate().toString()).orElse(""));
         row.put("time", at.map(ZonedDateTime::toLocalDateTime).map(TIME::format).orElse(""));
         row.put("offset", at.map(t -> t.getOffset().toString()).orElse(""));
+        shot(row, f);
+        read(row, f);
+        row.put("choice", f.judgement().choice().name());
+        row.put("rating", f.judgement().stars());
+        row.put("note", f.judgement().note());
+        return row;
+    }
+
+    private static void shot(Map<String, Object> row, TakenFrame f) {
         put(row, "seconds", f.file().shot().seconds());
         put(row, "aperture", f.file().shot().aperture());
         f.file().shot().iso().ifPresent(v -> row.put("iso", v));
         put(row, "focalLength", f.file().shot().focalMm());
+    }
+
+    private static void read(Map<String, Object> row, TakenFrame f) {
         row.put("kind", f.reading().kind().name());
         row.put("stars", f.reading().stars());
         StarsMeasured.of(f.reading(), f.file().width(), f.file().height()).ifPresent(m -> {
@@ -176,10 +188,6 @@ class FramesOut {
             put(row, "solvedFocalLength", OptionalDouble.of(x.focalMm()));
             put(row, "sky", x.middle());
         });
-        row.put("choice", f.judgement().choice().name());
-        row.put("rating", f.judgement().stars());
-        row.put("note", f.judgement().note());
-        return row;
     }
 
     private static final double FINE = 1e5;

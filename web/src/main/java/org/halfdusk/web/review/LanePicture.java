@@ -53,46 +53,29 @@ record LanePicture(List<Bar> planned, List<Bar> taken, List<Tick> ticks, List<St
 
     /** @param chosen number of the frame that is looked at @param href where one is looked at */
     static LanePicture of(PlannedAndTaken both, ZoneId zone, Optional<Long> chosen, LongFunction<String> href) {
-        List<Instant[]> all = new ArrayList<>();
-        both.planned()
-                .forEach(s -> all.add(new Instant[] {s.frame().open(), s.frame().close()}));
-        both.taken().forEach(t -> t.opened().ifPresent(o -> all.add(new Instant[] {o, closed(t, o)})));
-        all.sort(Comparator.comparing(i -> i[0]));
-        List<Span> spans = spans(all);
+        List<Span> spans = spans(shown(both));
         List<Bar> planned = new ArrayList<>();
         List<Bar> taken = new ArrayList<>();
         List<Tick> notes = new ArrayList<>();
         for (Slot s : both.planned()) {
             Frame f = s.frame();
             String clock = Words.clockSeconds(f.open(), zone);
-            add(planned, spans, f.open(), f.close(), "planned", "", "planned " + clock + ", " + ReviewWords.slot(s));
+            String words = "planned " + clock + ", " + ReviewWords.slot(s);
+            add(planned, spans, f.open(), f.close(), "planned", "", words);
             if (s.taken().isEmpty()) {
-                add(
-                        taken,
-                        spans,
-                        f.open(),
-                        f.close(),
-                        "missing",
-                        "",
-                        ReviewWords.slot(s) + " missing, planned " + clock);
+                String missing = ReviewWords.slot(s) + " missing, planned " + clock;
+                add(taken, spans, f.open(), f.close(), "missing", "", missing);
             }
         }
         for (Taken t : both.taken()) {
             t.opened().ifPresent(o -> {
                 boolean here = chosen.filter(c -> c == t.frame().id()).isPresent();
-                String tone = here ? "chosen" : tone(both, t);
-                add(
-                        taken,
-                        spans,
-                        o,
-                        closed(t, o),
-                        tone,
-                        href.apply(t.frame().id()),
-                        ReviewWords.label(both, t) + ", " + Words.clockSeconds(o, zone));
+                String words = ReviewWords.label(both, t) + ", " + Words.clockSeconds(o, zone);
+                String to = href.apply(t.frame().id());
+                add(taken, spans, o, closed(t, o), here ? "chosen" : tone(both, t), to, words);
                 if (here) {
-                    span(spans, o)
-                            .ifPresent(s -> notes.add(new Tick(
-                                    Numbers.tenths(s.at(o)), ReviewWords.label(both, t) + " chosen", "chosen")));
+                    String note = ReviewWords.label(both, t) + " chosen";
+                    span(spans, o).ifPresent(s -> notes.add(new Tick(Numbers.tenths(s.at(o)), note, "chosen")));
                 }
             });
         }
@@ -105,6 +88,16 @@ record LanePicture(List<Bar> planned, List<Bar> taken, List<Tick> ticks, List<St
                         .map(s -> Numbers.tenths(s.x() - BREAK_PX / 2))
                         .toList(),
                 List.copyOf(notes));
+    }
+
+    /** When shutters were to be open and were, in order. */
+    private static List<Instant[]> shown(PlannedAndTaken both) {
+        List<Instant[]> all = new ArrayList<>();
+        both.planned()
+                .forEach(s -> all.add(new Instant[] {s.frame().open(), s.frame().close()}));
+        both.taken().forEach(t -> t.opened().ifPresent(o -> all.add(new Instant[] {o, closed(t, o)})));
+        all.sort(Comparator.comparing(i -> i[0]));
+        return all;
     }
 
     private static Instant closed(Taken t, Instant opened) {

@@ -277,6 +277,21 @@ class LogPages {
         return sorted.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(sorted.get(sorted.size() / 2));
     }
 
+    /** A night of the year. @param read frames of it @param lit share of the moon's disc */
+    private static LogPage.Cell cell(LocalDate d, List<Kept<Shoot>> here, int read, double lit) {
+        String titles = String.join(", ", here.stream().map(s -> s.it().title()).toList());
+        return new LogPage.Cell(
+                Integer.toString((d.getDayOfMonth() - 1) * SIDE),
+                Integer.toString((d.getMonthValue() - 1) * SIDE),
+                String.format(Locale.ROOT, "%.2f", lit),
+                here.isEmpty() ? "" : read > 0 ? "read" : "planned",
+                here.isEmpty() ? "" : "/log?night=" + d,
+                here.isEmpty()
+                        ? ""
+                        : Words.longDate(d) + ": " + titles
+                                + (read > 0 ? ", " + Words.count(read, "frame") : ", planned"));
+    }
+
     private LogPage.Year year(int year) {
         Map<LocalDate, List<Kept<Shoot>>> nights = new TreeMap<>();
         shoots.list("").stream()
@@ -291,22 +306,7 @@ class LogPages {
             int read =
                     here.stream().mapToInt(s -> counts.getOrDefault(s.id(), 0)).sum();
             Instant midnight = d.plusDays(1).atTime(LocalTime.MIDNIGHT).toInstant(ZoneOffset.UTC);
-            double lit = sky.moonPhase(midnight).illuminatedFraction();
-            cells.add(new LogPage.Cell(
-                    Integer.toString((d.getDayOfMonth() - 1) * SIDE),
-                    Integer.toString((d.getMonthValue() - 1) * SIDE),
-                    String.format(Locale.ROOT, "%.2f", lit),
-                    here.isEmpty() ? "" : read > 0 ? "read" : "planned",
-                    here.isEmpty() ? "" : "/log?night=" + d,
-                    here.isEmpty()
-                            ? ""
-                            : Words.longDate(d) + ": "
-                                    + String.join(
-                                            ", ",
-                                            here.stream()
-                                                    .map(s -> s.it().title())
-                                                    .toList())
-                                    + (read > 0 ? ", " + Words.count(read, "frame") : ", planned")));
+            cells.add(cell(d, here, read, sky.moonPhase(midnight).illuminatedFraction()));
         }
         long withFrames = nights.values().stream()
                 .filter(l -> l.stream().anyMatch(s -> counts.containsKey(s.id())))

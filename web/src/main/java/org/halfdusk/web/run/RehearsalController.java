@@ -74,13 +74,7 @@ class RehearsalController {
         fault.stream().map(faults::read).forEach(chosen::add);
         long seed = (long) SEED.whole(night);
         Optional<Instant> asked = from.isEmpty() ? Optional.empty() : Optional.of(moment(from));
-        List<String> all = Stream.concat(
-                        struck.stream(),
-                        strike.isEmpty() || asked.isEmpty()
-                                ? Stream.of()
-                                : Stream.of(strike + "@" + rig + "@" + asked.get()))
-                .limit(MOST_STRUCK)
-                .toList();
+        List<String> all = struck(struck, strike, rig, asked);
         List<Rehearsal.Placed> placed = all.stream().map(s -> placed(s, faults)).toList();
         RehearsalDesk.Gone gone = rehearsals.gone(id, seed, chosen, placed);
         RunBundle bundle = pages.bundle(gone.open());
@@ -101,12 +95,21 @@ class RehearsalController {
                 IntStream.range(0, all.size())
                         .mapToObj(i -> new Struck(all.get(i), words(placed.get(i), gone)))
                         .toList());
-        model.addAttribute(
-                "choices",
-                Arrays.stream(Fault.values())
-                        .map(f -> new Choice(f.name(), RehearsalWords.name(f), chosen.contains(f)))
-                        .toList());
+        model.addAttribute("choices", choices(chosen));
         return "run/rehearsal";
+    }
+
+    private static List<Choice> choices(Set<Fault> chosen) {
+        return Arrays.stream(Fault.values())
+                .map(f -> new Choice(f.name(), RehearsalWords.name(f), chosen.contains(f)))
+                .toList();
+    }
+
+    /** All that struck so far, with one more where it is known when. */
+    private static List<String> struck(List<String> before, String strike, String rig, Optional<Instant> at) {
+        Stream<String> more =
+                strike.isEmpty() || at.isEmpty() ? Stream.of() : Stream.of(strike + "@" + rig + "@" + at.get());
+        return Stream.concat(before.stream(), more).limit(MOST_STRUCK).toList();
     }
 
     private static String words(Rehearsal.Placed p, RehearsalDesk.Gone gone) {

@@ -3,6 +3,8 @@ package org.halfdusk.web.sequence;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 import org.halfdusk.exposure.Ladder;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -56,6 +58,9 @@ record ScriptPart(
     /** Frames of a block among which one is chosen. */
     private static final int MOST_ROWS = FrameRows.AT_A_TIME;
 
+    private static final Set<Block.Kind> OF_SHOWS =
+            Set.of(Block.Kind.SHOW, Block.Kind.TRIAL, Block.Kind.FINALE, Block.Kind.TOWN);
+
     static ScriptPart of(String id, Block block, boolean first, RigChoices choices, ZoneId zone, FormErrors errors) {
         Block.Kind kind = block.kind();
         if (!PhaseChoice.of(kind)) {
@@ -65,63 +70,57 @@ record ScriptPart(
         Optional<PhaseChoice> kept =
                 script.phases().stream().filter(c -> c.kind() == kind).findFirst();
         PhaseChoice c = kept.orElse(PhaseChoice.none(kind));
-        boolean ours = errors.text("kind").equals(kind.name());
-        boolean phaseRefused =
-                ours && first && !errors.of(ShootField.PHASES.name()).isEmpty();
-        boolean rowRefused = errors.text("piece").equals(id)
-                && !errors.of(ShootField.ROWS.name()).isEmpty();
-        List<Row> rows = block.frames().stream()
-                .limit(MOST_ROWS)
-                .map(f -> new Row(f.open().toString(), words(f, zone)))
-                .toList();
+        String phaseWrong = first && errors.text("kind").equals(kind.name()) ? errors.of(ShootField.PHASES.name()) : "";
+        String rowWrong = errors.text("piece").equals(id) ? errors.of(ShootField.ROWS.name()) : "";
+        boolean refused = !phaseWrong.isEmpty();
         return new ScriptPart(
                 kind.name(),
+                shown(refused, errors, "every", plain(c.everySeconds())),
+                shown(refused, errors, "seconds", plain(c.seconds())),
                 shown(
-                        phaseRefused,
-                        errors,
-                        "every",
-                        c.everySeconds().isPresent() ? plain(c.everySeconds().getAsDouble()) : ""),
-                shown(
-                        phaseRefused,
-                        errors,
-                        "seconds",
-                        c.seconds().isPresent() ? plain(c.seconds().getAsDouble()) : ""),
-                shown(
-                        phaseRefused,
+                        refused,
                         errors,
                         "aperture",
                         c.fNumber().map(FNumber::value).map(ScriptPart::plain).orElse("")),
-                shown(phaseRefused, errors, "iso", c.iso().map(Iso::toString).orElse("")),
+                shown(refused, errors, "iso", c.iso().map(Iso::toString).orElse("")),
                 shown(
-                        phaseRefused,
+                        refused,
                         errors,
                         "frames",
                         c.frames().isPresent() ? Integer.toString(c.frames().getAsInt()) : ""),
-                shown(phaseRefused, errors, "thirds", c.frames().isPresent() ? Integer.toString(c.thirds()) : ""),
+                shown(refused, errors, "thirds", c.frames().isPresent() ? Integer.toString(c.thirds()) : ""),
                 shown(
-                        phaseRefused,
+                        refused,
                         errors,
                         "files",
                         c.jpeg().map(PhaseChoice.FILES::write).orElse("")),
                 kind != Block.Kind.TOTALITY,
-                kind != Block.Kind.SHOW
-                        && kind != Block.Kind.TRIAL
-                        && kind != Block.Kind.FINALE
-                        && kind != Block.Kind.TOWN,
+                !OF_SHOWS.contains(kind),
                 first,
                 kept.isPresent() || script.rows().stream().anyMatch(r -> r.kind() == kind),
-                phaseRefused
-                        ? errors.of(ShootField.PHASES.name())
-                        : rowRefused ? errors.of(ShootField.ROWS.name()) : "",
-                rows,
-                rowRefused
-                        ? new Typed(
-                                errors.text("was"),
-                                errors.text("start"),
-                                errors.text("seconds"),
-                                errors.text("aperture"),
-                                errors.text("iso"))
-                        : Typed.NONE);
+                refused ? phaseWrong : rowWrong,
+                rows(block, zone),
+                rowWrong.isEmpty() ? Typed.NONE : typed(errors));
+    }
+
+    private static List<Row> rows(Block block, ZoneId zone) {
+        return block.frames().stream()
+                .limit(MOST_ROWS)
+                .map(f -> new Row(f.open().toString(), words(f, zone)))
+                .toList();
+    }
+
+    private static Typed typed(FormErrors errors) {
+        return new Typed(
+                errors.text("was"),
+                errors.text("start"),
+                errors.text("seconds"),
+                errors.text("aperture"),
+                errors.text("iso"));
+    }
+
+    private static String plain(OptionalDouble seconds) {
+        return seconds.isPresent() ? plain(seconds.getAsDouble()) : "";
     }
 
     private static String shown(boolean refused, FormErrors errors, String field, String kept) {

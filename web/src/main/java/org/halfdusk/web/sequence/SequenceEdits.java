@@ -95,15 +95,7 @@ final class SequenceEdits {
         double gap = faults.or(old.gapSeconds(), () -> BlockSpec.GAP.read(form.text("gap")));
         FNumber f = faults.or(old.fNumber(), () -> FNumber.of(FNumber.RANGE.read(form.text("aperture"))));
         Iso iso = faults.or(old.iso(), () -> Iso.of(Iso.RANGE.whole(form.text("iso"))));
-        boolean lapse = old.kind() == Block.Kind.TIME_LAPSE;
-        boolean bracket = old.kind() == Block.Kind.BRACKET;
-        int thirds = faults.or(
-                old.thirds(),
-                () -> lapse
-                        ? (form.text("light").isEmpty() ? 0 : 1)
-                        : bracket && !form.text("thirds").isEmpty()
-                                ? Ladder.THIRDS.whole(form.text("thirds"))
-                                : old.thirds());
+        int thirds = faults.or(old.thirds(), () -> thirds(old, form));
         BlockSpec.How how = faults.or(old.how(), () -> how(old, form));
         BlockSpec next = faults.or(
                 old,
@@ -124,6 +116,16 @@ final class SequenceEdits {
                         Programme.timing(open.plan())));
         faults.refuse();
         return next;
+    }
+
+    /** Of a time lapse whether it follows the light, of a bracket its steps. */
+    private static int thirds(BlockSpec old, FormErrors form) {
+        if (old.kind() == Block.Kind.TIME_LAPSE) {
+            return form.text("light").isEmpty() ? 0 : 1;
+        }
+        return old.kind() == Block.Kind.BRACKET && !form.text("thirds").isEmpty()
+                ? Ladder.THIRDS.whole(form.text("thirds"))
+                : old.thirds();
     }
 
     /** How each frame is taken: a bracket in its place, and which files. */

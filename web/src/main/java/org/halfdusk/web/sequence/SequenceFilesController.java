@@ -85,24 +85,25 @@ class SequenceFilesController {
         return all.substring(0, all.indexOf("/* On screens only"));
     }
 
+    private static final List<String> HEADS = CsvFile.row(
+            List.of("number", "block", "block_id", "kind", "opens_utc"),
+            CsvFile.heads("opens"),
+            List.of(
+                    "nominal_s",
+                    "real_s",
+                    "pause_s",
+                    "f_number",
+                    "iso",
+                    "focal_length_mm",
+                    "files",
+                    "azimuth_deg",
+                    "altitude_deg",
+                    "turn_deg"));
+
     @GetMapping({"/shoots/{id}/sequence/frames.csv", "/shoots/{id}/rig{rig:\\d{1,3}}/sequence/frames.csv"})
     ResponseEntity<byte[]> frames(@PathVariable long id, @PathVariable(required = false) Optional<Integer> rig) {
         ShootDesk.Open open = open(id, rig);
         ZoneId zone = open.plan().place().zone();
-        List<String> heads = CsvFile.row(
-                List.of("number", "block", "block_id", "kind", "opens_utc"),
-                CsvFile.heads("opens"),
-                List.of(
-                        "nominal_s",
-                        "real_s",
-                        "pause_s",
-                        "f_number",
-                        "iso",
-                        "focal_length_mm",
-                        "files",
-                        "azimuth_deg",
-                        "altitude_deg",
-                        "turn_deg"));
         List<Row> all = rows(open);
         List<List<Object>> rows = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
@@ -123,7 +124,7 @@ class SequenceFilesController {
                             r.turnDegrees())));
         }
         return file(
-                CsvFile.of(heads, rows).getBytes(StandardCharsets.UTF_8),
+                CsvFile.of(HEADS, rows).getBytes(StandardCharsets.UTF_8),
                 new MediaType("text", "csv"),
                 name(open, "frames.csv"));
     }

@@ -132,6 +132,30 @@ record SequencePage(
             String each,
             String apart,
             String files) {
+        /** As it was typed, where that is refused. */
+        Edit typed(FormErrors errors) {
+            return new Edit(
+                    number,
+                    id,
+                    other,
+                    pause,
+                    errors.text("start"),
+                    errors.text("amount"),
+                    errors.text("by"),
+                    errors.text("seconds"),
+                    errors.text("gap"),
+                    errors.text("aperture"),
+                    errors.text("iso"),
+                    lapse,
+                    followsLight,
+                    bracket,
+                    bracketed,
+                    errors.text("thirds"),
+                    errors.text("each"),
+                    errors.text("apart"),
+                    errors.text("files"));
+        }
+
         static final Edit NONE =
                 new Edit(-1, "", "", false, "", "", "", "", "", "", "", false, false, false, false, "", "", "", "");
     }
@@ -148,26 +172,10 @@ record SequencePage(
         RunSimulation run = open.simulated();
         Set<Instant> dropped = run.droppedAt();
         List<ShootDesk.Open> rigs = desk.all(open);
-        List<Part> parts = new ArrayList<>();
-        List<String> moving = new ArrayList<>();
-        for (int i = 0; i < blocks.size(); i++) {
-            int n = numbers.get(i);
-            Programme.Planned planned = open.programme().planned().get(i);
-            Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
-            List<OptionalDouble> over = planned.block().frames().stream()
-                    .map(f -> Programme.overLimit(planned.block(), f, plan))
-                    .toList();
-            boolean first = parts.stream()
-                    .noneMatch(
-                            p -> p.script().kind().equals(planned.block().kind().name()));
-            ScriptPart script = n < 0
-                    ? ScriptPart.of(planned.id(), planned.block(), first, choices, zone, errors)
-                    : ScriptPart.NONE;
-            boolean shown = i == chosen || !script.error().isEmpty();
-            parts.add(part(
-                    planned, open, edit, script, shown, FrameRows.of(planned.block(), open, dropped, over::get, 1)));
-            moving(planned.block(), over, plan).ifPresent(moving::add);
-        }
+        List<Part> parts = parts(open, laid, numbers, chosen, dropped, errors);
+        List<String> moving = open.programme().planned().stream()
+                .flatMap(p -> moving(p.block(), over(p.block(), plan), plan).stream())
+                .toList();
         return new SequencePage(
                 taken(step(open, blocks, zone), blocks, run.taken(), dropped),
                 WishForm.of(open.shoot().it(), errors),
@@ -187,6 +195,41 @@ record SequencePage(
                 copies(open, rigs),
                 !plan.rig().lens().electronicAperture(),
                 errors.of("CELSIUS"));
+    }
+
+    /** How far each frame of a block is over what keeps it sharp. */
+    private static List<OptionalDouble> over(Block block, Plan plan) {
+        return block.frames().stream()
+                .map(f -> Programme.overLimit(block, f, plan))
+                .toList();
+    }
+
+    /** The blocks in order. @param numbers of those that were laid, negative for computed ones @param chosen the one at the moment shown */
+    private static List<Part> parts(
+            ShootDesk.Open open,
+            Laying laid,
+            List<Integer> numbers,
+            int chosen,
+            Set<Instant> dropped,
+            FormErrors errors) {
+        Plan plan = open.plan();
+        RigChoices choices = open.shoot().it().rig().choices();
+        ZoneId zone = plan.place().zone();
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < numbers.size(); i++) {
+            int n = numbers.get(i);
+            Programme.Planned planned = open.programme().planned().get(i);
+            Block block = planned.block();
+            Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
+            List<OptionalDouble> over = over(block, plan);
+            boolean first = parts.stream()
+                    .noneMatch(p -> p.script().kind().equals(block.kind().name()));
+            ScriptPart script =
+                    n < 0 ? ScriptPart.of(planned.id(), block, first, choices, zone, errors) : ScriptPart.NONE;
+            boolean shown = i == chosen || !script.error().isEmpty();
+            parts.add(part(planned, open, edit, script, shown, FrameRows.of(block, open, dropped, over::get, 1)));
+        }
+        return parts;
     }
 
     /** What is wrong and stands by no block of its own. */
@@ -421,28 +464,7 @@ record SequencePage(
                 Integer.toString(s.how().bracket().orElse(Ladder.USUAL).thirds()),
                 s.how().jpeg().map(PhaseChoice.FILES::write).orElse(""));
         boolean refused = !errors.of("BLOCKS").isEmpty() && errors.text("block").equals(s.id());
-        return refused
-                ? new Edit(
-                        number,
-                        s.id(),
-                        other,
-                        pause,
-                        errors.text("start"),
-                        errors.text("amount"),
-                        errors.text("by"),
-                        errors.text("seconds"),
-                        errors.text("gap"),
-                        errors.text("aperture"),
-                        errors.text("iso"),
-                        kept.lapse(),
-                        kept.followsLight(),
-                        kept.bracket(),
-                        kept.bracketed(),
-                        errors.text("thirds"),
-                        errors.text("each"),
-                        errors.text("apart"),
-                        errors.text("files"))
-                : kept;
+        return refused ? kept.typed(errors) : kept;
     }
 
     private static Part part(

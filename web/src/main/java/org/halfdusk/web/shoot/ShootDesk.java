@@ -216,6 +216,17 @@ public class ShootDesk {
         return Interval.of(axis.start().minusSeconds(43_200), axis.end().plusSeconds(43_200));
     }
 
+    private static NightStrip strip(Open open, Theme theme) {
+        return NightStrip.large(
+                open.plan().night(),
+                theme,
+                open.at(),
+                open.subject().stripMarks(),
+                open.blocks(),
+                open.forecast(),
+                open.subject().words().sentence());
+    }
+
     /** The frame of a page of this shoot. */
     public ShootPage page(Open open, String step, Theme theme) {
         Shoot shoot = open.shoot().it();
@@ -236,14 +247,7 @@ public class ShootDesk {
                 step,
                 subjects.dayName(shoot.subject()),
                 steps(open, step),
-                NightStrip.large(
-                        plan.night(),
-                        theme,
-                        open.at(),
-                        subject.stripMarks(),
-                        open.blocks(),
-                        open.forecast(),
-                        subject.words().sentence()),
+                strip(open, theme),
                 open.at().toString(),
                 Words.clock(open.at(), zone),
                 CivilTime.text(open.at(), zone),

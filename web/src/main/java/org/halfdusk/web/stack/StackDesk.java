@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.halfdusk.frame.Solution;
 import org.halfdusk.shoot.camera.ClockOffset;
@@ -108,11 +109,7 @@ class StackDesk {
                         .map(l -> new StackPage.Left(
                                 l.frame().frame().id(), StackWords.label(l.frame(), zone), StackWords.why(l)))
                         .toList(),
-                stackable.used().stream()
-                        .filter(t -> t.frame().it().judgement().choice() == TakenFrame.Choice.KEEP
-                                && t.frame().it().reading().faults().stream().anyMatch(f -> f.likely()))
-                        .map(t -> new StackPage.Left(t.frame().id(), StackWords.label(t, zone), "kept by you"))
-                        .toList(),
+                keptAnyway(stackable, zone),
                 StackWords.cost(n, stackable.left().size()),
                 why.isEmpty(),
                 why,
@@ -125,6 +122,15 @@ class StackDesk {
                         ? ""
                         : Words.count(stackable.ground().size(), "ground frame"),
                 jobs.of(key).map(s -> job(s, action, Files.exists(jobs.preview(key)))));
+    }
+
+    /** Frames with a fault that are in it all the same. */
+    private static List<StackPage.Left> keptAnyway(Stackable s, ZoneId zone) {
+        return s.used().stream()
+                .filter(t -> t.frame().it().judgement().choice() == TakenFrame.Choice.KEEP
+                        && t.frame().it().reading().faults().stream().anyMatch(f -> f.likely()))
+                .map(t -> new StackPage.Left(t.frame().id(), StackWords.label(t, zone), "kept by you"))
+                .toList();
     }
 
     private static String proposed(ShootDesk.Open open) {
@@ -202,6 +208,13 @@ class StackDesk {
                 o.said());
     }
 
+    private void possible(Stackable s) {
+        String why = why(s);
+        if (!why.isEmpty()) {
+            throw new IllegalArgumentException(why);
+        }
+    }
+
     /** @throws IllegalArgumentException naming what is wrong */
     void begin(
             ShootDesk.Open open,
@@ -215,51 +228,36 @@ class StackDesk {
             throws IOException {
         String key = StackJobs.key(open.shoot().id(), open.rig());
         Stackable s = Stackable.of(both(open), mode.lightest);
-        String why = why(s);
-        if (!why.isEmpty()) {
-            throw new IllegalArgumentException(why);
-        }
+        possible(s);
         Path file = out.free(OutFolder.name(name), jpeg ? ".jpg" : ".tif");
         Originals.Found lie = originals.look();
-        List<String> arguments = new ArrayList<>(List.of(
-                "stack",
-                "--mode",
-                mode.name(),
-                "--json",
-                "--out",
-                file.toString(),
-                "--work",
-                jobs.work().toString(),
-                "--preview",
-                jobs.preview(key).toString()));
-        if (fill && mode.fills && !fade) {
-            arguments.add("--fill-gaps");
-        }
-        if (fade && mode.fills) {
-            arguments.add("--fade");
+        List<String> arguments = new ArrayList<>(List.of("stack", "--mode", mode.name(), "--json"));
+        arguments.addAll(List.of("--out", file.toString()));
+        arguments.addAll(List.of("--work", jobs.work().toString()));
+        arguments.addAll(List.of("--preview", jobs.preview(key).toString()));
+        if (mode.fills) {
+            (fade ? Stream.of("--fade") : fill ? Stream.of("--fill-gaps") : Stream.<String>empty())
+                    .forEach(arguments::add);
         }
         if (dark) {
-            s.darks().forEach(d -> lie.of(file(d)).ifPresent(p -> arguments.addAll(List.of("--dark", p.toString()))));
+            named("--dark", s.darks(), lie, arguments);
         }
         if (ground && !s.ground().isEmpty()) {
             arguments.addAll(List.of("--mask", mask(open, s, key).toString()));
-            s.ground()
-                    .forEach(g -> lie.of(file(g)).ifPresent(p -> arguments.addAll(List.of("--ground", p.toString()))));
+            named("--ground", s.ground(), lie, arguments);
         }
         List<Path> found =
                 s.used().stream().flatMap(t -> lie.of(file(t)).stream()).toList();
         found.forEach(p -> arguments.add(p.toString()));
         Files.deleteIfExists(jobs.preview(key));
-        jobs.begin(
-                key,
-                new StackJobs.Order(
-                        arguments,
-                        file.toString(),
-                        mode.name + ", " + Words.count(found.size(), "frame"),
-                        found.size(),
-                        null,
-                        List.of(),
-                        ""));
+        String what = mode.name + ", " + Words.count(found.size(), "frame");
+        jobs.begin(key, new StackJobs.Order(arguments, file.toString(), what, found.size(), null, List.of(), ""));
+    }
+
+    /** Frames that are there, each after an option. */
+    private static void named(
+            String option, List<PlannedAndTaken.Taken> frames, Originals.Found lie, List<String> arguments) {
+        frames.forEach(f -> lie.of(file(f)).ifPresent(p -> arguments.addAll(List.of(option, p.toString()))));
     }
 
     private static FrameFile file(PlannedAndTaken.Taken t) {

@@ -93,17 +93,19 @@ final class StackWords {
             all.add(new Line(
                     "Hot pixels taken off", Integer.toString(f.get("hotPixels").asInt())));
         }
-        for (JsonNode g : f.get("gaps")) {
-            String deep = g.get("before").isNull() || g.get("filled").isNull()
-                    ? ""
-                    : ": " + Words.percent(g.get("before").asDouble()) + " deep, filled to "
-                            + Words.percent(g.get("filled").asDouble());
-            all.add(new Line(
-                    "Gap after " + g.get("after").asString(),
-                    Words.seconds(Math.rint(g.get("seconds").asDouble())) + ", up to "
-                            + Words.tenths(g.get("px").asDouble()) + " px" + deep));
-        }
+        f.get("gaps").forEach(g -> all.add(gap(g)));
         return all;
+    }
+
+    private static Line gap(JsonNode g) {
+        String deep = g.get("before").isNull() || g.get("filled").isNull()
+                ? ""
+                : ": " + Words.percent(g.get("before").asDouble()) + " deep, filled to "
+                        + Words.percent(g.get("filled").asDouble());
+        return new Line(
+                "Gap after " + g.get("after").asString(),
+                Words.seconds(Math.rint(g.get("seconds").asDouble())) + ", up to "
+                        + Words.tenths(g.get("px").asDouble()) + " px" + deep);
     }
 
     private static String two(double v) {

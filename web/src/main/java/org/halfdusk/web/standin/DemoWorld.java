@@ -1,17 +1,10 @@
 package org.halfdusk.web.standin;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
@@ -23,12 +16,6 @@ import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
-import org.halfdusk.photometry.SkyBrightness;
-import org.halfdusk.place.ElevationGrid;
-import org.halfdusk.place.ForegroundObject;
-import org.halfdusk.place.Observer;
-import org.halfdusk.place.Place;
-import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Subject;
@@ -45,14 +32,12 @@ import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.town.TownWish;
 import org.halfdusk.shoot.trails.TrailsWish;
 import org.halfdusk.store.Facts;
-import org.halfdusk.web.exchange.ElevationGridFile;
 import org.springframework.stereotype.Component;
 
 /** Vesper Isle, made up: places, kit and a shoot of each subject to look at, sown into an empty file once. */
 @Component
 public class DemoWorld {
     static final String SOWN = "demo world sown";
-    private static final ZoneId MADRID = ZoneId.of("Europe/Madrid");
 
     private final Places places;
     private final Kits kits;
@@ -83,7 +68,7 @@ public class DemoWorld {
             return false;
         }
         ground.lay();
-        Stands stands = sowPlaces();
+        DemoPlaces.Stands stands = new DemoPlaces(places).sown();
         long camera = sowCameras();
         Lenses lenses = sowLenses();
         kits.add(new Converter("1.4× converter", 1.4));
@@ -93,9 +78,6 @@ public class DemoWorld {
         facts.put(SOWN, DemoClock.START.toString());
         return true;
     }
-
-    /** Where the demo's shoots stand. */
-    private record Stands(long tower, long pans, long light, long sandbar, long harbour) {}
 
     /** What they look through. */
     private record Lenses(long fast, long wide, long standard, long tele, long street) {}
@@ -133,7 +115,17 @@ public class DemoWorld {
                 Optional.of(battery)));
     }
 
-    private void sowShoots(Stands at, long camera, Lenses through) {
+    private void sowShoots(DemoPlaces.Stands at, long camera, Lenses through) {
+        sowCoreAndFireworks(at, camera, through);
+        sowLunarEclipses(at, camera, through);
+        sowMoonAndTrails(at, camera, through);
+        sowTotality(at, camera, through);
+        sowNightsThatWere(at, camera, through);
+        sowHarbourOnFilm(at, through);
+        sowKeeper(at, camera, through);
+    }
+
+    private void sowCoreAndFireworks(DemoPlaces.Stands at, long camera, Lenses through) {
         sow(
                 Subject.MILKY_WAY,
                 at.tower(),
@@ -150,6 +142,9 @@ public class DemoWorld {
                 rig(camera, through.standard(), 40),
                 FireworksWish.AZIMUTH.with(FireworksWish.DISTANCE.with(FireworksWish.KIND.usual(), 420.0), 128.0),
                 "Barge off the mole; the harbour master closes the steps at 21:30.");
+    }
+
+    private void sowLunarEclipses(DemoPlaces.Stands at, long camera, Lenses through) {
         sow(
                 Subject.LUNAR_ECLIPSE,
                 at.pans(),
@@ -166,6 +161,9 @@ public class DemoWorld {
                 rig(camera, through.tele(), 400),
                 SubjectPlanner.wishes(Subject.LUNAR_ECLIPSE).usual(),
                 "High all through: a chair and a right-angle view of the screen.");
+    }
+
+    private void sowMoonAndTrails(DemoPlaces.Stands at, long camera, Lenses through) {
         sow(
                 Subject.MOON,
                 at.sandbar(),
@@ -182,6 +180,9 @@ public class DemoWorld {
                 rig(camera, through.wide(), 15),
                 TrailsWish.CELSIUS.with(TrailsWish.KIND.usual(), OptionalDouble.of(4)),
                 "Stand on the southern dyke; the windmill's sails are tied.");
+    }
+
+    private void sowTotality(DemoPlaces.Stands at, long camera, Lenses through) {
         long totality = sow(
                 Subject.SOLAR_ECLIPSE,
                 at.light(),
@@ -191,6 +192,10 @@ public class DemoWorld {
                 SubjectPlanner.wishes(Subject.SOLAR_ECLIPSE).usual(),
                 "Filters packed twice. The keeper opens the yard at 08:00.");
         shoots.addRig(totality, rig(camera, through.standard(), 24));
+    }
+
+    /** Two nights that lie behind the demo's clock: their frames are made when they are first asked for. */
+    private void sowNightsThatWere(DemoPlaces.Stands at, long camera, Lenses through) {
         long yard = sow(
                 Subject.MILKY_WAY,
                 at.light(),
@@ -209,6 +214,9 @@ public class DemoWorld {
                 SubjectPlanner.wishes(Subject.MILKY_WAY).usual(),
                 "Wind from the north, dry; a car came up the path at three.");
         facts.put(SimulatedNights.FACT + early, SimulatedNights.Story.COMA.name());
+    }
+
+    private void sowHarbourOnFilm(DemoPlaces.Stands at, Lenses through) {
         long film = kits.add(new Camera(
                 "Film camera, colour negative 400",
                 new Sensor(36, 24, 5400, 3600),
@@ -238,6 +246,9 @@ public class DemoWorld {
                 rig(film, through.street(), 35),
                 TownWish.FRAMES_USED.with(TownWish.KIND.usual(), 7),
                 "From the end of the wall; the ferry's wash shakes it until 21:50.");
+    }
+
+    private void sowKeeper(DemoPlaces.Stands at, long camera, Lenses through) {
         RigChoices portrait = RigChoices.of(Map.of(
                 "PERSON", "STANDS",
                 "FOCUS", "1.6",
@@ -263,90 +274,6 @@ public class DemoWorld {
 
     private static Shoot.ShootRig rig(long camera, long lens, double focalMm) {
         return new Shoot.ShootRig(camera, lens, Optional.empty(), focalMm, Optional.empty(), Wishes.DEFAULT);
-    }
-
-    private Stands sowPlaces() {
-        long tower = places.add(place(
-                "Old Watchtower, Vesper Isle",
-                Observer.of(35.952, -3.048, 62),
-                21.4,
-                List.of(new ForegroundObject("Watchtower", 18, 7, Azimuth.ofDegrees(171.2), 64, 1)),
-                new PlaceNotes(
-                        "Path from the south car park, 15 minutes.",
-                        "The wall on the seaward side is low: scout by day. Loose stones inside the tower.",
-                        "",
-                        "Open at all hours; no drones, no fires.",
-                        "South car park, six cars.")));
-        long pans = places.add(place(
-                "Salt Pans, Vesper Isle",
-                Observer.of(35.931, -3.071, 2),
-                21.2,
-                List.of(new ForegroundObject("Windmill", 11, 9, Azimuth.ofDegrees(352), 85, 0)),
-                new PlaceNotes(
-                        "Stand on the southern dyke.",
-                        "Dykes are slippery, the pans deeper than they look.",
-                        "Spring tide covers the western track.",
-                        "Ask the salt workers in the shed before dusk.",
-                        "End of the Pans track.")));
-        long light = places.add(place(
-                "North Light, Vesper Isle",
-                Observer.of(35.978, -3.041, 28),
-                21.5,
-                List.of(new ForegroundObject("Lighthouse", 34, 8, Azimuth.ofDegrees(22), 140, 4)),
-                new PlaceNotes(
-                        "The light turns every 12 s: keep it out of long frames.",
-                        "Cliff edge to the north, no fence.",
-                        "",
-                        "The keeper opens the yard on request.",
-                        "By the yard wall, three cars.")));
-        long sandbar = places.add(place(
-                "Sandbar, Vesper Isle",
-                Observer.of(35.9861, -3.0588, 1),
-                21.4,
-                List.of(new ForegroundObject("North Light", 34, 8, Azimuth.ofDegrees(119.4), 1840, 26)),
-                new PlaceNotes(
-                        "On foot or by boat from the north beach.",
-                        "Soft sand at its western end.",
-                        "Dry at low water only. Leave with the tide, not after it.",
-                        "",
-                        "")));
-        long harbour = places.add(place(
-                "Puerto Vela harbour wall, Vesper Isle",
-                Observer.of(35.921, -3.033, 4),
-                19.6,
-                List.of(),
-                new PlaceNotes(
-                        "Town lights. Good for moonrise and the summer fireworks.",
-                        "No rail on the seaward side of the wall.",
-                        "",
-                        "The harbour master closes the steps on festival nights.",
-                        "Harbour square.")));
-        return new Stands(tower, pans, light, sandbar, harbour);
-    }
-
-    /** With the skyline that the isle's own heights give. */
-    private Place place(
-            String name, Observer observer, double brightness, List<ForegroundObject> objects, PlaceNotes notes) {
-        return new Place(
-                name,
-                observer,
-                MADRID,
-                SkyBrightness.of(brightness),
-                objects,
-                heights().skyline(observer),
-                0,
-                notes);
-    }
-
-    private static ElevationGrid heights() {
-        try (InputStream in = DemoWorld.class.getResourceAsStream("vesper-isle.asc")) {
-            if (in == null) {
-                throw new IllegalStateException("the isle's heights are missing");
-            }
-            return ElevationGridFile.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            throw new UncheckedIOException("the isle's heights cannot be read", e);
-        }
     }
 
     private long sowCameras() {

@@ -184,6 +184,21 @@ public class SimulatedNights {
     private static final double FALL = 0.25;
     private static final double SLIPPED_SIGMA = 3.1;
 
+    /** What befell a frame. @param inStack its number in the stack, from 1 */
+    private static Conditions happened(Conditions how, Block.Kind kind, Story story, int inStack) {
+        boolean stacked = kind == Block.Kind.STACK;
+        if (kind == Block.Kind.DARK_FRAME) {
+            return how.withCap();
+        }
+        if (stacked && story == Story.COMA && inStack == 5) {
+            return how.with(new Conditions.Line(0.05, 0.36, 0.98, 0.21));
+        }
+        if (stacked && story == Story.COMA && inStack == 10) {
+            return how.withLamp();
+        }
+        return stacked && story == Story.FOCUS_SLIPPED && inStack > 6 ? how.withSigma(SLIPPED_SIGMA) : how;
+    }
+
     private static List<Shot> shots(Plan plan, Programme programme, Story story) {
         List<Block> blocks = programme.blocks();
         List<Shot> all = new ArrayList<>();
@@ -209,15 +224,7 @@ public class SimulatedNights {
                 inStack += stacked ? 1 : 0;
                 Setting s = new Setting(
                         f.shutter(), f.fNumber(), f.iso(), plan.setting().kelvin());
-                Conditions how = usual.withSeed(number);
-                if (b.kind() == Block.Kind.DARK_FRAME) {
-                    how = how.withCap();
-                } else if (stacked && story == Story.COMA) {
-                    how = inStack == 5 ? how.with(new Conditions.Line(0.05, 0.36, 0.98, 0.21)) : how;
-                    how = inStack == 10 ? how.withLamp() : how;
-                } else if (stacked && story == Story.FOCUS_SLIPPED && inStack > 6) {
-                    how = how.withSigma(SLIPPED_SIGMA);
-                }
+                Conditions how = happened(usual.withSeed(number), b.kind(), story, inStack);
                 boolean lost = stacked && story == Story.COMA && inStack == 9;
                 if (!lost) {
                     all.add(new Shot(name(number), f.open().plusMillis(140), s, how));

@@ -89,16 +89,20 @@ public final class ReasonWords {
         return new Because("Why " + label, label, apertureReason(choice.reason(), label, usual));
     }
 
+    private static String widest(ApertureReason.Widest w) {
+        return !Words.told(w.stops())
+                ? "Widest this lens opens, and its best: light is what a night lacks."
+                : "Widest this lens opens: light is what a night lacks. Corners are better at "
+                        + w.sharpest().label() + ", which would cost " + Words.stops(w.stops())
+                        + ": ISO " + w.isoThere()
+                        + (Words.told(w.missing())
+                                ? ", the camera's highest, which leaves " + Words.stops(w.missing()) + " missing."
+                                : " for the same sky.");
+    }
+
     public static String apertureReason(ApertureReason reason, String label, String usual) {
         if (reason instanceof ApertureReason.Widest w) {
-            return !Words.told(w.stops())
-                    ? "Widest this lens opens, and its best: light is what a night lacks."
-                    : "Widest this lens opens: light is what a night lacks. Corners are better at "
-                            + w.sharpest().label() + ", which would cost " + Words.stops(w.stops())
-                            + ": ISO " + w.isoThere()
-                            + (Words.told(w.missing())
-                                    ? ", the camera's highest, which leaves " + Words.stops(w.missing()) + " missing."
-                                    : " for the same sky.");
+            return widest(w);
         }
         if (reason instanceof ApertureReason.CornersSmear c) {
             return "Stars in the corners smear by " + Words.tenths(c.px()) + " px at "

@@ -11,6 +11,7 @@ import java.util.TreeSet;
 import org.halfdusk.web.App;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
@@ -18,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The JSON contract over HTTP. */
+@Tag("slow")
 class ApiTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

@@ -13,11 +13,13 @@ import javax.imageio.ImageIO;
 import org.halfdusk.photometry.Srgb;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.picture.PictureFiles;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Frames read over HTTP, good files and bad ones. */
+@Tag("slow")
 class FramesApiTest extends DemoPages {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

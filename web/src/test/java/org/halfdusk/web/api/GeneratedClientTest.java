@@ -18,11 +18,13 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The description of the interface as a generator of clients reads it: a client is made of it, compiled and calls every operation. */
+@Tag("slow")
 class GeneratedClientTest extends DemoPages {
     private static final Path TOOLS = Path.of("target", "client");
     private static final long MINUTES = 3;

@@ -19,10 +19,12 @@ import javax.imageio.ImageIO;
 import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.web.App;
 import org.halfdusk.web.picture.PictureFiles;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Pictures handed to the Review page: one by one, each kept as soon as it is read, what is refused said; in Field red alone. */
+@Tag("slow")
 class DropFramesTest {
     @TempDir
     Path data;

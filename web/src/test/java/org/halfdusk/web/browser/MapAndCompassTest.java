@@ -21,10 +21,12 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What hands and a phone's sensors do with the map and the Frame's sky. */
+@Tag("slow")
 class MapAndCompassTest {
     @TempDir
     static Path data;

@@ -25,10 +25,12 @@ import org.halfdusk.web.layout.Scene;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The show played in a browser. */
+@Tag("slow")
 class PracticeTest {
     private static final String PRACTICE = "/shoots/2/practice?show=5";
 

@@ -16,10 +16,12 @@ import java.util.regex.Pattern;
 import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.App;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A night without signal: the server is stopped, the page reloaded, all still counts; then it comes back and merges. */
+@Tag("slow")
 class RunOfflineTest {
     @TempDir
     Path data;

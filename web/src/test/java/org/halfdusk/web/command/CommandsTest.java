@@ -26,6 +26,7 @@ import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.web.picture.PictureFile;
 import org.halfdusk.web.picture.PictureFiles;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -34,6 +35,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The jar's commands, asked as a person or a script asks them. */
+@Tag("slow")
 class CommandsTest {
     private static final int W = 240;
     private static final int H = 160;

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,6 +24,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Requests as nobody's page sends them: answered in words, never by a fault of ours. */
+@Tag("slow")
 class DoorTest extends DemoPages {
     private static HttpResponse<String> ask(String method, String path, String... headers) throws Exception {
         HttpRequest.Builder b =

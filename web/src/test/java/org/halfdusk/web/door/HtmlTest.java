@@ -12,10 +12,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Every kind of page read by a validator that none of us wrote: standards mode, allowed elements, labels, no styles within. */
+@Tag("slow")
 class HtmlTest extends DemoPages {
     private static final List<String> PAGES = List.of(
             "/nights",

@@ -23,12 +23,14 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Files of other people: nothing outside them is read, all of one is kept or none, and its text as it was meant. */
+@Tag("slow")
 class ImportsTest extends DemoPages {
     private static int things() {
         return app.bean(Places.class).list().size()

@@ -18,10 +18,12 @@ import org.halfdusk.web.App;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** With a password: nothing without it, and nobody's body is read before. */
+@Tag("slow")
 class PasswordTest {
     @TempDir
     static Path data;

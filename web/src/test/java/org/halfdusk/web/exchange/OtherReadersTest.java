@@ -17,6 +17,7 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,6 +25,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Our files in readers that we have not written, and back from them: GDAL and gpsbabel, where they are installed. */
+@Tag("slow")
 class OtherReadersTest extends DemoPages {
     @TempDir
     Path folder;

@@ -21,9 +21,11 @@ import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Tables and calendars as other programs read them. */
+@Tag("slow")
 class TablesTest extends DemoPages {
     private static List<CSVRecord> csv(String path) throws Exception {
         return CSVFormat.RFC4180

@@ -12,11 +12,13 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
 import org.jsoup.Jsoup;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The Expose step over HTTP: limits, the test frame's dialogue, brackets. */
+@Tag("slow")
 class ExposePagesTest extends DemoPages {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7})

@@ -20,12 +20,14 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.camera.CameraPort;
 import org.halfdusk.web.StartRefused;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** A camera behind a tool, with small shell scripts as tools. */
+@Tag("slow")
 class CommandCameraTest {
     @TempDir
     Path folder;

@@ -11,10 +11,12 @@ import java.util.List;
 import java.util.Map;
 import org.halfdusk.web.App;
 import org.jsoup.Jsoup;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A programme fired from its page. */
+@Tag("slow")
 class FiringPagesTest {
     private static final String CAMERA = "/shoots/7/run/camera";
 

@@ -23,6 +23,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -30,6 +31,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The Frame step over HTTP: drawn for every subject, aimed, and the year searched. */
+@Tag("slow")
 class FramePagesTest extends DemoPages {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7})

@@ -14,10 +14,12 @@ import org.halfdusk.place.RasterMap;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.layout.DataHome;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Files of a user's own ground: each format by the sample that the demo lays, and files that are none. */
+@Tag("slow")
 class GroundTest extends DemoPages {
     private static GroundFolder demo() {
         return app.bean(GroundFolder.class);

@@ -12,11 +12,13 @@ import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Kit over HTTP: every kind, presets, rigs and what they are used by. */
+@Tag("slow")
 class KitPagesTest extends DemoPages {
     @ParameterizedTest
     @EnumSource(KitKind.class)

@@ -9,10 +9,12 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The strip over every step of a shoot, as it comes to a browser. */
+@Tag("slow")
 class NightStripTest extends DemoPages {
     private static final Pattern LABEL = Pattern.compile(
             "<text class=\"svg-label[^\"]*\" y=\"13\" x=\"([\\d.]+)%\" text-anchor=\"(\\w+)\">([^<]*)</text>");

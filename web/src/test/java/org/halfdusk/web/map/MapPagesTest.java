@@ -10,9 +10,11 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The map's page: coasts, villages, brightness, darker ground, an eclipse's path, a frame's wedge. */
+@Tag("slow")
 class MapPagesTest extends DemoPages {
     private static final Pattern LAND = Pattern.compile("class=\"map-land\" d=\"([^\"]*)\"");
 

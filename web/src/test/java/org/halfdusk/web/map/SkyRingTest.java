@@ -9,9 +9,11 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The sky as a ring about a place on the map. */
+@Tag("slow")
 class SkyRingTest extends DemoPages {
     private static final Pattern CORE =
             Pattern.compile("<circle r=\"6\" class=\"ring-core\" cx=\"([\\d.]+)\" cy=\"([\\d.]+)\"");

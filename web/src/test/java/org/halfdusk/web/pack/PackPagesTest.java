@@ -9,11 +9,13 @@ import java.util.Map;
 import java.util.Set;
 import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The packing list over HTTP. */
+@Tag("slow")
 class PackPagesTest extends DemoPages {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7})

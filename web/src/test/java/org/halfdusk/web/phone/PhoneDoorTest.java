@@ -23,10 +23,12 @@ import java.util.Optional;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
 import org.halfdusk.web.App;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The phones' door on a real network address of this machine, through a client that trusts the authority and nothing else. */
+@Tag("slow")
 class PhoneDoorTest {
     private static final String PASSWORD = "dusk over päns 7";
 

@@ -1,5 +1,6 @@
 package org.halfdusk.web.picture;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -130,6 +131,11 @@ class PictureFileTest {
                 int[] sums = new int[5 + line.length];
                 p.pixels().sum(y, sums, 5);
                 p.pixels().sum(y, sums, 5);
+                short[] most = new short[5 + line.length];
+                most[5] = (short) Pixels.FULL;
+                p.pixels().lighten(y, most, 5);
+                assertEquals(Pixels.FULL, most[5] & 0xffff, "what is lighter stays");
+                assertArrayEquals(Arrays.copyOfRange(line, 1, line.length), Arrays.copyOfRange(most, 6, most.length));
                 for (int x = 0; x < usual.getWidth(); x++) {
                     int rgb = usual.getRGB(x, y);
                     for (int c = 0; c < 3; c++) {

@@ -15,9 +15,11 @@ import java.util.zip.ZipOutputStream;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A file is looked into before anything is kept; what was chosen comes in at once, and goes again at once. */
+@Tag("slow")
 class BringInTest extends DemoPages {
     private static final String KML =
             "<?xml version=\"1.0\" encoding=\"UTF-8\"?><kml xmlns=\"http://www.opengis.net/kml/2.2\" "

@@ -10,9 +10,11 @@ import java.util.Map;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Places over HTTP: typed in several ways, with a skyline from files, on the map. */
+@Tag("slow")
 class PlacesPagesTest extends DemoPages {
     private static Place named(String name) {
         return app.bean(Places.class).list().stream()

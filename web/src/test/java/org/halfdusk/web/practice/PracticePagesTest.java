@@ -31,10 +31,12 @@ import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The practice over HTTP, on the demo's fireworks shoot. */
+@Tag("slow")
 class PracticePagesTest {
     private static final String PRACTICE = "/shoots/2/practice";
     private static final String ONE_SHELL = "0:02 peony 125 red\n0:20 peony 125 blue";

@@ -27,6 +27,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,6 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The Review step, the log and what is learnt, asked over HTTP; frames of the demo's two nights, and others from a folder. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("slow")
 class ReviewPagesTest {
     private static final String EARLY = "/shoots/9/review";
     private static final String YARD = "/shoots/8/review";

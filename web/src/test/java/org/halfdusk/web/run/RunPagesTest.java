@@ -28,6 +28,7 @@ import org.halfdusk.web.shoot.ShootDesk;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -37,6 +38,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The night itself: its bundle, what devices note and how that merges, what can be done when time is lost, clocks. */
+@Tag("slow")
 class RunPagesTest extends DemoPages {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 

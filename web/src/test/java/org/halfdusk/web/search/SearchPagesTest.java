@@ -7,9 +7,11 @@ import java.net.http.HttpResponse;
 import java.util.Map;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Search and the open formats over HTTP. */
+@Tag("slow")
 class SearchPagesTest extends DemoPages {
     @Test
     void findsShootsPlacesKitAndTownsByAFewLetters() throws Exception {

@@ -42,12 +42,14 @@ import org.halfdusk.typed.Field;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * Whatever is laid, changed or computed: table, CSV, JSON and calendar tell the same frames and blocks, a timer's own arithmetic gives
  * each frame's opening, nothing overlaps, and every page has the same budget. Random programmes of every kind of shoot, seeded.
  */
+@Tag("slow")
 class ProgrammeOutputsTest extends DemoPages {
     private static final int PROGRAMMES = 500;
     private static final double TIMER_SECONDS = 0.002;

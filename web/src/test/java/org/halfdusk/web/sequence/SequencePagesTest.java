@@ -34,9 +34,11 @@ import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.exchange.BackupDesk;
 import org.halfdusk.web.exchange.BackupFile;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The Sequence step over HTTP: blocks laid, changed and taken away, budgets, and every file that is taken along. */
+@Tag("slow")
 class SequencePagesTest extends DemoPages {
     private HttpResponse<String> act(String action, String... more) throws Exception {
         Map<String, String> form = new HashMap<>(Map.of("action", action, "at", ""));

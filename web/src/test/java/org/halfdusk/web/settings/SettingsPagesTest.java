@@ -28,10 +28,12 @@ import org.halfdusk.web.App;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.select.Elements;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Settings hold everywhere at once; a backup goes out of one file and into another without doubles. */
+@Tag("slow")
 class SettingsPagesTest {
     private static final Instant NIGHT = Instant.parse("2027-06-05T00:10:00Z");
 

@@ -18,12 +18,14 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The stacking bench over HTTP, with the demo's simulated night; the pictures are made by the real command in its own process. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("slow")
 class StackPagesTest {
     private static final String STACK = "/shoots/9/stack";
 

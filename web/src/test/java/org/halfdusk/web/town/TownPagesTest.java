@@ -15,10 +15,12 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The town on film, the meter's field, light that is brought, marks of focus, dates of one's own. */
+@Tag("slow")
 class TownPagesTest {
     @TempDir
     static Path data;

@@ -7,9 +7,11 @@ import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.util.Map;
 import org.halfdusk.web.DemoPages;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The forecast over HTTP: made-up weather is named so, a file replaces it, what cannot be read changes nothing. */
+@Tag("slow")
 class ForecastPagesTest extends DemoPages {
     /** Hours of one sky for the night of 31 May 2027. */
     private static String csv(int cloud) {

@@ -1,0 +1,72 @@
+package org.halfdusk.web.browser;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Pages have no fault that axe finds, and fit a phone. */
+class AccessTest extends BrowserTest {
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/nights",
+                "/shoots",
+                "/shoots/1/night",
+                "/shoots/1/frame",
+                "/shoots/1/stand",
+                "/shoots/1/expose",
+                "/shoots/2/night",
+                "/shoots/2/expose",
+                "/shoots/4/night",
+                "/shoots/5/night",
+                "/shoots/6/expose",
+                "/shoots/7/night",
+                "/shoots/7/sequence",
+                "/shoots/1/sequence",
+                "/shoots/new",
+                "/nights/2027-06-04?place=1&place=2",
+                "/places",
+                "/places/1",
+                "/places/1/forecast",
+                "/places/formats",
+                "/map?place=1",
+                "/map?place=1&eclipse=2027-08-02",
+                "/shoots/7/pack",
+                "/shoots/7/rig2/expose",
+                "/shoots/2/practice",
+                "/settings",
+                "/search?q=light",
+                "/kit",
+                "/kit/rigs/1",
+                "/kit/cameras/1",
+                "/kit/lenses/new",
+                "/keys",
+                "/about",
+                "/shoots/999/night"
+            })
+    void pagesHaveNoAccessibilityFaultsAndFitAPhone(String path) {
+        go(path);
+        assertEquals(List.of(), faults(), path);
+        page.setViewportSize(390, 844);
+        assertFits();
+        if (REARRANGED.contains(path)) {
+            assertEquals(List.of(), faults(), path + " on a phone");
+        }
+        expected = "404";
+    }
+
+    /** Pages that a small screen arranges in another way; the others only become narrower. */
+    private static final List<String> REARRANGED =
+            List.of("/nights", "/shoots/1/night", "/shoots/1/expose", "/shoots/7/night");
+
+    /** The rows of the year's table are all alike: looking at each of them takes the tool minutes. */
+    private List<String> faults() {
+        return new AxeBuilder(page)
+                .exclude(List.of("#year tbody")).analyze().getViolations().stream()
+                        .map(r -> r.getId() + " " + r.getNodes())
+                        .toList();
+    }
+}
