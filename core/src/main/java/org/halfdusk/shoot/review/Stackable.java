@@ -30,7 +30,19 @@ public record Stackable(List<Taken> used, List<Left> left, List<Taken> darks, Li
         /** Exposed otherwise than most. */
         OTHER_EXPOSURE,
         /** Neither stars nor bursts are in it. */
-        SHOWS_NOTHING
+        SHOWS_NOTHING,
+        /** Others were chosen. */
+        NOT_CHOSEN
+    }
+
+    /** What a picture is made of frames for. */
+    public enum As {
+        /** The lightest pixel is kept, and with it what crosses a frame. */
+        TRAILS,
+        /** Values are compared or averaged: what blurs or hides stars does harm. */
+        POINTS,
+        /** The lightest pixel of chosen frames, each open as long as its burst needed; where none was chosen, of all. */
+        BURSTS
     }
 
     /** @param fault what spoils it, where it is that */
@@ -52,11 +64,7 @@ public record Stackable(List<Taken> used, List<Left> left, List<Taken> darks, Li
     /** Two marks for one time, and a timer that is a little off, may differ by so much. */
     private static final double ALIKE = 0.04;
 
-    /**
-     * @param lightest whether the lightest pixel is kept, which keeps what crosses a frame; else values are compared or averaged, and what
-     *     blurs or hides stars does harm
-     */
-    public static Stackable of(PlannedAndTaken both, boolean lightest) {
+    public static Stackable of(PlannedAndTaken both, As as) {
         List<Taken> lights = new ArrayList<>();
         List<Taken> caps = new ArrayList<>();
         List<Taken> ground = new ArrayList<>();
@@ -76,13 +84,20 @@ public record Stackable(List<Taken> used, List<Left> left, List<Taken> darks, Li
         double seconds = most(lights);
         List<Taken> used = new ArrayList<>();
         List<Left> left = new ArrayList<>();
+        boolean chosen = as == As.BURSTS && lights.stream().anyMatch(t -> choice(t) == TakenFrame.Choice.KEEP);
         for (Taken t : lights) {
-            Optional<Left> out = left(t, seconds, lightest ? SHOWS : SPOILS);
+            Optional<Left> out = chosen && choice(t) == TakenFrame.Choice.OPEN
+                    ? Optional.of(new Left(t, Why.NOT_CHOSEN, Optional.empty()))
+                    : left(t, as == As.BURSTS ? Double.NaN : seconds, as == As.POINTS ? SPOILS : SHOWS);
             out.ifPresentOrElse(left::add, () -> used.add(t));
         }
         List<Taken> darks =
                 caps.stream().filter(t -> alike(seconds(t), seconds)).toList();
         return new Stackable(List.copyOf(used), List.copyOf(left), darks, List.copyOf(ground));
+    }
+
+    private static TakenFrame.Choice choice(Taken t) {
+        return t.frame().it().judgement().choice();
     }
 
     private static FrameReading reading(Taken t) {
@@ -108,7 +123,7 @@ public record Stackable(List<Taken> used, List<Left> left, List<Taken> darks, Li
     }
 
     private static Optional<Left> left(Taken t, double seconds, Set<FrameFault.What> spoiling) {
-        TakenFrame.Choice choice = t.frame().it().judgement().choice();
+        TakenFrame.Choice choice = choice(t);
         if (choice == TakenFrame.Choice.REJECT) {
             return Optional.of(new Left(t, Why.REJECTED, Optional.empty()));
         }

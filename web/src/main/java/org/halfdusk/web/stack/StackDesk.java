@@ -45,25 +45,33 @@ class StackDesk {
 
     /** How frames are made one, as the command calls it. */
     enum Mode {
-        LIGHTEST("Lightest", "Each pixel keeps its brightest frame: whole trails.", true, true),
-        MEAN("Mean, aligned to the stars", "Points, not trails.", false, false),
-        CLIPPED("Mean without what stands apart", "Aligned; an aircraft or lamp in one frame vanishes.", false, false),
+        LIGHTEST("Lightest", "Each pixel keeps its brightest frame: whole trails.", Stackable.As.TRAILS, true),
+        MEAN("Mean, aligned to the stars", "Points, not trails.", Stackable.As.POINTS, false),
+        CLIPPED(
+                "Mean without what stands apart",
+                "Aligned; an aircraft or lamp in one frame vanishes.",
+                Stackable.As.POINTS,
+                false),
         MEDIAN(
                 "Middle value, aligned to the stars",
                 "Against aircraft in many frames; a little noisier.",
-                false,
+                Stackable.As.POINTS,
                 false),
-        BURSTS("Bursts in one picture", "The chosen frames beside each other.", true, false);
+        BURSTS(
+                "Bursts in one picture",
+                "The frames that are kept beside each other, all where none is.",
+                Stackable.As.BURSTS,
+                false);
 
         private final String name;
         private final String words;
-        private final boolean lightest;
+        private final Stackable.As as;
         private final boolean fills;
 
-        Mode(String name, String words, boolean lightest, boolean fills) {
+        Mode(String name, String words, Stackable.As as, boolean fills) {
             this.name = name;
             this.words = words;
-            this.lightest = lightest;
+            this.as = as;
             this.fills = fills;
         }
     }
@@ -81,6 +89,9 @@ class StackDesk {
 
     /** Trails where the subject draws them, else points. */
     private static Mode usual(ShootDesk.Open open) {
+        if (!open.plan().timeBrightens()) {
+            return Mode.BURSTS;
+        }
         return open.subject().drawnAsTrails() ? Mode.LIGHTEST : Mode.CLIPPED;
     }
 
@@ -88,15 +99,19 @@ class StackDesk {
     StackPage page(ShootDesk.Open open, Optional<Mode> asked, String name, String wrong) {
         Mode mode = asked.orElse(usual(open));
         PlannedAndTaken both = both(open);
-        Stackable stackable = Stackable.of(both, mode.lightest);
+        Stackable stackable = Stackable.of(both, mode.as);
         ZoneId zone = open.plan().place().zone();
         int n = stackable.used().size();
         String why = why(stackable);
         String gain =
-                StackWords.gain(mode.lightest ? Stackable.of(both, false).used().size() : n);
+                StackWords.gain(Stackable.of(both, Stackable.As.POINTS).used().size());
         List<StackPage.Mode> modes = Arrays.stream(Mode.values())
                 .map(m -> new StackPage.Mode(
-                        m.name(), m.name, m.lightest ? m.words : m.words + " " + gain, m == mode, m.fills))
+                        m.name(),
+                        m.name,
+                        m.as == Stackable.As.POINTS ? m.words + " " + gain : m.words,
+                        m == mode,
+                        m.fills))
                 .toList();
         String action = open.address("stack");
         String key = StackJobs.key(open.shoot().id(), open.rig());
@@ -227,7 +242,7 @@ class StackDesk {
             boolean jpeg)
             throws IOException {
         String key = StackJobs.key(open.shoot().id(), open.rig());
-        Stackable s = Stackable.of(both(open), mode.lightest);
+        Stackable s = Stackable.of(both(open), mode.as);
         possible(s);
         Path file = out.free(OutFolder.name(name), jpeg ? ".jpg" : ".tif");
         Originals.Found lie = originals.look();

@@ -43,6 +43,7 @@ final class StackWords {
                         .orElse("spoilt");
             case OTHER_EXPOSURE -> "exposed otherwise than the others";
             case SHOWS_NOTHING -> "neither stars nor bursts in it";
+            case NOT_CHOSEN -> "not kept, and others are";
         };
     }
 
