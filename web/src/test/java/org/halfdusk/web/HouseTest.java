@@ -202,7 +202,8 @@ class HouseTest {
         List<String> found = new ArrayList<>();
         int looked = 0;
         try (Stream<Path> files = Files.walk(Path.of("src/main/java/org/halfdusk/web"))) {
-            for (Path file : files.filter(f -> f.toString().matches(".*(Words|Page|View|Part|Detail|Edits)\\.java"))
+            for (Path file : files.filter(f -> f.toString()
+                            .matches(".*(Words|Page|View|Part|Detail|Edits|Expose|NightStep|Sequence)\\.java"))
                     // How numbers and units are written is its own.
                     .filter(f -> !f.endsWith(Path.of("layout", "Words.java")))
                     .toList()) {

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
@@ -67,7 +66,7 @@ record SkySheet(
         Air air,
         int[] faintest,
         Light light,
-        List<Wanderer> bodies,
+        List<SkyBodies.Wanderer> bodies,
         int[] core,
         int[] pole,
         double[] skyline,
@@ -85,16 +84,6 @@ record SkySheet(
      * @param sun the altitude in whose light it lies, hundredths of a degree, one a slice: in totality that of a dusk
      */
     record Light(double stepMinutes, int azimuthStep, int[] altitudes, int[] brightness, String parts, int[] sun) {}
-
-    /**
-     * A body that moves among the stars.
-     *
-     * @param directions as north, east, up, airless, one each five minutes
-     * @param followed whether the subject follows it
-     * @param disc of Sun and Moon; null for a planet
-     */
-    record Wanderer(
-            String name, String kind, int[] directions, double magnitude, boolean followed, Optional<Disc> disc) {}
 
     /**
      * @param lit fraction, thousandths, one each five minutes
@@ -163,7 +152,7 @@ record SkySheet(
                 airTable(),
                 faintestStars(),
                 lightOf(night),
-                bodiesOf(night, times),
+                SkyBodies.bodiesOf(night, times),
                 millionths(Stream.of(toCore(sky, middle))).toArray(),
                 millionths(Stream.of(sky.pole().direction())).toArray(),
                 skylineOf(place),
@@ -175,7 +164,7 @@ record SkySheet(
                         .toList());
     }
 
-    private static List<Instant> times(Interval axis, Duration step) {
+    static List<Instant> times(Interval axis, Duration step) {
         return Stream.iterate(axis.start(), t -> t.plus(step))
                 .limit(axis.duration().dividedBy(step) + 2)
                 .toList();
@@ -188,15 +177,15 @@ record SkySheet(
                 new Vector(r.zx(), r.zy(), r.zz()));
     }
 
-    private static IntStream millionths(Vector v) {
+    static IntStream millionths(Vector v) {
         return IntStream.of(million(v.x()), million(v.y()), million(v.z()));
     }
 
-    private static IntStream millionths(Stream<Vector> vectors) {
+    static IntStream millionths(Stream<Vector> vectors) {
         return vectors.flatMapToInt(SkySheet::millionths);
     }
 
-    private static int[] millionths(List<Vector> vectors) {
+    static int[] millionths(List<Vector> vectors) {
         return millionths(vectors.stream()).toArray();
     }
 
@@ -208,7 +197,7 @@ record SkySheet(
         return (int) Math.round(value * 100);
     }
 
-    private static double tenth(double value) {
+    static double tenth(double value) {
         return Math.rint(value * 10) / 10;
     }
 
@@ -317,7 +306,7 @@ record SkySheet(
     }
 
     /** Drawn only where the disc is wholly covered, so it is sent with every day of an eclipse. */
-    private static int[] corona(SubjectNight night) {
+    static int[] corona(SubjectNight night) {
         return night.swift()
                 ? Corona.profile().stream()
                         .flatMapToInt(c -> IntStream.of(hundredths(c.radii()), hundredths(c.opacity())))
@@ -329,47 +318,7 @@ record SkySheet(
         return (byte) Math.round(255 * part);
     }
 
-    private static List<Wanderer> bodiesOf(SubjectNight night, List<Instant> times) {
-        Sky sky = night.sky();
-        Body followed = night.followed().orElse(Body.GALACTIC_CENTRE);
-        List<Wanderer> bodies = new ArrayList<>();
-        bodies.add(new Wanderer(
-                "sun",
-                "sun",
-                track(sky, Body.SUN, times),
-                -26,
-                followed == Body.SUN,
-                Optional.of(Disc.sun(sky.diameterDegrees(Body.SUN, times.get(0)), corona(night)))));
-        bodies.add(new Wanderer(
-                "moon",
-                "moon",
-                track(sky, Body.MOON, times),
-                -12,
-                followed == Body.MOON,
-                Optional.of(moon(night, times))));
-        List<List<Sky.PlanetPosition>> planets =
-                times.stream().map(sky::planets).toList();
-        for (int i = 0; i < planets.get(0).size(); i++) {
-            int number = i;
-            Sky.PlanetPosition first = planets.get(0).get(i);
-            bodies.add(new Wanderer(
-                    first.planet().words(),
-                    "planet",
-                    millionths(planets.stream()
-                                    .map(p -> p.get(number).position().direction()))
-                            .toArray(),
-                    tenth(first.magnitude()),
-                    false,
-                    Optional.empty()));
-        }
-        return bodies;
-    }
-
-    private static int[] track(Sky sky, Body body, List<Instant> times) {
-        return millionths(times.stream().map(t -> sky.at(body, t).direction())).toArray();
-    }
-
-    private static Disc moon(SubjectNight night, List<Instant> times) {
+    static Disc moon(SubjectNight night, List<Instant> times) {
         Sky sky = night.sky();
         Instant middle = times.get(times.size() / 2);
         MoonAspect aspect = sky.moonAspect(middle);

@@ -51,18 +51,7 @@ public record NightStrip(
     /** Altitude at the top where nothing stands higher, degrees. */
     private static final double USUAL_TOP = 60;
 
-    private static final double WIDTH = 1000;
-    /** Width of a letter on a desk's strip. */
-    private static final double LETTER = 5.4;
-
-    /** Half of the playhead's label and half of another, of the strip's width. */
-    private static final double COVERED = 50;
-
-    /** Width of a letter on a phone's strip in the largest type. */
-    private static final double LETTER_SMALL = 26;
-
-    private static final int HEAD_LETTERS = 6;
-    private static final int TIME_LETTERS = 6;
+    static final double WIDTH = 1000;
 
     private static final double EDGE = 130;
 
@@ -142,13 +131,11 @@ public record NightStrip(
     }
 
     /** What only the large strip has. */
-    private record Extras(
-            Optional<Instant> playhead, List<Mark> marks, List<Block> blocks, Optional<Forecast> forecast) {
+    record Extras(Optional<Instant> playhead, List<Mark> marks, List<Block> blocks, Optional<Forecast> forecast) {
         static final Extras NONE = new Extras(Optional.empty(), List.of(), List.of(), Optional.empty());
     }
 
-    private static NightStrip of(
-            SubjectNight m, Interval axis, Theme theme, Duration step, Extras extras, String words) {
+    static NightStrip of(SubjectNight m, Interval axis, Theme theme, Duration step, Extras extras, String words) {
         ZoneId zone = m.zone();
         Scale scale = new Scale(axis);
         List<Night.Course> course = Night.course(m.sky(), axis, step);
@@ -181,12 +168,12 @@ public record NightStrip(
                         ? "cloud"
                         : "cloud, simulated",
                 large ? ticks(axis, zone, scale) : List.of(),
-                labels(extras, axis, scale, zone),
+                StripLabels.labels(extras, axis, scale, zone),
                 extras.playhead().map(p -> playhead(p, axis, scale, zone)),
                 words);
     }
 
-    private static Playhead playhead(Instant p, Interval axis, Scale scale, ZoneId zone) {
+    static Playhead playhead(Instant p, Interval axis, Scale scale, ZoneId zone) {
         return new Playhead(
                 scale.percent(p),
                 Words.clock(p, zone),
@@ -361,54 +348,8 @@ public record NightStrip(
         return marks;
     }
 
-    /** Those that neither the playhead's own label nor a weightier one covers: sunset and sunrise give way. */
-    private static List<Label> labels(Extras extras, Interval axis, Scale scale, ZoneId zone) {
-        double head = extras.playhead().map(scale::x).orElse(-WIDTH);
-        List<Mark> wished = extras.marks().stream()
-                .filter(m -> axis.contains(m.at()) && Math.abs(scale.x(m.at()) - head) > COVERED)
-                .sorted(Comparator.comparing(Mark::weighty).reversed())
-                .toList();
-        List<Mark> kept = apart(wished, scale, LETTER, head);
-        List<Mark> small = apart(kept, scale, LETTER_SMALL, head);
-        return kept.stream()
-                .sorted(Comparator.comparing(Mark::at))
-                .map(m -> new Label(
-                        scale.percent(m.at()),
-                        m.what() + " " + Words.clock(m.at(), zone),
-                        anchor(scale.x(m.at())),
-                        !small.contains(m)))
-                .toList();
-    }
-
-    /** Those that find room one after another, and beside the playhead's label, where a letter is so wide. */
-    private static List<Mark> apart(List<Mark> wished, Scale scale, double letter, double head) {
-        double half = HEAD_LETTERS / 2.0 * letter;
-        List<double[]> taken = new ArrayList<>(List.of(new double[] {head - half, head + half}));
-        List<Mark> kept = new ArrayList<>();
-        for (Mark m : wished) {
-            double[] own = extent(m, scale, letter);
-            if (taken.stream().noneMatch(t -> own[0] < t[1] + letter && t[0] < own[1] + letter)) {
-                taken.add(own);
-                kept.add(m);
-            }
-        }
-        return kept;
-    }
-
-    /** From where to where a label reaches: its words, a space and a time. */
-    private static double[] extent(Mark m, Scale scale, double letter) {
-        double x = scale.x(m.at());
-        double width = (m.what().length() + TIME_LETTERS) * letter;
-        double left = switch (anchor(x)) {
-            case "start" -> x;
-            case "end" -> x - width;
-            default -> x - width / 2;
-        };
-        return new double[] {left, left + width};
-    }
-
     /** Near an end of the strip a label runs inwards. */
-    private static String anchor(double x) {
+    static String anchor(double x) {
         if (x < EDGE) {
             return "start";
         }
@@ -416,7 +357,7 @@ public record NightStrip(
     }
 
     /** From times to places along the strip. */
-    private record Scale(Interval axis) {
+    record Scale(Interval axis) {
         double x(Instant at) {
             return WIDTH * axis.share(at);
         }

@@ -67,8 +67,7 @@ record ScriptPart(
             return NONE;
         }
         ScriptChoices script = choices.script();
-        Optional<PhaseChoice> kept =
-                script.phases().stream().filter(c -> c.kind() == kind).findFirst();
+        Optional<PhaseChoice> kept = kept(script, kind);
         PhaseChoice c = kept.orElse(PhaseChoice.none(kind));
         String phaseWrong = first && errors.text("kind").equals(kind.name()) ? errors.of(ShootField.PHASES.name()) : "";
         String rowWrong = errors.text("piece").equals(id) ? errors.of(ShootField.ROWS.name()) : "";
@@ -87,8 +86,8 @@ record ScriptPart(
                         refused,
                         errors,
                         "frames",
-                        c.frames().isPresent() ? Integer.toString(c.frames().getAsInt()) : ""),
-                shown(refused, errors, "thirds", c.frames().isPresent() ? Integer.toString(c.thirds()) : ""),
+                        c.frames().isPresent() ? "" + c.frames().getAsInt() : ""),
+                shown(refused, errors, "thirds", c.frames().isPresent() ? "" + c.thirds() : ""),
                 shown(
                         refused,
                         errors,
@@ -97,10 +96,18 @@ record ScriptPart(
                 kind != Block.Kind.TOTALITY,
                 !OF_SHOWS.contains(kind),
                 first,
-                kept.isPresent() || script.rows().stream().anyMatch(r -> r.kind() == kind),
+                kept.isPresent() || changed(script, kind),
                 refused ? phaseWrong : rowWrong,
                 rows(block, zone),
                 rowWrong.isEmpty() ? Typed.NONE : typed(errors));
+    }
+
+    private static Optional<PhaseChoice> kept(ScriptChoices script, Block.Kind kind) {
+        return script.phases().stream().filter(c -> c.kind() == kind).findFirst();
+    }
+
+    private static boolean changed(ScriptChoices script, Block.Kind kind) {
+        return script.rows().stream().anyMatch(r -> r.kind() == kind);
     }
 
     private static List<Row> rows(Block block, ZoneId zone) {

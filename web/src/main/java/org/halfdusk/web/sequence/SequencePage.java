@@ -36,7 +36,6 @@ import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.BlockWords;
-import org.halfdusk.web.subject.ClockWords;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.Table;
 
@@ -172,7 +171,7 @@ record SequencePage(
         RunSimulation run = open.simulated();
         Set<Instant> dropped = run.droppedAt();
         List<ShootDesk.Open> rigs = desk.all(open);
-        List<Part> parts = parts(open, laid, numbers, chosen, dropped, errors);
+        List<Part> parts = BlockParts.parts(open, laid, numbers, chosen, dropped, errors);
         List<String> moving = open.programme().planned().stream()
                 .flatMap(p -> moving(p.block(), over(p.block(), plan), plan).stream())
                 .toList();
@@ -185,7 +184,7 @@ record SequencePage(
                 Programme.replaces(plan),
                 error(errors, parts),
                 timeline(open, rigs, run, numbers, found, theme),
-                checks(open, rigs, found, moving, zone),
+                SequenceChecks.checks(open, rigs, found, moving, zone),
                 FocusAnew.of(open, rigs),
                 BudgetPart.of(
                         open,
@@ -198,38 +197,10 @@ record SequencePage(
     }
 
     /** How far each frame of a block is over what keeps it sharp. */
-    private static List<OptionalDouble> over(Block block, Plan plan) {
+    static List<OptionalDouble> over(Block block, Plan plan) {
         return block.frames().stream()
                 .map(f -> Programme.overLimit(block, f, plan))
                 .toList();
-    }
-
-    /** The blocks in order. @param numbers of those that were laid, negative for computed ones @param chosen the one at the moment shown */
-    private static List<Part> parts(
-            ShootDesk.Open open,
-            Laying laid,
-            List<Integer> numbers,
-            int chosen,
-            Set<Instant> dropped,
-            FormErrors errors) {
-        Plan plan = open.plan();
-        RigChoices choices = open.shoot().it().rig().choices();
-        ZoneId zone = plan.place().zone();
-        List<Part> parts = new ArrayList<>();
-        for (int i = 0; i < numbers.size(); i++) {
-            int n = numbers.get(i);
-            Programme.Planned planned = open.programme().planned().get(i);
-            Block block = planned.block();
-            Edit edit = n < 0 ? Edit.NONE : edit(n, laid.blocks().get(n), other(planned, plan), zone, errors);
-            List<OptionalDouble> over = over(block, plan);
-            boolean first = parts.stream()
-                    .noneMatch(p -> p.script().kind().equals(block.kind().name()));
-            ScriptPart script =
-                    n < 0 ? ScriptPart.of(planned.id(), block, first, choices, zone, errors) : ScriptPart.NONE;
-            boolean shown = i == chosen || !script.error().isEmpty();
-            parts.add(part(planned, open, edit, script, shown, FrameRows.of(block, open, dropped, over::get, 1)));
-        }
-        return parts;
     }
 
     /** What is wrong and stands by no block of its own. */
@@ -258,7 +229,7 @@ record SequencePage(
     }
 
     /** The block that is told in full: what runs at the playhead, else the first with frames. */
-    private static int chosen(List<Block> blocks, Instant at) {
+    static int chosen(List<Block> blocks, Instant at) {
         int first = -1;
         for (int i = 0; i < blocks.size(); i++) {
             Block b = blocks.get(i);
@@ -317,7 +288,7 @@ record SequencePage(
     }
 
     /** For each block its place among the laid ones, −1 for a computed one that stays. */
-    private static List<Integer> numbers(Programme programme, Laying laid) {
+    static List<Integer> numbers(Programme programme, Laying laid) {
         List<String> ids = laid.blocks().stream().map(BlockSpec::id).toList();
         return programme.planned().stream().map(p -> ids.indexOf(p.id())).toList();
     }
@@ -355,61 +326,7 @@ record SequencePage(
         return Words.rig(plan.rig());
     }
 
-    /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */
-    private static List<String> checks(
-            ShootDesk.Open open,
-            List<ShootDesk.Open> rigs,
-            List<ProgrammeCheck> found,
-            List<String> moving,
-            ZoneId zone) {
-        List<String> checks = new ArrayList<>(FocusAnew.clashes(open, rigs));
-        long other = open.programme().planned().stream()
-                .filter(p -> p.madeForOther(open.plan()).isPresent())
-                .count();
-        if (other > 0) {
-            checks.add(Words.count(other, "block") + (other == 1 ? " was" : " were")
-                    + " made for another setting than the plan gives now: open "
-                    + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
-        }
-        found.stream().map(c -> words(c, open, zone)).forEach(checks::add);
-        checks.addAll(moving);
-        open.programme()
-                .leftOut()
-                .forEach(
-                        r -> checks.add(
-                                "Your " + BlockWords.name(r.kind()) + " frame of "
-                                        + Words.clockSeconds(r.at(), zone)
-                                        + " has no place in the script as it is now, and is left out: move it, or let the phase be computed."));
-        if (!open.plan().rig().lens().electronicAperture()) {
-            checks.addAll(ring(open, zone));
-        }
-        open.clock().filter(c -> !c.fair()).map(ClockWords::caution).ifPresent(checks::add);
-        return checks;
-    }
-
-    /** The camera cannot set this lens: where its ring has to be turned by hand. */
-    private static List<String> ring(ShootDesk.Open open, ZoneId zone) {
-        List<String> turns = new ArrayList<>();
-        String set = "";
-        for (Block b : open.blocks()) {
-            for (Frame f : b.frames()) {
-                String wanted = f.fNumber().label();
-                if (!set.isEmpty() && !wanted.equals(set)) {
-                    turns.add("Turn the lens's ring from " + set + " to " + wanted + " by hand before "
-                            + Words.clockSeconds(f.open(), zone) + ": the camera cannot set this lens.");
-                }
-                set = wanted;
-            }
-        }
-        return turns.size() > MOST_TURNS
-                ? List.of(turns.get(0), (turns.size() - 1) + " more turns of the ring follow: fix one aperture.")
-                : turns;
-    }
-
-    /** More turns than these nobody does in the dark. */
-    private static final int MOST_TURNS = 3;
-
-    private static String words(ProgrammeCheck c, ShootDesk.Open open, ZoneId zone) {
+    static String words(ProgrammeCheck c, ShootDesk.Open open, ZoneId zone) {
         Block b = open.blocks().get(c.block());
         String which = BlockWords.name(b.kind()) + " of " + Words.clock(b.start(), zone);
         String by = Words.minutes(c.by());
@@ -429,7 +346,7 @@ record SequencePage(
     }
 
     /** What the plan says by now where a block was made for something else: "Made for 8 s f/2 ISO 1250; the plan now says …". */
-    private static String other(Programme.Planned planned, Plan plan) {
+    static String other(Programme.Planned planned, Plan plan) {
         return planned.madeForOther(plan)
                 .map(now -> "Made for "
                         + set(planned.laid().flatMap(BlockSpec::made).orElseThrow()) + ". The plan now says " + set(now)
@@ -437,11 +354,11 @@ record SequencePage(
                 .orElse("");
     }
 
-    private static String set(BlockSpec.Made m) {
+    static String set(BlockSpec.Made m) {
         return Words.seconds(m.seconds()) + " " + m.fNumber().label() + " ISO " + m.iso();
     }
 
-    private static Edit edit(int number, BlockSpec s, String other, ZoneId zone, FormErrors errors) {
+    static Edit edit(int number, BlockSpec s, String other, ZoneId zone, FormErrors errors) {
         boolean pause = s.kind() == Block.Kind.PAUSE;
         Edit kept = new Edit(
                 number,
@@ -467,37 +384,8 @@ record SequencePage(
         return refused ? kept.typed(errors) : kept;
     }
 
-    private static Part part(
-            Programme.Planned planned,
-            ShootDesk.Open open,
-            Edit edit,
-            ScriptPart script,
-            boolean chosen,
-            FrameRows rows) {
-        ZoneId zone = open.plan().place().zone();
-        Block b = planned.block();
-        Optional<Timer> timer = planned.timer(open.plan());
-        List<Frame> frames = b.frames();
-        boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
-        return new Part(
-                planned.id(),
-                BlockWords.name(b.kind()),
-                Words.clockSeconds(b.start(), zone),
-                b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
-                frames.isEmpty() ? "" : Words.count(frames.size(), "frame"),
-                settings(frames),
-                filter ? "stop" : "",
-                rows,
-                timer.map(t -> Dial.of(b, t, zone)).orElse(Dial.NONE),
-                timer.map(t -> timer(b, t)).orElse(""),
-                edit.number() >= 0,
-                chosen,
-                edit,
-                script);
-    }
-
     /** How many frames move farther than the plan allows, and the farthest of them; for the list of checks. */
-    private static Optional<String> moving(Block b, List<OptionalDouble> over, Plan plan) {
+    static Optional<String> moving(Block b, List<OptionalDouble> over, Plan plan) {
         double[] px = over.stream()
                 .filter(OptionalDouble::isPresent)
                 .mapToDouble(OptionalDouble::getAsDouble)
@@ -517,7 +405,7 @@ record SequencePage(
         return p.timer(open.plan()).map(t -> timer(p.block(), t)).orElse("");
     }
 
-    private static String timer(Block b, Timer t) {
+    static String timer(Block b, Timer t) {
         Frame first = b.frames().get(0);
         double real = t.exposure().realSeconds();
         boolean bulb = t.exposure().bulb();

@@ -74,6 +74,12 @@ class StackDesk {
             this.as = as;
             this.fills = fills;
         }
+
+        /** @param gain what a mean of the frames would gain, in words */
+        private StackPage.Mode shown(String gain, boolean chosen) {
+            String said = as == Stackable.As.POINTS ? words + " " + gain : words;
+            return new StackPage.Mode(name(), name, said, chosen, fills);
+        }
     }
 
     static final Codec<Mode> MODE = Codec.constant("mode", Mode.class);
@@ -105,14 +111,8 @@ class StackDesk {
         String why = why(stackable);
         String gain =
                 StackWords.gain(Stackable.of(both, Stackable.As.POINTS).used().size());
-        List<StackPage.Mode> modes = Arrays.stream(Mode.values())
-                .map(m -> new StackPage.Mode(
-                        m.name(),
-                        m.name,
-                        m.as == Stackable.As.POINTS ? m.words + " " + gain : m.words,
-                        m == mode,
-                        m.fills))
-                .toList();
+        List<StackPage.Mode> modes =
+                Arrays.stream(Mode.values()).map(m -> m.shown(gain, m == mode)).toList();
         String action = open.address("stack");
         String key = StackJobs.key(open.shoot().id(), open.rig());
         return new StackPage(

@@ -3,27 +3,20 @@ package org.halfdusk.web.trails;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import org.halfdusk.ephemeris.Body;
-import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.sequence.TrailGap;
 import org.halfdusk.shoot.Subject;
-import org.halfdusk.shoot.trails.TrailsExposure;
 import org.halfdusk.shoot.trails.TrailsNight;
 import org.halfdusk.shoot.trails.TrailsPlan;
-import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
-import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.NightStrip;
 import org.halfdusk.web.layout.Theme;
 import org.halfdusk.web.layout.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.Framed;
-import org.halfdusk.web.subject.LearntWords;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
@@ -90,16 +83,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
 
     @Override
     public NightWords words(TrailsNight n) {
-        String heading = n.main().map(w -> Words.span(w, n.zone())).orElseGet(() -> Words.capital(shortly(n)));
-        String answer =
-                n.main().map(w -> Words.duration(w.duration()) + " dark").orElseGet(() -> shortly(n));
-        return new NightWords(
-                heading,
-                answer,
-                sentence(n),
-                whyNotMore(n),
-                n.main().isPresent() ? Words.degrees(n.pole().altitude().degrees()) : "",
-                ReasonWords.parts(n.score(), "hours", "pole", "moonlight"));
+        return TrailsNightWords.of(n);
     }
 
     private static boolean moonFree(TrailsNight n) {
@@ -108,13 +92,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 .orElse(false);
     }
 
-    private static String shortly(TrailsNight n) {
-        return n.obstacle()
-                .map(o -> o == TrailsNight.Obstacle.NEVER_DARK ? "never dark" : "too much moonlight")
-                .orElse("no window");
-    }
-
-    private static String sentence(TrailsNight n) {
+    static String sentence(TrailsNight n) {
         String lit = Words.percent(n.night().moonPhase().illuminatedFraction());
         if (n.main().isEmpty()) {
             return n.obstacle().orElse(TrailsNight.Obstacle.MOON) == TrailsNight.Obstacle.NEVER_DARK
@@ -129,16 +107,6 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                 + " lit). The sky turns " + Words.degrees(n.turningDegrees()) + " meanwhile.";
     }
 
-    private static String whyNotMore(TrailsNight n) {
-        if (n.main().isEmpty()) {
-            return sentence(n);
-        }
-        double dark = Interval.hours(n.night().dark());
-        return !Words.told(dark - n.windowHours())
-                ? "all of the dark is usable"
-                : "moonlight takes " + Words.duration(dark - n.windowHours()) + " of the dark";
-    }
-
     @Override
     public List<NightStrip.Mark> marks(TrailsNight n) {
         return NightStrip.marks(n.night());
@@ -146,165 +114,12 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
 
     @Override
     public NightStep night(TrailsPlan plan, Instant at, Theme theme, String address) {
-        TrailsNight n = plan.night();
-        List<String> sentences = new ArrayList<>();
-        sentences.add(sentence(n));
-        sentences.add(poleSentence(plan));
-        List<Line> times = new ArrayList<>(ReasonWords.sunAndDark(n.night()));
-        times.addAll(ReasonWords.moon(n.night()));
-        times.add(new Line("Pole", ReasonWords.place(n.pole())));
-        times.addAll(ReasonWords.settingUp(n, plan));
-        n.light().site().domes().stream()
-                .findFirst()
-                .ifPresent(d -> times.add(new Line(
-                        "Brightest glow",
-                        d.name() + ", " + Words.azimuth(d.azimuthDegrees()) + ", " + Math.round(d.distanceKm())
-                                + " km away (estimate)")));
-        return new NightStep(
-                words(n).heading(),
-                sentences,
-                "trails/pictures",
-                ArcsPicture.of(plan, theme),
-                times,
-                Table.of(
-                        "Arc by length",
-                        SiderealTime.DEGREES_PER_HOUR + "° an hour, the same for every star.",
-                        arcRows(plan),
-                        "shutter working for",
-                        "arc#",
-                        "frames#"),
-                at(plan, at),
-                List.of(
-                        ReasonWords.NIGHT_PLACE,
-                        "No torches across the frame: one headlight costs one frame of many, but all of a long one."));
-    }
-
-    private static String poleSentence(TrailsPlan plan) {
-        TrailsNight n = plan.night();
-        boolean south = n.pole().azimuth().degrees() > 90;
-        String where = (south ? "The south" : "The north") + " celestial pole stands at "
-                + Words.azimuth(n.pole().azimuth().degrees()) + ", "
-                + Words.degrees(n.pole().altitude().degrees()) + " up";
-        double lift = n.pole().altitude().degrees();
-        return where
-                + (lift < 1
-                        ? ", on the horizon: trails here are half circles at the most."
-                        : plan.poleInFrame().isPresent()
-                                ? ", inside the frame: full circles turn about it."
-                                : ", outside the frame: trails run straighter.");
-    }
-
-    private static List<Table.Row> arcRows(TrailsPlan plan) {
-        double gap = plan.run().map(FrameRun::gapSeconds).orElse(1.0);
-        List<Table.Row> rows = new ArrayList<>();
-        double own = plan.run().map(FrameRun::durationSeconds).orElse(0.0);
-        boolean chosen = false;
-        for (double m : TrailsPlan.LENGTHS_MINUTES) {
-            if (!chosen && own > 0 && own / 60 < m) {
-                rows.add(arcRow(own, gap, plan, true));
-                chosen = true;
-            }
-            rows.add(arcRow(m * 60, gap, plan, false));
-        }
-        if (!chosen && own > 0) {
-            rows.add(arcRow(own, gap, plan, true));
-        }
-        return rows;
-    }
-
-    private static Table.Row arcRow(double seconds, double gap, TrailsPlan plan, boolean chosen) {
-        FrameRun run = FrameRun.filling(
-                seconds, plan.exposure().shutter(), gap, plan.rig().camera().timer());
-        return Table.Row.of(
-                chosen,
-                Words.duration(seconds / 3600),
-                Words.degrees(run.arcDegrees()),
-                Integer.toString(run.frames()));
-    }
-
-    private static NightStep.At at(TrailsPlan plan, Instant at) {
-        TrailsNight n = plan.night();
-        Sky sky = n.sky();
-        double lift = n.light().at(at).zenith().moonLift();
-        boolean usable = n.windows().stream().anyMatch(w -> w.contains(at));
-        boolean dark = n.night().dark().stream().anyMatch(w -> w.contains(at));
-        double towards = n.light().at(at).towards(plan.framing().direction()).magnitude();
-        return new NightStep.At(
-                "Sky " + Words.tenths(towards) + " mag/arcsec²",
-                usable
-                        ? "Inside the window: dark, "
-                                + (!Words.told(lift) ? "no moonlight" : "the moon adds " + Words.tenths(lift) + " mag")
-                                + ". The brightness is that towards the frame."
-                        : "Outside the window: "
-                                + (dark ? "the moon adds " + Words.tenths(lift) + " mag." : "the sun is not 18° down."),
-                List.of(ReasonWords.body("Sun", sky, Body.SUN, at), ReasonWords.body("Moon", sky, Body.MOON, at)));
+        return TrailsNightStep.of(plan, at, theme, address);
     }
 
     @Override
     public ExposeStep expose(TrailsPlan plan, Theme theme) {
-        TrailsExposure e = plan.exposure();
-        return new ExposeStep(
-                "trails/pictures",
-                TrailsExposePicture.of(plan, theme),
-                time(plan),
-                Table.of("Many frames or one", "", manyOrOne(plan), "figure", "one frame#", "all in one#"),
-                List.of(
-                        ReasonWords.aperture(
-                                e.aperture(),
-                                "Sets how many stars draw a trail, since a moving star spends the same time on every pixel; "
-                                        + "f/4 keeps the brightest from clipping and corners clean."),
-                        ReasonWords.iso(e.isoReason(), e.iso(), e.skyBrightness(), e.sky())
-                                .and(LearntWords.because(plan)),
-                        ReasonWords.kelvin(
-                                plan.setting().kelvin(),
-                                "3200 K keeps the night blue; raw files can change it later.")),
-                new ExposeStep.Asked(false, true),
-                "f/4 or widest");
-    }
-
-    private static Because time(TrailsPlan plan) {
-        TrailsExposure e = plan.exposure();
-        String label = e.shutter().label();
-        String glow = "At " + ReasonWords.line(plan.setting()) + " the sky would reach a third of the histogram after "
-                + Words.seconds(e.glowLimitSeconds()) + ". ";
-        String reason = switch (e.timeReason()) {
-            case USUAL ->
-                glow + "A minute and a half keeps the number of files down, and a headlight costs one frame only.";
-            case LONGEST_OF_CAMERA ->
-                glow + "It is the camera's longest without bulb" + ReasonWords.real(e.shutter()) + ".";
-            case SKY_GLOW ->
-                "The sky is bright here: even at the lowest ISO it reaches a third of the histogram soon. " + glow;
-            case FILM ->
-                "A film of ISO " + e.iso() + " needs this for the sky, its slowness in the dark counted: "
-                        + Words.seconds(Reciprocity.counts(e.rig(), e.shutter().realSeconds()))
-                        + " of light. " + glow;
-            case LIGHT -> "Aperture and ISO are fixed: so long the sky needs to stand where you want it. " + glow;
-            case PINNED -> "You fixed this time. " + glow;
-        };
-        return new Because("Why " + label, label, reason);
-    }
-
-    private static List<Table.Row> manyOrOne(TrailsPlan plan) {
-        SkyExposure one = plan.exposure().sky();
-        Optional<SkyExposure> all = plan.oneLongFrame();
-        return List.of(
-                Table.Row.of(
-                        false,
-                        "Sky on the histogram",
-                        Words.percent(one.histogramPosition()),
-                        all.map(x -> x.stopsUnderClipping() < 0 ? "clips" : Words.percent(x.histogramPosition()))
-                                .orElse("")),
-                Table.Row.of(
-                        false,
-                        "Stops under clipping",
-                        Words.tenths(one.stopsUnderClipping()),
-                        all.map(x -> Words.tenths(x.stopsUnderClipping())).orElse("")),
-                Table.Row.of(
-                        false,
-                        "ISO",
-                        plan.setting().iso().toString(),
-                        Integer.toString(plan.rig().camera().lowestIso())),
-                Table.Row.of(false, "One headlight costs", "one frame", "everything"));
+        return TrailsExpose.step(plan, theme);
     }
 
     @Override

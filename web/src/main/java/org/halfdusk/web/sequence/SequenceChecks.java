@@ -1,0 +1,71 @@
+package org.halfdusk.web.sequence;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
+import org.halfdusk.shoot.programme.ProgrammeCheck;
+import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.subject.ClockWords;
+
+/** What is checked about a night's blocks, in words. */
+final class SequenceChecks {
+    private SequenceChecks() {}
+
+    /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */
+    static List<String> checks(
+            ShootDesk.Open open,
+            List<ShootDesk.Open> rigs,
+            List<ProgrammeCheck> found,
+            List<String> moving,
+            ZoneId zone) {
+        List<String> checks = new ArrayList<>(FocusAnew.clashes(open, rigs));
+        long other = open.programme().planned().stream()
+                .filter(p -> p.madeForOther(open.plan()).isPresent())
+                .count();
+        if (other > 0) {
+            checks.add(Words.count(other, "block") + (other == 1 ? " was" : " were")
+                    + " made for another setting than the plan gives now: open "
+                    + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
+        }
+        found.stream().map(c -> SequencePage.words(c, open, zone)).forEach(checks::add);
+        checks.addAll(moving);
+        open.programme()
+                .leftOut()
+                .forEach(
+                        r -> checks.add(
+                                "Your " + BlockWords.name(r.kind()) + " frame of "
+                                        + Words.clockSeconds(r.at(), zone)
+                                        + " has no place in the script as it is now, and is left out: move it, or let the phase be computed."));
+        if (!open.plan().rig().lens().electronicAperture()) {
+            checks.addAll(ring(open, zone));
+        }
+        open.clock().filter(c -> !c.fair()).map(ClockWords::caution).ifPresent(checks::add);
+        return checks;
+    }
+
+    /** The camera cannot set this lens: where its ring has to be turned by hand. */
+    private static List<String> ring(ShootDesk.Open open, ZoneId zone) {
+        List<String> turns = new ArrayList<>();
+        String set = "";
+        for (Block b : open.blocks()) {
+            for (Frame f : b.frames()) {
+                String wanted = f.fNumber().label();
+                if (!set.isEmpty() && !wanted.equals(set)) {
+                    turns.add("Turn the lens's ring from " + set + " to " + wanted + " by hand before "
+                            + Words.clockSeconds(f.open(), zone) + ": the camera cannot set this lens.");
+                }
+                set = wanted;
+            }
+        }
+        return turns.size() > MOST_TURNS
+                ? List.of(turns.get(0), (turns.size() - 1) + " more turns of the ring follow: fix one aperture.")
+                : turns;
+    }
+
+    /** More turns than these nobody does in the dark. */
+    private static final int MOST_TURNS = 3;
+}
