@@ -80,8 +80,11 @@ final class Reached {
         show(growing);
     }
 
-    /** Shows what grows, where it was not shown just now. */
+    /** Shows what grows, where it was not shown just now, while no frame is half in it: it would look too dark. */
     private void show(Growing growing) {
+        if (order.preview().isEmpty()) {
+            return;
+        }
         boolean due;
         synchronized (adding) {
             long now = System.nanoTime();
@@ -89,7 +92,12 @@ final class Reached {
             shown = due ? now : shown;
         }
         if (due) {
-            progress.grown(growing.sofar());
+            adding.writeLock().lock();
+            try {
+                progress.grown(growing.sofar());
+            } finally {
+                adding.writeLock().unlock();
+            }
         }
     }
 
@@ -112,7 +120,12 @@ final class Reached {
             List<Integer> in = drawing.all("laying frames out", done, (i, f) -> {
                 shelf.lay(Decoding.key(i), f);
                 if (order.preview().isPresent()) {
-                    sofar.add(new Every(f, step));
+                    adding.readLock().lock();
+                    try {
+                        sofar.add(new Every(f, step));
+                    } finally {
+                        adding.readLock().unlock();
+                    }
                     show(sofar);
                 }
             });

@@ -318,7 +318,7 @@ class CommandsTest {
             light[0] += first[i] & 0xffff;
             light[1] += last[i] & 0xffff;
         }
-        assertEquals(1, light[0] / (double) light[1], 0.1, "as bright from the first frame on");
+        assertEquals(1, light[0] / (double) light[1], 0.05, "as bright from the first frame on");
         assertArrayEquals(read("median.tif").light(), last);
     }
 
