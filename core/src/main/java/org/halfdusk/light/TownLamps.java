@@ -11,13 +11,14 @@ import org.halfdusk.place.Settlements;
  * The lamps of a settlement as they are seen from outside, singly: the same light that {@link TownLight} sends into the air, as points over
  * its built-up disc. Which streets they stand in is drawn by chance, the same for ever.
  *
+ * @param index of the settlement among all
  * @param name of the settlement
  * @param people who live there
  * @param km to its middle
  * @param bearingDegrees towards its middle, from north over east
  * @param radiusKm of its built-up disc
  */
-public record TownLamps(String name, int people, double km, double bearingDegrees, double radiusKm, List<Lamp> lamps) {
+public record TownLamps(int index, String name, int people, double km, double bearingDegrees, double radiusKm) {
     /** Farther lamps are too faint and too near each other to be seen singly†, km. */
     public static final double FARTHEST_KM = 25;
 
@@ -47,31 +48,30 @@ public record TownLamps(String name, int people, double km, double bearingDegree
      */
     public record Lamp(double km, double bearingDegrees, double metres, double candela, double warm) {}
 
-    /** Of the settlements about a place, nearest first. @param most how many of them */
-    public static List<TownLamps> about(double latitude, double longitude, int most) {
+    /** Of all settlements about a place, nearest first. */
+    public static List<TownLamps> about(double latitude, double longitude) {
         List<TownLamps> all = new ArrayList<>();
         Settlements settlements = Settlements.instance();
         settlements.near(latitude, longitude, FARTHEST_KM, (i, lat, lon, people) -> {
             double km = GreatCircle.distanceKm(latitude, longitude, lat, lon);
             if (km <= FARTHEST_KM) {
                 double bearing = GreatCircle.bearingDegrees(latitude, longitude, lat, lon);
-                double radius = TownGlow.radiusKm(people);
-                all.add(new TownLamps(
-                        settlements.name(i), people, km, bearing, radius, lamps(i, people, km, bearing, radius)));
+                all.add(new TownLamps(i, settlements.name(i), people, km, bearing, TownGlow.radiusKm(people)));
             }
         });
         all.sort(Comparator.comparingDouble(TownLamps::km));
-        return all.stream().limit(most).toList();
+        return List.copyOf(all);
     }
 
-    private static List<Lamp> lamps(int seed, int people, double km, double bearing, double radius) {
+    /** Each of them, laid out when it is asked for. */
+    public List<Lamp> lamps() {
         int n = Math.max(LEAST, Math.min(MOST, people / PEOPLE_PER_LAMP));
         double candela = OVER_ROOFS * TownLight.lumens(people) / (4 * Math.PI) / n;
-        Random chance = new Random(seed);
+        Random chance = new Random(index);
         List<Lamp> all = new ArrayList<>();
         for (int k = 0; k < n; k++) {
             // Even over the disc: the area grows with the square of the radius.
-            double away = radius * Math.sqrt(chance.nextDouble());
+            double away = radiusKm * Math.sqrt(chance.nextDouble());
             double towards = 2 * Math.PI * chance.nextDouble();
             double ahead = km + away * Math.cos(towards);
             double aside = away * Math.sin(towards);
@@ -80,7 +80,7 @@ public record TownLamps(String name, int people, double km, double bearingDegree
             double warm = chance.nextDouble();
             double far = Math.hypot(ahead, aside);
             if (far >= NEAREST_KM) {
-                double at = ((bearing + Math.toDegrees(Math.atan2(aside, ahead))) % 360 + 360) % 360;
+                double at = ((bearingDegrees + Math.toDegrees(Math.atan2(aside, ahead))) % 360 + 360) % 360;
                 all.add(new Lamp(far, at, metres, candela, warm));
             }
         }

@@ -45,6 +45,11 @@ public interface ScanLines {
     default void lighten(int y, short[] most, int from) {
         short[] rgb = new short[3 * width()];
         line(y, rgb);
+        lighten(rgb, most, from);
+    }
+
+    /** The same of a line that was read. */
+    static void lighten(short[] rgb, short[] most, int from) {
         for (int i = 0; i < rgb.length; i++) {
             if (lighter(rgb[i], most[from + i])) {
                 most[from + i] = rgb[i];

@@ -27,14 +27,8 @@ public final class Lightest implements Growing {
     }
 
     void add(int y, short[] row) {
-        short[] all = most.rgb;
-        int from = row.length * y;
         synchronized (locks.of(y)) {
-            for (int i = 0; i < row.length; i++) {
-                if (ScanLines.lighter(row[i], all[from + i])) {
-                    all[from + i] = row[i];
-                }
-            }
+            ScanLines.lighten(row, most.rgb, row.length * y);
         }
     }
 

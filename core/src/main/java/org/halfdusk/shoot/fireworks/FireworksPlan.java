@@ -194,11 +194,17 @@ public record FireworksPlan(
     }
 
     private static View suggested(Rig rig, Show show) {
+        double upright = longest(rig, show, true);
+        double level = longest(rig, show, false);
+        return new View(Math.max(upright, level), upright >= level);
+    }
+
+    /** The longest focal length that holds the show with the camera turned so, mm. */
+    private static double longest(Rig rig, Show show, boolean upright) {
         double wide = rig.camera().sensor().widthMm();
         double high = rig.camera().sensor().heightMm();
-        double upright = Math.min(focal(wide, neededHeight(show)), focal(high, neededWidth(show)));
-        double level = Math.min(focal(high, neededHeight(show)), focal(wide, neededWidth(show)));
-        return new View(Math.max(upright, level), upright >= level);
+        return Math.min(
+                focal(upright ? wide : high, neededHeight(show)), focal(upright ? high : wide, neededWidth(show)));
     }
 
     private static double focal(double sideMm, double degrees) {
@@ -241,12 +247,9 @@ public record FireworksPlan(
 
     /** How the show stands in the frame upright or level. */
     public Turned turned(boolean upright) {
-        double wide = rig.camera().sensor().widthMm();
-        double high = rig.camera().sensor().heightMm();
-        double longest = Math.min(
-                focal(upright ? wide : high, neededHeight(show)), focal(upright ? high : wide, neededWidth(show)));
         double ownToReal = rig.focalMm() / rig.lensFocalMm();
-        Rig zoomed = Rig.of(rig.camera(), rig.lens(), rig.converter(), Math.floor(longest / ownToReal))
+        Rig zoomed = Rig.of(
+                        rig.camera(), rig.lens(), rig.converter(), Math.floor(longest(rig, show, upright) / ownToReal))
                 .with(rig.card())
                 .with(rig.measured());
         double up = upright ? zoomed.longFieldDegrees() : zoomed.shortFieldDegrees();

@@ -114,8 +114,9 @@ public final class Practice {
     /** Settlements whose lamps stand behind the show, nearest first; none where none lies that way. */
     public static List<TownLamps> towns(FireworksPlan plan) {
         Observer o = plan.place().observer();
-        return TownLamps.about(o.latitudeDegrees(), o.longitudeDegrees(), TOWNS).stream()
+        return TownLamps.about(o.latitudeDegrees(), o.longitudeDegrees()).stream()
                 .filter(t -> t.lamps().stream().anyMatch(l -> ahead(plan.show(), l)))
+                .limit(TOWNS)
                 .toList();
     }
 
@@ -127,7 +128,9 @@ public final class Practice {
                 o.longitudeDegrees(),
                 plan.show().azimuth().degrees(),
                 plan.show().distanceMetres() / 1000);
-        return TownLamps.about(ground[0], ground[1], 1).stream().noneMatch(t -> t.km() <= t.radiusKm() + AT_TOWN_KM);
+        return TownLamps.about(ground[0], ground[1]).stream()
+                .limit(1)
+                .noneMatch(t -> t.km() <= t.radiusKm() + AT_TOWN_KM);
     }
 
     private static List<Backdrop.Lamp> lamps(FireworksPlan plan) {

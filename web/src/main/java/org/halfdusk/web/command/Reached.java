@@ -106,7 +106,7 @@ final class Reached {
         int n = frames.files().frames().size();
         int w = frames.files().width();
         int h = frames.files().height();
-        int step = Every.step(w, h, SHOWN_PX);
+        int step = Every.step(w, h, Told.PREVIEW);
         Summed sofar = new Summed(w / step, h / step, drawing.aligned());
         Shelved shelved = new Shelved(order, frames, progress, id);
         shelved.room(n);
@@ -134,8 +134,6 @@ final class Reached {
             return shelved.among(shelf, in.stream().map(Decoding::key).toList(), kept, "comparing rows");
         }
     }
-
-    private static final int SHOWN_PX = Told.PREVIEW;
 
     private Path state() {
         return order.work().resolve("reached");

@@ -80,6 +80,7 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
         double chosen = plan.setting().shutter().realSeconds();
         Display display = Practice.display(plan, exercise(plan));
         double open = opened(display.sheet());
+        FireworksPlan.Ways ways = plan.ways();
         List<Taken> taken = Stream.concat(COMPARED.stream(), Stream.of(chosen))
                 .sorted()
                 .distinct()
@@ -94,13 +95,15 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
                         .map(t -> headroom(t.frame()))
                         .findFirst()
                         .orElse(""),
-                Stream.of(false, true).map(u -> way(plan, open, u)).toList(),
-                better(plan.ways()),
+                Stream.of(ways.level(), ways.upright())
+                        .map(t -> way(plan, open, t))
+                        .toList(),
+                better(ways),
                 ear(plan));
     }
 
-    private static Way way(FireworksPlan plan, double open, boolean upright) {
-        FireworksPlan.Turned turned = plan.turned(upright);
+    private static Way way(FireworksPlan plan, double open, FireworksPlan.Turned turned) {
+        boolean upright = turned.framing().upright();
         Shutter shutter = new Shutter(open, open + plan.setting().shutter().realSeconds());
         String name =
                 (upright ? "Upright, " : "Level, ") + Words.plain(turned.rig().focalMm()) + " mm";

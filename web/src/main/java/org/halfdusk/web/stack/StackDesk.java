@@ -109,8 +109,10 @@ class StackDesk {
         ZoneId zone = open.plan().place().zone();
         int n = stackable.used().size();
         String why = why(stackable);
-        String gain =
-                StackWords.gain(Stackable.of(both, Stackable.As.POINTS).used().size());
+        String gain = StackWords.gain(
+                mode.as == Stackable.As.POINTS
+                        ? n
+                        : Stackable.of(both, Stackable.As.POINTS).used().size());
         List<StackPage.Mode> modes =
                 Arrays.stream(Mode.values()).map(m -> m.shown(gain, m == mode)).toList();
         String action = open.address("stack");

@@ -27,7 +27,7 @@ abstract class BrowserTest {
     static Path data;
 
     private static Playwright playwright;
-    private static Browser browser;
+    static Browser browser;
     static App app;
 
     BrowserContext context;

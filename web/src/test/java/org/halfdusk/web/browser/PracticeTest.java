@@ -31,32 +31,11 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The show played in a browser. */
 @Tag("slow")
-class PracticeTest {
+class PracticeTest extends BrowserTest {
     private static final String PRACTICE = "/shoots/2/practice?show=5";
 
     /** What the browser may differ by: sparks travel as floats, 7 digits of 20 minutes. */
     private static final double WITHIN_PX = 0.5;
-
-    @TempDir
-    static Path data;
-
-    private static App app;
-    private static Playwright playwright;
-    private static Browser browser;
-
-    @BeforeAll
-    static void start() {
-        app = App.demo(data);
-        playwright = Chromium.driver();
-        browser = Chromium.launched(playwright);
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        playwright.close();
-        app.close();
-    }
 
     /** Two hundred sparks at random times of their lives: the script and the core put them on the same pixel. */
     @Test

@@ -86,6 +86,22 @@ class CommandsTest {
         return run(args.toArray(String[]::new));
     }
 
+    /** Frames as they lie. */
+    private StackOrder order(StackMode mode, List<Path> frames, String out, java.util.Optional<Path> preview) {
+        return new StackOrder(
+                mode,
+                frames,
+                List.of(),
+                List.of(),
+                java.util.Optional.empty(),
+                false,
+                false,
+                false,
+                folder.resolve(out),
+                preview,
+                folder.resolve("work"));
+    }
+
     private String path(String name) {
         return folder.resolve(name).toString();
     }
@@ -231,18 +247,7 @@ class CommandsTest {
         for (int i = 0; i < 5; i++) {
             frames.add(folder.resolve("frame-" + i + ".jpg"));
         }
-        StackOrder order = new StackOrder(
-                StackMode.MEAN,
-                frames,
-                List.of(),
-                List.of(),
-                java.util.Optional.empty(),
-                false,
-                false,
-                false,
-                folder.resolve("again.tif"),
-                java.util.Optional.empty(),
-                folder.resolve("work"));
+        StackOrder order = order(StackMode.MEAN, frames, "again.tif", java.util.Optional.empty());
         List<Integer> read = new ArrayList<>();
         Progress stops = new Progress() {
             @Override
@@ -285,18 +290,8 @@ class CommandsTest {
         List<Path> frames = java.util.stream.IntStream.range(0, 5)
                 .mapToObj(i -> folder.resolve("frame-" + i + ".jpg"))
                 .toList();
-        StackOrder order = new StackOrder(
-                StackMode.MEDIAN,
-                frames,
-                List.of(),
-                List.of(),
-                java.util.Optional.empty(),
-                false,
-                false,
-                false,
-                folder.resolve("median.tif"),
-                java.util.Optional.of(folder.resolve("small.jpg")),
-                folder.resolve("work"));
+        StackOrder order =
+                order(StackMode.MEDIAN, frames, "median.tif", java.util.Optional.of(folder.resolve("small.jpg")));
         List<Held> shown = new ArrayList<>();
         StackJob.run(
                 order,
