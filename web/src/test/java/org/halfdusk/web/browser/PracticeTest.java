@@ -7,10 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -20,14 +18,10 @@ import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.show.Cue;
 import org.halfdusk.show.Display;
 import org.halfdusk.show.Spark;
-import org.halfdusk.web.App;
 import org.halfdusk.web.layout.Scene;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The show played in a browser. */
 @Tag("slow")
