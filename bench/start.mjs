@@ -12,7 +12,7 @@ execFileSync(join(root, "run"), { env: { ...process.env, HALFDUSK_PREPARE_ONLY: 
 const target = join(root, "web/target");
 const kinds = {
   plain: ["-jar", join(target, "half-dusk.jar")],
-  run: [`-XX:SharedArchiveFile=${target}/run/half-dusk.jsa`, "-Xshare:auto", "-XX:TieredStopAtLevel=1", "-jar", join(target, "run/half-dusk.jar")],
+  run: [`-XX:SharedArchiveFile=${target}/run/half-dusk.jsa`, `@${join(root, "packaging/java.options")}`, "-jar", join(target, "run/half-dusk.jar")],
 };
 const median = (xs) => xs.slice().sort((a, b) => a - b)[Math.floor(xs.length / 2)];
 const wait = (ms) => new Promise((r) => setTimeout(r, ms));

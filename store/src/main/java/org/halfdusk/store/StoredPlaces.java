@@ -25,6 +25,7 @@ import org.halfdusk.shoot.kept.Unread;
 import org.halfdusk.store.jooq.tables.records.ForegroundObjectRecord;
 import org.halfdusk.store.jooq.tables.records.PlaceRecord;
 import org.halfdusk.store.jooq.tables.records.SkylinePointRecord;
+import org.jooq.BatchBindStep;
 import org.jooq.DSLContext;
 import org.jooq.Result;
 import org.jspecify.annotations.Nullable;
@@ -220,10 +221,18 @@ public final class StoredPlaces implements Places {
     }
 
     private static void addSkyline(DSLContext tx, long placeId, Skyline skyline) {
-        tx.batchInsert(skyline.points().stream()
-                        .map(p -> new SkylinePointRecord(placeId, p.azimuthDegrees(), p.altitudeDegrees()))
-                        .toList())
-                .execute();
+        if (skyline.points().isEmpty()) {
+            return;
+        }
+        // One statement with its values bound anew: records that are inserted one by one are written out one by one,
+        // too.
+        BatchBindStep rows = tx.batch(
+                tx.insertInto(SKYLINE_POINT, SKYLINE_POINT.PLACE_ID, SKYLINE_POINT.AZIMUTH, SKYLINE_POINT.ALTITUDE)
+                        .values((Long) null, null, null));
+        for (Skyline.Point p : skyline.points()) {
+            rows = rows.bind(placeId, p.azimuthDegrees(), p.altitudeDegrees());
+        }
+        rows.execute();
     }
 
     private static Kept<Place> kept(

@@ -1,6 +1,5 @@
 package org.halfdusk.web;
 
-import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.function.Supplier;
@@ -48,26 +47,19 @@ import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.MachineClock;
 import org.halfdusk.web.standin.DemoClock;
 import org.halfdusk.web.standin.SimulatedForecasts;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.context.annotation.Profile;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 
 /** The wiring of the house: which clock, which file, which sky. */
 @Configuration(proxyBeanMethods = false)
 class Composition {
+    /** Asked when it starts and not by a condition: the wiring is the same whatever the profile, and worked out when built. */
     @Bean
-    @Profile("!demo")
-    Clock clock() {
-        return Clock.systemUTC();
-    }
-
-    @Bean
-    @Profile("demo")
-    Clock demoClock() {
-        return DemoClock.startingNow(Clock.systemUTC());
+    Clock clock(Environment environment) {
+        boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
+        return demo ? DemoClock.startingNow(Clock.systemUTC()) : Clock.systemUTC();
     }
 
     @Bean
@@ -81,15 +73,13 @@ class Composition {
     }
 
     @Bean
-    DataHome dataHome(@Value("${halfdusk.data:}") String folder, Environment environment) {
-        boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
-        return new DataHome(folder.isBlank() ? DataFolder.usual(demo) : Path.of(folder));
+    DataHome dataHome(Environment environment) {
+        return new DataHome(DataFolder.of(environment));
     }
 
     @Bean(destroyMethod = "close")
-    Database database(DataHome home, @Value("${halfdusk.connections:0}") int connections, Clock clock) {
-        Path data = home.folder();
-        return connections > 0 ? Database.open(data, clock, connections) : Database.open(data, clock);
+    Database database(Opening opening) {
+        return opening.database();
     }
 
     @Bean

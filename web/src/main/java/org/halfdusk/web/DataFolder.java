@@ -3,12 +3,21 @@ package org.halfdusk.web;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.Profiles;
 
 /** Where applications usually keep their data on this platform. */
 final class DataFolder {
     private DataFolder() {}
 
-    static Path usual(boolean demo) {
+    /** The one that is named by {@code --halfdusk.data}, or the usual one. */
+    static Path of(Environment environment) {
+        String named = environment.getProperty("halfdusk.data", "");
+        boolean demo = environment.acceptsProfiles(Profiles.of("demo"));
+        return named.isBlank() ? usual(demo) : Path.of(named);
+    }
+
+    private static Path usual(boolean demo) {
         return usual(System.getProperty("os.name", ""), System.getProperty("user.home", "."), System.getenv(), demo);
     }
 

@@ -13,6 +13,9 @@ public class HalfDusk {
         }
         try {
             SpringApplication.run(HalfDusk.class, args);
+        } catch (SpringApplication.AbandonedRunException e) {
+            // Only looked at, to work out the wiring while building.
+            throw e;
         } catch (RuntimeException e) {
             // Said already, in a sentence, by StartReport; whatever else it was, Spring has logged.
             System.exit(StartReport.refusal(e).map(StartRefused::getExitCode).orElse(StartRefused.OTHER));

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.stream.Stream;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ElevationGrid;
@@ -13,6 +14,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
+import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.exchange.ElevationGridFile;
 
@@ -29,17 +31,26 @@ final class DemoPlaces {
     /** Numbers of the places. */
     record Stands(long tower, long pans, long light, long sandbar, long harbour) {}
 
-    /** Adds all of them. */
-    Stands sown() {
-        return new Stands(
-                places.add(tower()),
-                places.add(pans()),
-                places.add(light()),
-                places.add(sandbar()),
-                places.add(harbour()));
+    /** All of them; a skyline takes longer than all that is written, each is worked out on a core of its own. */
+    static List<Place> all() {
+        ElevationGrid isle = heights();
+        return Stream.of(tower(), pans(), light(), sandbar(), harbour())
+                .parallel()
+                .map(p -> p.with(isle.skyline(p.observer())))
+                .toList();
     }
 
-    private Place tower() {
+    /** Adds them, in the order of {@link #all}. */
+    Stands sown(List<Place> all) {
+        return new Stands(
+                places.add(all.get(0)),
+                places.add(all.get(1)),
+                places.add(all.get(2)),
+                places.add(all.get(3)),
+                places.add(all.get(4)));
+    }
+
+    private static Place tower() {
         return place(
                 "Old Watchtower, Vesper Isle",
                 Observer.of(35.952, -3.048, 62),
@@ -53,7 +64,7 @@ final class DemoPlaces {
                         "South car park, six cars."));
     }
 
-    private Place pans() {
+    private static Place pans() {
         return place(
                 "Salt Pans, Vesper Isle",
                 Observer.of(35.931, -3.071, 2),
@@ -67,7 +78,7 @@ final class DemoPlaces {
                         "End of the Pans track."));
     }
 
-    private Place light() {
+    private static Place light() {
         return place(
                 "North Light, Vesper Isle",
                 Observer.of(35.978, -3.041, 28),
@@ -81,7 +92,7 @@ final class DemoPlaces {
                         "By the yard wall, three cars."));
     }
 
-    private Place sandbar() {
+    private static Place sandbar() {
         return place(
                 "Sandbar, Vesper Isle",
                 Observer.of(35.9861, -3.0588, 1),
@@ -95,7 +106,7 @@ final class DemoPlaces {
                         ""));
     }
 
-    private Place harbour() {
+    private static Place harbour() {
         return place(
                 "Puerto Vela harbour wall, Vesper Isle",
                 Observer.of(35.921, -3.033, 4),
@@ -109,18 +120,9 @@ final class DemoPlaces {
                         "Harbour square."));
     }
 
-    /** With the skyline that the isle's own heights give. */
-    private Place place(
+    private static Place place(
             String name, Observer observer, double brightness, List<ForegroundObject> objects, PlaceNotes notes) {
-        return new Place(
-                name,
-                observer,
-                MADRID,
-                SkyBrightness.of(brightness),
-                objects,
-                heights().skyline(observer),
-                0,
-                notes);
+        return new Place(name, observer, MADRID, SkyBrightness.of(brightness), objects, Skyline.FLAT, 0, notes);
     }
 
     private static ElevationGrid heights() {

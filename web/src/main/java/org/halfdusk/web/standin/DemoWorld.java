@@ -1,10 +1,12 @@
 package org.halfdusk.web.standin;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import org.halfdusk.optics.BatteryPack;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
@@ -16,6 +18,7 @@ import org.halfdusk.optics.PeriodicError;
 import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
+import org.halfdusk.place.Place;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Subject;
@@ -67,13 +70,14 @@ public class DemoWorld {
         if (facts.get(SOWN).isPresent()) {
             return false;
         }
+        CompletableFuture<List<Place>> surveyed = CompletableFuture.supplyAsync(DemoPlaces::all);
         ground.lay();
-        DemoPlaces.Stands stands = new DemoPlaces(places).sown();
         long camera = sowCameras();
         Lenses lenses = sowLenses();
         kits.add(new Converter("1.4× converter", 1.4));
         kits.add(new Converter("2× converter", 2));
         sowRigs(camera, lenses);
+        DemoPlaces.Stands stands = new DemoPlaces(places).sown(surveyed.join());
         sowShoots(stands, camera, lenses);
         facts.put(SOWN, DemoClock.START.toString());
         return true;
