@@ -16,16 +16,16 @@ public final class Reciprocity {
     }
 
     private static double counts(Camera camera, double seconds) {
-        return camera.filmExponent().isPresent()
-                ? metered(seconds, camera.filmExponent().getAsDouble())
+        return camera.sensitivity().filmExponent().isPresent()
+                ? metered(seconds, camera.sensitivity().filmExponent().getAsDouble())
                 : seconds;
     }
 
     /** How long a rig must be exposed for what a meter says: the inverse. */
     public static double needed(Rig rig, double meteredSeconds) {
         double model = meteredSeconds / Math.pow(2, rig.measured().stops());
-        return rig.camera().filmExponent().isPresent()
-                ? exposed(model, rig.camera().filmExponent().getAsDouble())
+        return rig.camera().sensitivity().filmExponent().isPresent()
+                ? exposed(model, rig.camera().sensitivity().filmExponent().getAsDouble())
                 : model;
     }
 

@@ -69,6 +69,9 @@ public record Triangle(Rig rig, double light) {
     private static final double MOST_STOPS_SMALLER = 4.1;
 
     private static List<ShutterTime> times(Camera c) {
-        return ShutterTime.available(c.shortestSeconds(), c.longestTimedSeconds(), c.bulb());
+        return ShutterTime.available(
+                c.shutter().shortestSeconds(),
+                c.shutter().longestTimedSeconds(),
+                c.shutter().bulb());
     }
 }

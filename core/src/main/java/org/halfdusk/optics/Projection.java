@@ -12,10 +12,24 @@ import org.halfdusk.sky.HorizontalPosition;
 /**
  * A picture of the sky on the plane of a sensor: so far from the middle as the lens maps the angle from its axis. Drawn
  * with the horizon level, x to the right and y up; the frame itself is turned by its roll.
- *
- * @param focalMm true focal length
  */
-public record Projection(Framing framing, double focalMm, Imaging imaging) {
+public final class Projection {
+    private final Framing framing;
+    private final double focalMm;
+    private final Imaging imaging;
+
+    /** Worked out once: a page asks for some ten thousand places. */
+    private final LevelFrame view;
+
+    /** @param focalMm true focal length, above 0 */
+    public Projection(Framing framing, double focalMm, Imaging imaging) {
+        this.framing = framing;
+        this.focalMm = focalMm;
+        this.imaging = imaging;
+        this.view =
+                LevelFrame.of(framing.azimuth().radians(), framing.altitude().radians());
+    }
+
     public static Projection of(Framing framing, Rig rig) {
         return new Projection(framing, rig.focalMm(), rig.lens().imaging());
     }
@@ -25,12 +39,24 @@ public record Projection(Framing framing, double focalMm, Imaging imaging) {
         this(framing, focalMm, Imaging.RECTILINEAR);
     }
 
+    public Framing framing() {
+        return framing;
+    }
+
+    /** True focal length, mm. */
+    public double focalMm() {
+        return focalMm;
+    }
+
+    public Imaging imaging() {
+        return imaging;
+    }
+
     /** A place on the plane of the sensor, mm from the axis. */
     public record Point(double x, double y) {}
 
     /** Where a direction (north, east, up) falls; nothing where it lies too far from the axis to be drawn. */
     public Optional<Point> of(Vector direction) {
-        LevelFrame view = view();
         Vector unit = direction.unit();
         double ahead = unit.dot(view.ahead());
         if (ahead < imaging.leastCosine()) {
@@ -38,7 +64,7 @@ public record Projection(Framing framing, double focalMm, Imaging imaging) {
         }
         double right = unit.dot(view.right());
         double up = unit.dot(view.up());
-        double sin = Math.hypot(right, up);
+        double sin = Math.sqrt(right * right + up * up);
         double stretch = sin == 0 ? focalMm : focalMm * imaging.radius(Math.atan2(sin, ahead)) / sin;
         return Optional.of(new Point(stretch * right, stretch * up));
     }
@@ -54,7 +80,6 @@ public record Projection(Framing framing, double focalMm, Imaging imaging) {
 
     /** The direction that falls on a place: the inverse of {@link #of(Vector)}. */
     public HorizontalPosition direction(Point p) {
-        LevelFrame view = view();
         double radius = Math.hypot(p.x(), p.y());
         double angle = imaging.angleRad(radius / focalMm);
         double sideways = radius == 0 ? 0 : Math.sin(angle) / radius;
@@ -82,9 +107,5 @@ public record Projection(Framing framing, double focalMm, Imaging imaging) {
         return new Point(
                 corners.stream().mapToDouble(Point::x).max().orElseThrow(),
                 corners.stream().mapToDouble(Point::y).max().orElseThrow());
-    }
-
-    private LevelFrame view() {
-        return LevelFrame.of(framing.azimuth().radians(), framing.altitude().radians());
     }
 }

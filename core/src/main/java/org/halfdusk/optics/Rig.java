@@ -42,7 +42,7 @@ public record Rig(
 
     /** How fast its buffer is emptied: by the slower of camera and card, MB a second. */
     public double writeMegabytesPerSecond() {
-        double camera = this.camera.writeMegabytesPerSecond();
+        double camera = this.camera.files().writeMegabytesPerSecond();
         return card.map(c -> Math.min(camera, c.writeMegabytesPerSecond())).orElse(camera);
     }
 
@@ -53,7 +53,7 @@ public record Rig(
 
     /** A frame's files, MB. @param jpeg whether a JPEG is written beside the raw file */
     public double fileMegabytes(boolean jpeg) {
-        return camera.rawMegabytes() + (jpeg ? camera.jpegMegabytes() : 0);
+        return camera.files().rawMegabytes() + (jpeg ? camera.files().jpegMegabytes() : 0);
     }
 
     /** The nearest focal length that the lens can be set to. */

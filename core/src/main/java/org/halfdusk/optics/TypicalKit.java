@@ -36,12 +36,24 @@ public final class TypicalKit {
     private TypicalKit() {}
 
     private static Camera sensor(String name, Sensor sensor, int highIso, double rawMb, int buffer, int battery) {
-        return new Camera(name, sensor, 100, highIso, 1 / 8000.0, 30, true, rawMb, 10, buffer, 160, battery, 180);
+        return new Camera(
+                name,
+                sensor,
+                Camera.Sensitivity.of(100, highIso),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(rawMb, 10, buffer, 160),
+                Camera.Power.of(battery, 180));
     }
 
     private static Camera phone() {
         Sensor sensor = new Sensor(9.8, 7.35, 8160, 6120);
-        return new Camera("Phone main camera 50 MP", sensor, 50, 3200, 1 / 8000.0, 30, false, 60, 9, 8, 300, 900, 240);
+        return new Camera(
+                "Phone main camera 50 MP",
+                sensor,
+                Camera.Sensitivity.of(50, 3200),
+                Camera.Shutter.of(1 / 8000.0, 30, false),
+                new Camera.Files(60, 9, 8, 300),
+                Camera.Power.of(900, 240));
     }
 
     /** Film has no file and no battery to speak of; a scan's pixels stand for what it resolves. */
@@ -49,23 +61,9 @@ public final class TypicalKit {
         return new Camera(
                 name,
                 scan,
-                iso,
-                iso,
-                1 / 500.0,
-                1,
-                true,
-                0,
-                0,
-                frames,
-                1,
-                1000,
-                10_000,
-                true,
-                0,
-                OptionalDouble.of(1.3),
-                0,
-                0,
-                IntervalTimer.USUAL,
-                ReadNoise.STEADY);
+                new Camera.Sensitivity(iso, iso, OptionalDouble.of(1.3), ReadNoise.STEADY),
+                new Camera.Shutter(1 / 500.0, 1, true, true, 0, IntervalTimer.USUAL),
+                new Camera.Files(0, 0, frames, 1),
+                new Camera.Power(1000, 10_000, 0, 0));
     }
 }

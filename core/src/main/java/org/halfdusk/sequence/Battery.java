@@ -21,6 +21,7 @@ public final class Battery {
         }
         double cold = Math.max(0, REFERENCE_CELSIUS - celsius);
         double heat = Math.max(0, celsius - HOT_CELSIUS);
-        return Math.max(0.5, 1 - camera.coldLoss() * cold - camera.heatLoss() * heat);
+        return Math.max(
+                0.5, 1 - camera.power().coldLoss() * cold - camera.power().heatLoss() * heat);
     }
 }

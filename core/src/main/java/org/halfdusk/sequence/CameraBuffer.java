@@ -27,7 +27,8 @@ public final class CameraBuffer {
     /** An empty buffer. @param jpeg whether a JPEG is written beside the raw file */
     public static CameraBuffer of(Rig rig, boolean jpeg) {
         return new CameraBuffer(
-                rig.camera().bufferFrames(), Math.max(0.001, rig.fileMegabytes(jpeg) / rig.writeMegabytesPerSecond()));
+                rig.camera().files().bufferFrames(),
+                Math.max(0.001, rig.fileMegabytes(jpeg) / rig.writeMegabytesPerSecond()));
     }
 
     /** Frames a second that go on when the buffer is full. */

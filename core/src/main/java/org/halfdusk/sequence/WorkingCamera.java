@@ -34,18 +34,18 @@ public final class WorkingCamera {
         while (!writing.isEmpty() && !writing.peekFirst().isAfter(at)) {
             writing.removeFirst();
         }
-        return writing.size() >= camera.bufferFrames();
+        return writing.size() >= camera.files().bufferFrames();
     }
 
     /** Share of the buffer that still waits for the card at a moment, 0 to 1. */
     public double waiting(Instant at) {
-        return (double) waitingFrames(at) / camera.bufferFrames();
+        return (double) waitingFrames(at) / camera.files().bufferFrames();
     }
 
     /** Frames that still wait for the card at a moment, at most as many as the buffer takes. */
     public int waitingFrames(Instant at) {
         long waiting = writing.stream().filter(w -> w.isAfter(at)).count();
-        return (int) Math.min(camera.bufferFrames(), waiting);
+        return (int) Math.min(camera.files().bufferFrames(), waiting);
     }
 
     /**
@@ -61,7 +61,10 @@ public final class WorkingCamera {
         ready = later(later(open, seconds), exposing - seconds);
         Instant begin = writing.isEmpty() || writing.peekLast().isBefore(ready) ? ready : writing.peekLast();
         writing.addLast(later(begin, megabytes / writeMegabytesPerSecond));
-        return Math.max(1.0 / camera.batteryFrames(), exposing / 60 / camera.batteryMinutes()) / perCharge;
+        return Math.max(
+                        1.0 / camera.power().batteryFrames(),
+                        exposing / 60 / camera.power().batteryMinutes())
+                / perCharge;
     }
 
     /** When it can take the next frame. */
@@ -73,7 +76,7 @@ public final class WorkingCamera {
     public void fill(Instant at, double megabytes) {
         writing.clear();
         Instant written = at;
-        for (int i = 0; i < camera.bufferFrames(); i++) {
+        for (int i = 0; i < camera.files().bufferFrames(); i++) {
             written = later(written, megabytes / writeMegabytesPerSecond);
             writing.addLast(written);
         }

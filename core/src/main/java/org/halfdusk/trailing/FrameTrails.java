@@ -116,34 +116,42 @@ public final class FrameTrails implements StarTrails {
         return shown ? Optional.of(projection.direction(place).direction()) : Optional.empty();
     }
 
-    /** The way of a star over the sensor, px; none where it leaves what the lens shows. */
-    private Trailing.Path path(Vector star, double seconds) {
-        Vector turned = turned(seconds);
-        double angle = turned.length();
-        if (angle == 0) {
-            return new Trailing.Path(0, 0);
+    /** By how much sky and sensor turn against each other while the shutter is open: half of it about an axis, either way. */
+    private record Turn(Vector axis, double cos, double sin) {
+        /** Rodrigues' formula for both ends of the way at once. @param sign of the half turn, 1 or −1 */
+        Vector of(Vector star, Vector along, Vector across, double sign) {
+            return star.times(cos).plus(across.times(sign * sin)).plus(along);
         }
-        Vector axis = turned.times(1 / angle);
-        double half = angle / 2;
-        double perMm = sensor.widthPx() / sensor.widthMm();
-        return projection
-                .of(star.about(axis, -half))
-                .flatMap(a -> projection
-                        .of(star.about(axis, half))
-                        .map(b -> new Trailing.Path((b.x() - a.x()) * perMm, (b.y() - a.y()) * perMm)))
-                .orElse(new Trailing.Path(0, 0));
     }
 
-    /** Axis and angle, rad, by which sky and sensor turn against each other while the shutter is open. */
-    private Vector turned(double seconds) {
+    private Turn turn(double seconds) {
         double sway = Math.toRadians(periodic.mostArcsec(seconds) / 3600);
-        return turning.times(EARTH * seconds).plus(pole.times(sway));
+        Vector turned = turning.times(EARTH * seconds).plus(pole.times(sway));
+        double angle = turned.length();
+        Vector axis = angle == 0 ? turned : turned.times(1 / angle);
+        return new Turn(axis, Math.cos(angle / 2), Math.sin(angle / 2));
+    }
+
+    /** The way of a star over the sensor, px; none where it leaves what the lens shows. */
+    private Trailing.Path path(Vector star, Turn turn) {
+        Vector along = turn.axis().times(turn.axis().dot(star) * (1 - turn.cos()));
+        Vector across = turn.axis().cross(star);
+        Optional<Projection.Point> from = projection.of(turn.of(star, along, across, -1));
+        Optional<Projection.Point> to = projection.of(turn.of(star, along, across, 1));
+        if (from.isEmpty() || to.isEmpty()) {
+            return new Trailing.Path(0, 0);
+        }
+        double perMm = sensor.widthPx() / sensor.widthMm();
+        return new Trailing.Path(
+                (to.get().x() - from.get().x()) * perMm,
+                (to.get().y() - from.get().y()) * perMm);
     }
 
     private Trailing.Path longest(List<Vector> stars, double seconds) {
+        Turn turn = turn(seconds);
         Trailing.Path longest = new Trailing.Path(0, 0);
         for (Vector star : stars) {
-            Trailing.Path p = path(star, seconds);
+            Trailing.Path p = path(star, turn);
             longest = p.length() > longest.length() ? p : longest;
         }
         return longest;
@@ -225,11 +233,12 @@ public final class FrameTrails implements StarTrails {
 
     /** Trails over the whole frame, row by row from the top of the sensor, each from its left. */
     public TrailMap map(double seconds, int columns, int rows) {
+        Turn turn = turn(seconds);
         double[][] px = new double[rows][columns];
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
                 px[row][column] = star(column / (columns - 1.0) - 0.5, 0.5 - row / (rows - 1.0))
-                        .map(s -> path(s, seconds).length())
+                        .map(s -> path(s, turn).length())
                         .orElse(0.0);
             }
         }

@@ -54,13 +54,17 @@ public record Forecast(String source, boolean simulated, Instant issued, List<We
         return Interval.of(from, Duration.between(from, next).compareTo(LONGEST_STEP) > 0 ? from.plus(HOUR) : next);
     }
 
+    /** Up to when anything is known. */
+    public Instant end() {
+        return hours.get(hours.size() - 1).at().plus(HOUR);
+    }
+
     /** An entry and the part of a time that it stands for. */
     public record Part(WeatherHour hour, Interval of) {}
 
     /** What is known of a time, in order. */
     public List<Part> parts(Interval time) {
-        if (!time.end().isAfter(hours.get(0).at())
-                || !time.start().isBefore(hours.get(hours.size() - 1).at().plus(HOUR))) {
+        if (!time.end().isAfter(hours.get(0).at()) || !time.start().isBefore(end())) {
             return List.of();
         }
         List<Part> parts = new ArrayList<>();

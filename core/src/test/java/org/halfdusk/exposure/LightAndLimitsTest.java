@@ -35,8 +35,13 @@ import org.junit.jupiter.api.Test;
 /** Mounts, tolerances, noise, film, the triangle and ladders against worked values and their own identities. */
 class LightAndLimitsTest {
     private static final Sensor SENSOR = new Sensor(35.9, 23.9, 7008, 4672);
-    private static final Camera CAMERA =
-            new Camera("full frame 33 MP", SENSOR, 100, 25_600, 1 / 8000.0, 30, true, 34, 11, 90, 160, 530, 190);
+    private static final Camera CAMERA = new Camera(
+            "full frame 33 MP",
+            SENSOR,
+            Camera.Sensitivity.of(100, 25_600),
+            Camera.Shutter.of(1 / 8000.0, 30, true),
+            new Camera.Files(34, 11, 90, 160),
+            Camera.Power.of(530, 190));
     private static final Rig RIG = Rig.of(CAMERA, new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8), Optional.empty(), 18);
 
     /** f/11, 1/100 s, ISO 100 is EV 13.56. */

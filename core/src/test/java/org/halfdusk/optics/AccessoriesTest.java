@@ -38,47 +38,19 @@ class AccessoriesTest {
         Camera film = new Camera(
                 "film",
                 scan,
-                400,
-                400,
-                0.002,
-                1,
-                true,
-                0,
-                0,
-                36,
-                1,
-                1000,
-                10_000,
-                true,
-                0,
-                OptionalDouble.of(1.3),
-                0,
-                0,
-                IntervalTimer.USUAL,
-                ReadNoise.STEADY);
+                new Camera.Sensitivity(400, 400, OptionalDouble.of(1.3), ReadNoise.STEADY),
+                new Camera.Shutter(0.002, 1, true, true, 0, IntervalTimer.USUAL),
+                new Camera.Files(0, 0, 36, 1),
+                new Camera.Power(1000, 10_000, 0, 0));
         assertTrue(film.film());
         assertThrows(
                 IllegalArgumentException.class,
                 () -> new Camera(
                         "film",
                         scan,
-                        100,
-                        400,
-                        0.002,
-                        1,
-                        true,
-                        0,
-                        0,
-                        36,
-                        1,
-                        1000,
-                        10_000,
-                        true,
-                        0,
-                        OptionalDouble.of(1.3),
-                        0,
-                        0,
-                        IntervalTimer.USUAL,
-                        ReadNoise.STEADY));
+                        new Camera.Sensitivity(100, 400, OptionalDouble.of(1.3), ReadNoise.STEADY),
+                        new Camera.Shutter(0.002, 1, true, true, 0, IntervalTimer.USUAL),
+                        new Camera.Files(0, 0, 36, 1),
+                        new Camera.Power(1000, 10_000, 0, 0)));
     }
 }

@@ -13,8 +13,13 @@ import org.junit.jupiter.api.Test;
 
 class OpticsTest {
     private static final Sensor FULL_FRAME = new Sensor(36, 24, 7030, 4687);
-    private static final Camera CAMERA =
-            new Camera("full frame", FULL_FRAME, 100, 25600, 1 / 8000.0, 30, true, 35, 10, 30, 100, 400, 150);
+    private static final Camera CAMERA = new Camera(
+            "full frame",
+            FULL_FRAME,
+            Camera.Sensitivity.of(100, 25600),
+            Camera.Shutter.of(1 / 8000.0, 30, true),
+            new Camera.Files(35, 10, 30, 100),
+            Camera.Power.of(400, 150));
     private static final Lens PRIME = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);
     private static final Lens TELE = new Lens("100–400 mm f/4.5–5.6", 100, 400, 4.5, 5.6, 32, 8);
 

@@ -120,7 +120,13 @@ class ProjectionTest {
     @Test
     void aFisheyesFieldEndsAtHalfTheSky() {
         Sensor sensor = new Sensor(36, 24, 6000, 4000);
-        Camera camera = new Camera("full frame", sensor, 100, 25600, 1 / 8000.0, 30, true, 30, 10, 40, 160, 500, 180);
+        Camera camera = new Camera(
+                "full frame",
+                sensor,
+                Camera.Sensitivity.of(100, 25600),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(30, 10, 40, 160),
+                Camera.Power.of(500, 180));
         Lens lens = new Lens("10 mm fisheye", 10, 10, 2.8, 2.8, 22, 5.6, true, "", true);
         Rig rig = Rig.of(camera, lens, Optional.empty(), 10);
         assertEquals(180, rig.longFieldDegrees(), 1e-9);

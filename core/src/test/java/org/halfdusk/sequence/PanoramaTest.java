@@ -22,17 +22,10 @@ class PanoramaTest {
         Camera camera = new Camera(
                 "full frame",
                 new Sensor(36, 24, 7000, 4667),
-                100,
-                25600,
-                1 / 8000.0,
-                30,
-                true,
-                30,
-                10,
-                40,
-                160,
-                500,
-                180);
+                Camera.Sensitivity.of(100, 25600),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(30, 10, 40, 160),
+                Camera.Power.of(500, 180));
         return Rig.of(camera, new Lens("lens", focal, focal, 2, 2, 16, 4), Optional.empty(), focal);
     }
 

@@ -36,17 +36,10 @@ class ProgrammeTest {
         return new Camera(
                 "full frame",
                 new Sensor(36, 24, 7000, 4667),
-                100,
-                25_600,
-                1 / 8000.0,
-                30,
-                true,
-                40,
-                10,
-                buffer,
-                writeSpeed,
-                500,
-                180);
+                Camera.Sensitivity.of(100, 25_600),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(40, 10, buffer, writeSpeed),
+                Camera.Power.of(500, 180));
     }
 
     private static final Lens LENS = new Lens("24 mm f/2", 24, 24, 2, 2, 16, 2.8);

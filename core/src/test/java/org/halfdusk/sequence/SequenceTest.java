@@ -38,17 +38,10 @@ class SequenceTest {
         return new Camera(
                 "x",
                 new Sensor(36, 24, 6000, 4000),
-                100,
-                6400,
-                1 / 8000.0,
-                30,
-                true,
-                megabytes,
-                0,
-                buffer,
-                speed,
-                400,
-                100);
+                Camera.Sensitivity.of(100, 6400),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(megabytes, 0, buffer, speed),
+                Camera.Power.of(400, 100));
     }
 
     @Property

@@ -33,7 +33,13 @@ public final class Isle {
     private Isle() {}
 
     public static Camera camera(boolean bulb) {
-        return new Camera("full frame 33 MP", FULL_FRAME, 100, 25_600, 1 / 8000.0, 30, bulb, 34, 11, 90, 160, 530, 190);
+        return new Camera(
+                "full frame 33 MP",
+                FULL_FRAME,
+                Camera.Sensitivity.of(100, 25_600),
+                Camera.Shutter.of(1 / 8000.0, 30, bulb),
+                new Camera.Files(34, 11, 90, 160),
+                Camera.Power.of(530, 190));
     }
 
     /** The same with a stabiliser. */
@@ -55,24 +61,10 @@ public final class Isle {
         return new Camera(
                 "full frame 33 MP",
                 FULL_FRAME,
-                lowestIso,
-                highestIso,
-                1 / 8000.0,
-                30,
-                true,
-                34,
-                11,
-                90,
-                160,
-                530,
-                190,
-                mirror,
-                stops,
-                film,
-                0.01,
-                0.01,
-                IntervalTimer.USUAL,
-                ReadNoise.STEADY);
+                new Camera.Sensitivity(lowestIso, highestIso, film, ReadNoise.STEADY),
+                new Camera.Shutter(1 / 8000.0, 30, true, mirror, stops, IntervalTimer.USUAL),
+                new Camera.Files(34, 11, 90, 160),
+                new Camera.Power(530, 190, 0.01, 0.01));
     }
 
     public static Rig rig(Lens lens, double focalMm) {

@@ -24,8 +24,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Trails of a frame as it is aimed: the middle third, the corners, and a mount's axis that is off the pole. */
 class FrameTrailsTest {
     private static final Sensor SENSOR = new Sensor(35.9, 23.9, 7008, 4672);
-    private static final Camera CAMERA =
-            new Camera("full frame 33 MP", SENSOR, 100, 25_600, 1.0 / 8000, 30, true, 35, 12, 60, 160, 530, 190);
+    private static final Camera CAMERA = new Camera(
+            "full frame 33 MP",
+            SENSOR,
+            Camera.Sensitivity.of(100, 25_600),
+            Camera.Shutter.of(1.0 / 8000, 30, true),
+            new Camera.Files(35, 12, 60, 160),
+            Camera.Power.of(530, 190));
     private static final double EARTH = 7.292115e-5;
     private static final Vector POLE = Vector.ofSpherical(0, Math.toRadians(40), 1);
 

@@ -242,26 +242,29 @@ public final class StoredKits implements Kits {
         r.setSensorHeightMm(c.sensor().heightMm());
         r.setPixelsAcross((long) c.sensor().widthPx());
         r.setPixelsDown((long) c.sensor().heightPx());
-        r.setLowestIso((long) c.lowestIso());
-        r.setHighestIso((long) c.highestIso());
-        r.setShortestS(c.shortestSeconds());
-        r.setLongestTimedS(c.longestTimedSeconds());
-        r.setBulb(c.bulb() ? 1L : 0L);
-        r.setRawMb(c.rawMegabytes());
-        r.setJpegMb(c.jpegMegabytes());
-        r.setBufferFrames((long) c.bufferFrames());
-        r.setWriteMbPerS(c.writeMegabytesPerSecond());
-        r.setBatteryFrames((long) c.batteryFrames());
-        r.setBatteryMinutes((long) c.batteryMinutes());
-        r.setMirror(c.mirror() ? 1L : 0L);
-        r.setStabiliserStops(c.stabiliserStops());
-        r.setFilmExponent(c.filmExponent().isPresent() ? c.filmExponent().getAsDouble() : null);
-        r.setColdLoss(c.coldLoss());
-        r.setHeatLoss(c.heatLoss());
-        r.setTimerStep(c.timer().step().name());
-        r.setTimerFrom(c.timer().from().name());
-        r.setTimerLargest((long) c.timer().largest());
-        r.setReadNoise(c.readNoise().name());
+        r.setLowestIso((long) c.sensitivity().lowestIso());
+        r.setHighestIso((long) c.sensitivity().highestIso());
+        r.setShortestS(c.shutter().shortestSeconds());
+        r.setLongestTimedS(c.shutter().longestTimedSeconds());
+        r.setBulb(c.shutter().bulb() ? 1L : 0L);
+        r.setRawMb(c.files().rawMegabytes());
+        r.setJpegMb(c.files().jpegMegabytes());
+        r.setBufferFrames((long) c.files().bufferFrames());
+        r.setWriteMbPerS(c.files().writeMegabytesPerSecond());
+        r.setBatteryFrames((long) c.power().batteryFrames());
+        r.setBatteryMinutes((long) c.power().batteryMinutes());
+        r.setMirror(c.shutter().mirror() ? 1L : 0L);
+        r.setStabiliserStops(c.shutter().stabiliserStops());
+        r.setFilmExponent(
+                c.sensitivity().filmExponent().isPresent()
+                        ? c.sensitivity().filmExponent().getAsDouble()
+                        : null);
+        r.setColdLoss(c.power().coldLoss());
+        r.setHeatLoss(c.power().heatLoss());
+        r.setTimerStep(c.shutter().timer().step().name());
+        r.setTimerFrom(c.shutter().timer().from().name());
+        r.setTimerLargest((long) c.shutter().timer().largest());
+        r.setReadNoise(c.sensitivity().readNoise().name());
     }
 
     private static Kept<Camera> camera(CameraRecord r) {
@@ -273,27 +276,28 @@ public final class StoredKits implements Kits {
         Camera camera = new Camera(
                 r.getName(),
                 sensor,
-                r.getLowestIso().intValue(),
-                r.getHighestIso().intValue(),
-                r.getShortestS(),
-                r.getLongestTimedS(),
-                r.getBulb() == 1,
-                r.getRawMb(),
-                r.getJpegMb(),
-                r.getBufferFrames().intValue(),
-                r.getWriteMbPerS(),
-                r.getBatteryFrames().intValue(),
-                r.getBatteryMinutes().intValue(),
-                r.getMirror() == 1,
-                r.getStabiliserStops(),
-                r.getFilmExponent() == null ? OptionalDouble.empty() : OptionalDouble.of(r.getFilmExponent()),
-                r.getColdLoss(),
-                r.getHeatLoss(),
-                new IntervalTimer(
-                        IntervalTimer.Step.valueOf(r.getTimerStep()),
-                        IntervalTimer.From.valueOf(r.getTimerFrom()),
-                        r.getTimerLargest().intValue()),
-                ReadNoise.valueOf(r.getReadNoise()));
+                new Camera.Sensitivity(
+                        r.getLowestIso().intValue(),
+                        r.getHighestIso().intValue(),
+                        r.getFilmExponent() == null ? OptionalDouble.empty() : OptionalDouble.of(r.getFilmExponent()),
+                        ReadNoise.valueOf(r.getReadNoise())),
+                new Camera.Shutter(
+                        r.getShortestS(),
+                        r.getLongestTimedS(),
+                        r.getBulb() == 1,
+                        r.getMirror() == 1,
+                        r.getStabiliserStops(),
+                        new IntervalTimer(
+                                IntervalTimer.Step.valueOf(r.getTimerStep()),
+                                IntervalTimer.From.valueOf(r.getTimerFrom()),
+                                r.getTimerLargest().intValue())),
+                new Camera.Files(
+                        r.getRawMb(), r.getJpegMb(), r.getBufferFrames().intValue(), r.getWriteMbPerS()),
+                new Camera.Power(
+                        r.getBatteryFrames().intValue(),
+                        r.getBatteryMinutes().intValue(),
+                        r.getColdLoss(),
+                        r.getHeatLoss()));
         return new Kept<>(r.getId(), camera);
     }
 

@@ -61,17 +61,10 @@ class StoreTest {
     private static final Camera CAMERA = new Camera(
             "full frame",
             new Sensor(35.9, 23.9, 7008, 4672),
-            100,
-            25600,
-            1 / 8000.0,
-            30,
-            true,
-            35,
-            10,
-            30,
-            100,
-            400,
-            150);
+            Camera.Sensitivity.of(100, 25600),
+            Camera.Shutter.of(1 / 8000.0, 30, true),
+            new Camera.Files(35, 10, 30, 100),
+            Camera.Power.of(400, 150));
     private static final Lens LENS = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);
 
     @TempDir

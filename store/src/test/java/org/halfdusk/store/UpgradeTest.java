@@ -73,7 +73,7 @@ class UpgradeTest {
             assertEquals(version >= 4 ? 1 : 0, place.skyline().points().size());
             StoredKits kits = new StoredKits(database, CLOCK);
             Camera camera = kits.camera(3).orElseThrow().it();
-            assertEquals(version >= 5, camera.mirror());
+            assertEquals(version >= 5, camera.shutter().mirror());
             Lens lens = kits.lens(4).orElseThrow().it();
             assertEquals(version >= 5 ? "wings" : "", lens.coma());
             assertEquals(version >= 8, lens.fisheye());

@@ -208,7 +208,7 @@ public final class SimulatedCamera {
                 faults.contains(Fault.ISO_AUTO),
                 reduces(faults),
                 camera.waitingFrames(at) - (camera.busy(at) ? 1 : 0),
-                rig.camera().bufferFrames(),
+                rig.camera().files().bufferFrames(),
                 Math.max(0, free),
                 rig.cardMegabytes(),
                 Math.max(0, charge),

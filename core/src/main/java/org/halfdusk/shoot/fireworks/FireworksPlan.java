@@ -327,7 +327,7 @@ public record FireworksPlan(
     /** With bulb any time to half a second by hand; otherwise the nearest mark. */
     public ShutterTime shutter(Scene scene) {
         double wished = seconds(scene);
-        if (rig.camera().bulb() && wished > 1.2) {
+        if (rig.camera().shutter().bulb() && wished > 1.2) {
             double half = Math.round(wished * 2) / 2.0;
             return new ShutterTime(half, half);
         }
@@ -401,7 +401,7 @@ public record FireworksPlan(
                         set(Scene.TOWN, Block.Kind.TOWN).shutter(),
                         gap(Block.Kind.TOWN, set(Scene.TOWN, Block.Kind.TOWN).shutter(), 2),
                         2,
-                        rig.camera().timer()),
+                        rig.camera().shutter().timer()),
                 set(Scene.TOWN, Block.Kind.TOWN)));
         Optional<Block> trial = trial();
         trial.ifPresent(blocks::add);
@@ -468,7 +468,7 @@ public record FireworksPlan(
                                 seconds,
                                 set.shutter(),
                                 gap(kind, set.shutter(), gap),
-                                rig.camera().timer()),
+                                rig.camera().shutter().timer()),
                         set));
     }
 

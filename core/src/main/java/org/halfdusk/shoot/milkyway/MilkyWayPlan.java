@@ -130,7 +130,7 @@ public record MilkyWayPlan(
 
     private FrameRun run(int frames) {
         return new FrameRun(
-                exposure.shutter(), GAP_SECONDS, frames, rig.camera().timer());
+                exposure.shutter(), GAP_SECONDS, frames, rig.camera().shutter().timer());
     }
 
     /** The same with nobody in the frame: who sways is no part of a stack, and need not hold its time back. */

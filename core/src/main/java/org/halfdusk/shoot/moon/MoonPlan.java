@@ -115,7 +115,7 @@ public record MoonPlan(
     @Override
     public List<TimeLimit> timeLimits() {
         MoonShot.Limits l = shot.limits();
-        double stabilised = Math.pow(2, rig.camera().stabiliserStops());
+        double stabilised = Math.pow(2, rig.camera().shutter().stabiliserStops());
         List<TimeLimit> all = new ArrayList<>();
         if (handheld()) {
             if (stabilised > 1) {

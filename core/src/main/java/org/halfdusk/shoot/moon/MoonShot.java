@@ -111,13 +111,14 @@ public record MoonShot(
         Limits limits = new Limits(
                 SHARP_PX * rig.pixelScaleArcsec() / moon.speedArcsec(),
                 rig.focalMm() * crop >= LONG_LENS_MM ? LONG_LENS_SECONDS : Double.POSITIVE_INFINITY,
-                MoonExposure.handheldSeconds(rig.focalMm(), crop, rig.camera().stabiliserStops()));
+                MoonExposure.handheldSeconds(
+                        rig.focalMm(), crop, rig.camera().shutter().stabiliserStops()));
         double steady = support == Support.HAND ? limits.hand() : limits.longLens();
         double least = Math.min(limits.motion(), steady);
         Limit limit = limits.motion() <= steady ? Limit.MOTION : support == Support.HAND ? Limit.HAND : Limit.LONG_LENS;
         ApertureChoice aperture = ApertureChoice.preferring(rig.sharpestAperture(), rig, wishes);
         FNumber n = aperture.fNumber();
-        Iso lowIso = Iso.of(rig.camera().lowestIso());
+        Iso lowIso = Iso.of(rig.camera().sensitivity().lowestIso());
         double rule = MoonExposure.seconds(n, lowIso, moon.phaseAngleDegrees(), moon.altitude(), MoonNight.AIR)
                 * Math.pow(2, moon.eclipse().stops())
                 * Math.pow(2, wishes.metered().or(moon.surface()).over(moon.surface()) / Magnitudes.PER_STOP)

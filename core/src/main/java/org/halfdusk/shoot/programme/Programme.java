@@ -44,7 +44,7 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
     public record Planned(String id, Block block, Optional<BlockSpec> laid, boolean jpeg) {
         /** What is typed into a rig's timer for it; nothing where that does not do it. */
         public Optional<Timer> timer(Plan plan) {
-            return Timer.of(block, plan.rig().camera().timer());
+            return Timer.of(block, plan.rig().camera().shutter().timer());
         }
 
         /**
@@ -193,7 +193,8 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
 
     /** What times a plan's rig can be told. */
     public static Timing timing(Plan plan) {
-        return new Timing(ExposurePlan.times(plan.rig()), plan.rig().camera().timer(), plan::bracket);
+        return new Timing(
+                ExposurePlan.times(plan.rig()), plan.rig().camera().shutter().timer(), plan::bracket);
     }
 
     /**

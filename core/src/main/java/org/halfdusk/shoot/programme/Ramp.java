@@ -43,7 +43,7 @@ public final class Ramp {
         List<ShutterTime> times = ExposurePlan.times(plan.rig()).stream()
                 .filter(t -> t.realSeconds() <= longest.realSeconds() * 1.001)
                 .toList();
-        List<Iso> isos = Iso.available(plan.rig().camera().lowestIso(), highestIso.number());
+        List<Iso> isos = Iso.available(plan.rig().camera().sensitivity().lowestIso(), highestIso.number());
         List<Frame> all = new ArrayList<>();
         ShutterTime time = longest;
         Iso iso = highestIso;

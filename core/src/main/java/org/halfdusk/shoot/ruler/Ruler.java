@@ -160,10 +160,11 @@ public record Ruler(
                         l.seconds())));
         List<Zone> zones = new ArrayList<>(plan.timeZones());
         // Of stars a bulb's times are for the ground; trails and all else may use them.
-        double dial = ShutterTime.nearest(rig.camera().longestTimedSeconds(), ExposurePlan.times(rig))
+        double dial = ShutterTime.nearest(rig.camera().shutter().longestTimedSeconds(), ExposurePlan.times(rig))
                 .realSeconds();
         double last = marks.get(marks.size() - 1).stops();
-        boolean forGround = plan.pointStars().isPresent() && rig.camera().bulb();
+        boolean forGround =
+                plan.pointStars().isPresent() && rig.camera().shutter().bulb();
         double ends = forGround ? dial * FORGIVEN : Math.pow(2, last) * FORGIVEN;
         List<Zone> cut = new ArrayList<>();
         for (Zone z : zones) {

@@ -166,7 +166,7 @@ public record Rehearsal(
         return switch (f) {
             case FILTER_ON, FILTER_OFF -> frames && bare(r).isPresent();
             case CARD_DOOR_OPEN -> frames && pause(r).isPresent();
-            case MIRROR_UP -> frames && r.plan().rig().camera().mirror();
+            case MIRROR_UP -> frames && r.plan().rig().camera().shutter().mirror();
             case INTERVAL_OTHER_WAY -> frames && timed(r).isPresent();
             default -> frames;
         };
@@ -399,7 +399,7 @@ public record Rehearsal(
         private void look(Instant at, Block b) {
             boolean bulb = !b.frames().isEmpty()
                     && b.frames().get(0).shutter().nominalSeconds()
-                            > r.plan().rig().camera().longestTimedSeconds();
+                            > r.plan().rig().camera().shutter().longestTimedSeconds();
             looks.add(new Look(at, r.rig(), camera.state(at, bulb, there(at))));
         }
     }

@@ -137,7 +137,10 @@ public record ExposurePlan(
         }
 
         static List<ShutterTime> times(Camera camera) {
-            return ShutterTime.available(camera.shortestSeconds(), camera.longestTimedSeconds(), camera.bulb());
+            return ShutterTime.available(
+                    camera.shutter().shortestSeconds(),
+                    camera.shutter().longestTimedSeconds(),
+                    camera.shutter().bulb());
         }
 
         ExposurePlan plan() {

@@ -62,7 +62,10 @@ public record TrailsPlan(
         TrailsExposure exposure = TrailsExposure.of(rig, wishes.metered().or(brightest(night, aim)), wishes);
         Optional<FrameRun> run = night.span()
                 .map(s -> FrameRun.filling(
-                        seconds(s), exposure.shutter(), gapSeconds, rig.camera().timer()));
+                        seconds(s),
+                        exposure.shutter(),
+                        gapSeconds,
+                        rig.camera().shutter().timer()));
         return new TrailsPlan(place, night, rig, aim, night.bestMoment(), exposure, run);
     }
 
@@ -170,7 +173,7 @@ public record TrailsPlan(
                 exposure.skyBrightness(),
                 exposure.fNumber(),
                 Reciprocity.counts(rig, r.durationSeconds()),
-                Iso.of(rig.camera().lowestIso())));
+                Iso.of(rig.camera().sensitivity().lowestIso())));
     }
 
     /** Where the pole falls, mm from the middle of the frame; nothing where it is behind the camera. */

@@ -320,7 +320,8 @@ class LunarEclipsePlanTest {
                 double px = plan.motionPx(f).orElseThrow();
                 assertTrue(
                         px <= plan.mostMotionPx() * 1.011
-                                || f.iso().number() == plan.rig().camera().highestIso(),
+                                || f.iso().number()
+                                        == plan.rig().camera().sensitivity().highestIso(),
                         f + " moves " + px + " px");
             }
         }

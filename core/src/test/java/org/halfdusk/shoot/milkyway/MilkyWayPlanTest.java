@@ -51,17 +51,10 @@ class MilkyWayPlanTest {
     private static final Camera CAMERA = new Camera(
             "full frame 33 MP",
             new Sensor(35.9, 23.9, 7008, 4672),
-            100,
-            25600,
-            1 / 8000.0,
-            30,
-            true,
-            35,
-            12,
-            30,
-            120,
-            500,
-            180);
+            Camera.Sensitivity.of(100, 25600),
+            Camera.Shutter.of(1 / 8000.0, 30, true),
+            new Camera.Files(35, 12, 30, 120),
+            Camera.Power.of(500, 180));
     private static final Lens LENS = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);
     private static final Rig RIG = Rig.of(CAMERA, LENS, Optional.empty(), 18);
 

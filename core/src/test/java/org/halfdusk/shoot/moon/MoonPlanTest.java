@@ -108,17 +108,10 @@ class MoonPlanTest {
         Camera fine = new Camera(
                 "APS-C 26 MP",
                 new Sensor(23.5, 15.6, 6233, 4138),
-                100,
-                12_800,
-                1 / 8000.0,
-                30,
-                true,
-                26,
-                11,
-                40,
-                100,
-                300,
-                150);
+                Camera.Sensitivity.of(100, 12_800),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(26, 11, 40, 100),
+                Camera.Power.of(300, 150));
         Rig rig = Rig.of(fine, Isle.TELE, Optional.empty(), 400);
         double px = 14.5 / rig.pixelScaleArcsec();
         assertEquals(7.5, px, 0.05);

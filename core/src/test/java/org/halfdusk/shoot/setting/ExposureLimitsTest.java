@@ -83,24 +83,16 @@ class ExposureLimitsTest {
         Camera film = new Camera(
                 sensor.name(),
                 sensor.sensor(),
-                400,
-                400,
-                sensor.shortestSeconds(),
-                sensor.longestTimedSeconds(),
-                true,
-                0,
-                0,
-                36,
-                160,
-                530,
-                190,
-                false,
-                0,
-                OptionalDouble.of(1.3),
-                0.01,
-                0.01,
-                IntervalTimer.USUAL,
-                ReadNoise.STEADY);
+                new Camera.Sensitivity(400, 400, OptionalDouble.of(1.3), ReadNoise.STEADY),
+                new Camera.Shutter(
+                        sensor.shutter().shortestSeconds(),
+                        sensor.shutter().longestTimedSeconds(),
+                        true,
+                        false,
+                        0,
+                        IntervalTimer.USUAL),
+                new Camera.Files(0, 0, 36, 160),
+                new Camera.Power(530, 190, 0.01, 0.01));
         Rig rig = Rig.of(film, RIG.lens(), Optional.empty(), 18);
         ExposurePlan p = plan(rig, Wishes.DEFAULT);
         double real = p.shutter().realSeconds();

@@ -13,6 +13,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
 import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.BatteryPack;
+import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Filter;
 import org.halfdusk.optics.Support;
@@ -43,6 +44,7 @@ import tools.jackson.databind.ser.std.StdSerializer;
 public final class BackupFile {
     private static final JsonMapper JSON = JsonMapper.builder()
             .addMixIn(Accessory.class, AccessoryKinds.class)
+            .addMixIn(Camera.class, WrittenCamera.Mixed.class)
             .addMixIn(Wishes.class, WithoutPhases.class)
             .addModule(new SimpleModule()
                     .addSerializer(FNumber.class, new AsNumber<>(FNumber.class, FNumber::value))

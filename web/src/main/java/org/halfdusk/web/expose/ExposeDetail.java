@@ -139,7 +139,8 @@ record ExposeDetail(
         SkyLight.Brightness b = at.towards(plan.framing().direction());
         SkyExposure sky = SkyExposure.of(b.total(), s, rig);
         SkyExposure shadow = SkyExposure.of(b.total().darkerByStops(Ground.SHADOW_STOPS), s, rig);
-        Noise noise = new Noise(pitch, air.celsius(), s.iso(), rig.camera().readNoise());
+        Noise noise = new Noise(
+                pitch, air.celsius(), s.iso(), rig.camera().sensitivity().readNoise());
         double one = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds());
         double many = noise.ratio(shadow.exposureLuxSeconds(), s.shutter().realSeconds(), Noise.USUAL_STACK);
         double trail = plan.trails().middlePx(s.shutter().realSeconds());

@@ -41,7 +41,7 @@ record FilmPicture(String law, String straight, List<Mark> metered, List<Mark> e
     private static final double BESIDE = 12;
 
     static Optional<FilmPicture> of(Plan plan) {
-        OptionalDouble law = plan.rig().camera().filmExponent();
+        OptionalDouble law = plan.rig().camera().sensitivity().filmExponent();
         return law.isPresent()
                 ? Optional.of(of(law.getAsDouble(), plan.setting().shutter()))
                 : Optional.empty();

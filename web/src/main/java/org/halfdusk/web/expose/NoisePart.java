@@ -27,7 +27,7 @@ record NoisePart(String answer, Table table, List<Line> more) {
                 air.celsius(),
                 s.iso(),
                 plan.rig().camera().isos());
-        ReadNoise own = plan.rig().camera().readNoise();
+        ReadNoise own = plan.rig().camera().sensitivity().readNoise();
         return new NoisePart(answer(both, own), table(both, own), more(both));
     }
 

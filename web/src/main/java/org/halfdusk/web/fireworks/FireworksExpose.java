@@ -96,9 +96,9 @@ final class FireworksExpose {
                 ? "You fixed it."
                 : counted(plan) + " Over 10 s bursts pile up.";
         return new Because(
-                "Why " + label + (plan.rig().camera().bulb() ? " on bulb" : ""),
+                "Why " + label + (plan.rig().camera().shutter().bulb() ? " on bulb" : ""),
                 label,
-                reason + (plan.rig().camera().bulb() ? " By hand with a release, not by the dial." : ""));
+                reason + (plan.rig().camera().shutter().bulb() ? " By hand with a release, not by the dial." : ""));
     }
 
     private static String counted(FireworksPlan plan) {

@@ -52,8 +52,9 @@ class KitFigures {
             return Words.plain(c.sensor().widthMm()) + " × "
                     + Words.plain(c.sensor().heightMm()) + " mm, "
                     + Words.tenths(c.sensor().pixelPitchMicrometres()) + " µm pixels, crop "
-                    + Words.tenths(c.sensor().cropFactor()) + ", ISO " + c.lowestIso()
-                    + (c.film() ? ", film" : " to " + c.highestIso());
+                    + Words.tenths(c.sensor().cropFactor()) + ", ISO "
+                    + c.sensitivity().lowestIso()
+                    + (c.film() ? ", film" : " to " + c.sensitivity().highestIso());
         }
         if (it instanceof Lens l) {
             return "f/" + Words.plain(l.widestAtShortest())
@@ -137,7 +138,12 @@ class KitFigures {
                 new StarTrails.AllRolls(Trailing.of(r, 0), c.sensor().diagonalMm());
         School.Setup setup = School.Setup.of(r, trails, r.widestAperture(), Trailing.DEFAULT_BUDGET_PX);
         return SharpTime.of(
-                school, setup, ShutterTime.available(c.shortestSeconds(), c.longestTimedSeconds(), c.bulb()));
+                school,
+                setup,
+                ShutterTime.available(
+                        c.shutter().shortestSeconds(),
+                        c.shutter().longestTimedSeconds(),
+                        c.shutter().bulb()));
     }
 
     private static String school(School s) {

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
 import org.halfdusk.optics.Accessory;
@@ -17,16 +16,12 @@ import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Card;
 import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Filter;
-import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.PeriodicError;
-import org.halfdusk.optics.ReadNoise;
-import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.Support;
 import org.halfdusk.optics.TypicalKit;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.StandingRig;
-import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.kit.KitForm.Choice;
@@ -34,57 +29,12 @@ import org.halfdusk.web.kit.KitForm.Field;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
-import org.halfdusk.web.subject.ReasonWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Between kit and what is typed of it, both ways. */
 @Component
 class KitForms {
-    private static final List<Field> CAMERA = List.of(
-            Field.number("width", "Sensor width", "mm", ""),
-            Field.number("height", "Sensor height", "mm", ""),
-            Field.number("across", "Pixels across", "", ""),
-            Field.number("down", "Pixels down", "", ""),
-            Field.number("lowIso", "Lowest ISO", "", ""),
-            Field.number("highIso", "Highest useful ISO", "", "The most whose noise you accept."),
-            Field.number("shortest", "Shortest time, 1 over", "", "8000 for 1/8000 s."),
-            Field.number("longest", "Longest timed exposure", "s", "Longer ones need bulb and a timer."),
-            Field.check("bulb", "Bulb with a remote timer", ""),
-            Field.number("raw", "Raw file", "MB", ""),
-            Field.number("jpeg", "JPEG file", "MB", "0 where none is written."),
-            Field.number("buffer", "Buffer", "frames", "Raw frames before it has to wait."),
-            Field.number("write", "Write speed", "MB/s", ""),
-            Field.number("frames", "Battery", "frames", "From one charge at 20 °C."),
-            Field.number("minutes", "Battery", "min of exposing", "From one charge at 20 °C."),
-            Field.number("cold", "Charge lost in the cold", "% per °C", "Under 20 °C; 1 is usual."),
-            Field.number("heat", "Charge lost in the heat", "% per °C", "Over 40 °C; 1 is usual."),
-            Field.number("stabiliser", "Stabiliser", "stops", "0 where there is none."),
-            Field.check("mirror", "Has a mirror", "It is locked up for long lenses."),
-            Field.choice(
-                    "timerFrom",
-                    "Interval timer counts",
-                    "The camera's own, or the remote that goes with it.",
-                    List.of(
-                            new Choice(IntervalTimer.From.START_TO_START.name(), "from start to start"),
-                            new Choice(IntervalTimer.From.GAP.name(), "the gap between frames"))),
-            Field.choice(
-                    "timerStep",
-                    "Interval timer's step",
-                    "The finest that can be typed.",
-                    List.of(
-                            new Choice(IntervalTimer.Step.SECONDS.name(), "whole seconds"),
-                            new Choice(IntervalTimer.Step.TENTHS.name(), "tenths of a second"))),
-            Field.number("timerLargest", "Interval timer up to", "frames", "399 is usual; more are stopped by hand."),
-            Field.choice(
-                    "readNoise",
-                    "Noise of reading",
-                    "Low ISO lifted, or high ISO, is answered by it.",
-                    Arrays.stream(ReadNoise.values())
-                            .map(r -> new Choice(r.name(), ReasonWords.sensor(r)))
-                            .toList()),
-            Field.number("film", "Film: reciprocity exponent", "", "Empty for a sensor; 1.2 to 1.4 by stock."));
-
     private static final List<Field> LENS = List.of(
             Field.number("shortest", "Shortest focal length", "mm", ""),
             Field.number("longest", "Longest focal length", "mm", "The same for a fixed focal length."),
@@ -120,7 +70,7 @@ class KitForms {
                         Field.choice("support", "Tripod or mount", "", choices(KitKind.SUPPORTS, true)),
                         Field.choice("card", "Card", "", choices(KitKind.CARDS, true)),
                         Field.choice("battery", "Battery", "", choices(KitKind.BATTERIES, true)));
-            case CAMERAS -> CAMERA;
+            case CAMERAS -> CameraForm.FIELDS;
             case LENSES -> LENS;
             case CONVERTERS -> List.of(Field.number("factor", "Factor", "×", "1.4 costs one stop, 2 costs two."));
             case FILTERS ->
@@ -202,7 +152,7 @@ class KitForms {
     private static void typed(Object it, Map<String, String> t) {
         t.put("name", name(it));
         if (it instanceof Camera c) {
-            camera(c, t);
+            CameraForm.typed(c, t);
         } else if (it instanceof Lens l) {
             put(t, "shortest", l.shortestMm());
             put(t, "longest", l.longestMm());
@@ -247,38 +197,11 @@ class KitForms {
         r.batteryId().ifPresent(v -> put(t, "battery", v));
     }
 
-    private static void camera(Camera c, Map<String, String> t) {
-        put(t, "width", c.sensor().widthMm());
-        put(t, "height", c.sensor().heightMm());
-        put(t, "across", c.sensor().widthPx());
-        put(t, "down", c.sensor().heightPx());
-        put(t, "lowIso", c.lowestIso());
-        put(t, "highIso", c.highestIso());
-        put(t, "shortest", Math.round(1 / c.shortestSeconds()));
-        put(t, "longest", c.longestTimedSeconds());
-        put(t, "raw", c.rawMegabytes());
-        put(t, "jpeg", c.jpegMegabytes());
-        put(t, "buffer", c.bufferFrames());
-        put(t, "write", c.writeMegabytesPerSecond());
-        put(t, "frames", c.batteryFrames());
-        put(t, "minutes", c.batteryMinutes());
-        put(t, "cold", Math.rint(c.coldLoss() * 10_000) / 100);
-        put(t, "heat", Math.rint(c.heatLoss() * 10_000) / 100);
-        put(t, "stabiliser", c.stabiliserStops());
-        t.put("timerFrom", c.timer().from().name());
-        t.put("timerStep", c.timer().step().name());
-        put(t, "timerLargest", c.timer().largest());
-        t.put("readNoise", c.readNoise().name());
-        c.filmExponent().ifPresent(p -> put(t, "film", p));
-        tick(t, "bulb", c.bulb());
-        tick(t, "mirror", c.mirror());
-    }
-
-    private static void put(Map<String, String> t, String field, double v) {
+    static void put(Map<String, String> t, String field, double v) {
         t.put(field, Numbers.typed(v));
     }
 
-    private static void tick(Map<String, String> t, String field, boolean on) {
+    static void tick(Map<String, String> t, String field, boolean on) {
         if (on) {
             t.put(field, "on");
         }
@@ -299,7 +222,7 @@ class KitForms {
         }
         Optional<Object> read = switch (form.kind()) {
             case RIGS -> Optional.ofNullable(rig(name, e));
-            case CAMERAS -> Optional.ofNullable(camera(name, form));
+            case CAMERAS -> Optional.ofNullable(new CameraForm(form).camera(name));
             case LENSES -> Optional.ofNullable(lens(name, form));
             case CONVERTERS -> {
                 double factor = e.number("factor", "factor", 1.01, 4, "×");
@@ -365,87 +288,6 @@ class KitForms {
             }
         }
         return rates;
-    }
-
-    private @Nullable Object camera(String name, KitForm form) {
-        FormErrors e = form.errors();
-        double width = e.number("width", "sensor width", 1, 200, "mm");
-        double height = e.number("height", "sensor height", 1, 200, "mm");
-        int across = e.whole("across", "pixels across", 100, 60_000, "");
-        int down = e.whole("down", "pixels down", 100, 60_000, "");
-        int lowIso = e.whole("lowIso", "lowest ISO", 6, 3_276_800, "");
-        int highIso = e.whole("highIso", "highest ISO", 6, 3_276_800, "");
-        double shortest = e.number("shortest", "shortest time, 1 over", 1, 64_000, "");
-        double longest = e.number("longest", "longest timed exposure", 1, 3600, "s");
-        double raw = e.number("raw", "raw file", 0, 2000, "MB");
-        double jpeg = e.number("jpeg", "JPEG file", 0, 2000, "MB");
-        int buffer = e.whole("buffer", "buffer", 1, 100_000, "frames");
-        double write = e.number("write", "write speed", 0.1, 20_000, "MB/s");
-        int frames = e.whole("frames", "battery", 1, 100_000, "frames");
-        int minutes = e.whole("minutes", "battery", 1, 10_000, "min");
-        double cold = optional(e, "cold", "charge lost in the cold", 1, 5);
-        double heat = optional(e, "heat", "charge lost in the heat", 1, 5);
-        double stabiliser = optional(e, "stabiliser", "stabiliser", 0, 10);
-        IntervalTimer timer = timer(e);
-        OptionalDouble film = film(e);
-        ReadNoise noise = constant(e, "readNoise", "noise of reading", ReadNoise.class, ReadNoise.STEADY);
-        if (e.any() || timer == null || noise == null) {
-            return null;
-        }
-        Sensor sensor = e.check("width", () -> new Sensor(width, height, across, down));
-        return sensor == null
-                ? null
-                : e.check(
-                        "highIso",
-                        () -> new Camera(
-                                name,
-                                sensor,
-                                lowIso,
-                                highIso,
-                                1 / shortest,
-                                longest,
-                                form.ticked("bulb"),
-                                raw,
-                                jpeg,
-                                buffer,
-                                write,
-                                frames,
-                                minutes,
-                                form.ticked("mirror"),
-                                stabiliser,
-                                film,
-                                cold / 100,
-                                heat / 100,
-                                timer,
-                                noise));
-    }
-
-    private static OptionalDouble film(FormErrors e) {
-        return e.text("film").isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(e.number("film", "reciprocity exponent", 1, 2, ""));
-    }
-
-    /** What is left out is usual. */
-    private static @Nullable IntervalTimer timer(FormErrors e) {
-        IntervalTimer usual = IntervalTimer.USUAL;
-        IntervalTimer.From from = constant(e, "timerFrom", "interval timer", IntervalTimer.From.class, usual.from());
-        IntervalTimer.Step step = constant(e, "timerStep", "step of the timer", IntervalTimer.Step.class, usual.step());
-        int largest = e.text("timerLargest").isEmpty()
-                ? usual.largest()
-                : e.whole("timerLargest", "largest number of frames", 2, 100_000, "");
-        return from == null || step == null || e.any() ? null : new IntervalTimer(step, from, largest);
-    }
-
-    private static <E extends Enum<E>> @Nullable E constant(
-            FormErrors e, String field, String name, Class<E> of, E usual) {
-        return e.text(field).isEmpty()
-                ? usual
-                : e.check(field, () -> Codec.constant(name, of).read(e.text(field)));
-    }
-
-    private static double optional(FormErrors e, String field, String name, double usual, double most) {
-        return e.text(field).isEmpty() ? usual : e.number(field, name, 0, most, "");
     }
 
     private static @Nullable Object lens(String name, KitForm form) {

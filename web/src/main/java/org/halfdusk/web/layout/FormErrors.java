@@ -1,5 +1,6 @@
 package org.halfdusk.web.layout;
 
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -17,6 +18,11 @@ public final class FormErrors {
 
     public boolean any() {
         return !wrong.isEmpty();
+    }
+
+    /** Whether nothing is wrong with any of these. */
+    public boolean right(String... fields) {
+        return Arrays.stream(fields).noneMatch(wrong::containsKey);
     }
 
     public Map<String, String> all() {

@@ -1,12 +1,13 @@
 package org.halfdusk.web.map;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import org.halfdusk.light.GlowTiles;
-import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.web.layout.DataHome;
 import org.halfdusk.web.layout.WholeFile;
 import org.slf4j.Logger;
@@ -24,7 +25,8 @@ class GlowShelf implements GlowTiles.Shelf {
     private static final int IN_MEMORY = 200;
 
     private final Path home;
-    private final Recent<GlowTiles.Key, float[][]> recent = new Recent<>(IN_MEMORY);
+    private final Cache<GlowTiles.Key, float[][]> recent =
+            Caffeine.newBuilder().maximumSize(IN_MEMORY).build();
 
     GlowShelf(DataHome home) {
         this.home = home.folder().resolve("glow");
@@ -41,7 +43,7 @@ class GlowShelf implements GlowTiles.Shelf {
 
     @Override
     public Optional<float[][]> find(GlowTiles.Key key) {
-        return recent.get(key).or(() -> read(key).map(t -> recent.keep(key, t)));
+        return Optional.ofNullable(recent.get(key, k -> read(k).orElse(null)));
     }
 
     private Optional<float[][]> read(GlowTiles.Key key) {
@@ -64,7 +66,7 @@ class GlowShelf implements GlowTiles.Shelf {
 
     @Override
     public void keep(GlowTiles.Key key, float[][] tile) {
-        recent.keep(key, tile);
+        recent.put(key, tile);
         ByteBuffer bytes = ByteBuffer.allocate(SIDE * SIDE * Float.BYTES);
         for (float[] row : tile) {
             for (float v : row) {

@@ -6,7 +6,6 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Skyline;
@@ -146,12 +145,10 @@ public record CoreArc(
                 boolean shown = p.altitude().degrees() >= 0 && holds(p);
                 boolean jump = Math.abs(middle.turnTo(before) - middle.turnTo(p.azimuth())) > half;
                 if (shown) {
-                    path.append(String.format(
-                            Locale.ROOT,
-                            "%s%.1f %.1f",
-                            drawing && !jump ? "L" : "M",
-                            x(p.azimuth()),
-                            y(p.altitude().degrees())));
+                    path.append(drawing && !jump ? "L" : "M")
+                            .append(number(x(p.azimuth())))
+                            .append(' ')
+                            .append(number(y(p.altitude().degrees())));
                 }
                 drawing = shown;
                 before = p.azimuth();
@@ -225,7 +222,8 @@ public record CoreArc(
         }
 
         private static String number(double v) {
-            return String.format(Locale.ROOT, "%.1f", v);
+            // A formatter takes a hundred times as long, and a page draws some hundreds.
+            return Double.toString(Math.round(v * 10) / 10.0);
         }
     }
 }

@@ -58,9 +58,9 @@ final class MoonExpose {
                         + Words.fraction(s.limits().motion()) + ".";
             case HAND ->
                 "In the hand 1/(focal length × crop) is the limit"
-                        + (s.rig().camera().stabiliserStops() > 0
+                        + (s.rig().camera().shutter().stabiliserStops() > 0
                                 ? ", lengthened by the stabiliser's "
-                                        + Words.stops(s.rig().camera().stabiliserStops())
+                                        + Words.stops(s.rig().camera().shutter().stabiliserStops())
                                 : "")
                         + ", " + Words.fraction(s.limits().hand()) + ".";
         };
@@ -99,7 +99,7 @@ final class MoonExpose {
     private static Because iso(MoonPlan plan) {
         MoonShot s = plan.shot();
         boolean fixed = s.fixedIso();
-        boolean highest = s.iso().number() >= s.rig().camera().highestIso();
+        boolean highest = s.iso().number() >= s.rig().camera().sensitivity().highestIso();
         String off = Stops.met(s.stopsOff())
                 ? ""
                 : " It comes out " + ReasonWords.offTarget(s.stopsOff()) + " than the rule wishes"

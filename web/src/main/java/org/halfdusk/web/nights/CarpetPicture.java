@@ -88,8 +88,13 @@ record CarpetPicture(
     private static List<NightStrip.Cloud> clouds(Carpet c, Forecast forecast) {
         List<NightStrip.Cloud> clouds = new ArrayList<>();
         int n = c.columns().size();
+        LocalDate last =
+                LocalDate.ofInstant(forecast.end(), c.columns().get(0).night().zone());
         for (int i = 0; i < n; i++) {
             SubjectNight night = c.columns().get(i).night();
+            if (night.date().isAfter(last)) {
+                break;
+            }
             Optional<Spell> spell = forecast.during(night.main().orElse(midnight(night)));
             if (spell.isPresent()) {
                 double lost = Math.max(FORECAST, Math.rint((1 - spell.get().clear()) * 20) / 20);

@@ -1,5 +1,7 @@
 package org.halfdusk.web.nights;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
@@ -17,7 +19,6 @@ import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.layout.Theme;
@@ -38,7 +39,8 @@ class Carpets {
     private final Shoots shoots;
     private final Supplier<Preferences> preferences;
     private final Subjects subjects;
-    private final Recent<Key, Year> kept = new Recent<>(KEPT);
+    private final Cache<Key, Year> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     Carpets(Planner planner, Shoots shoots, Subjects subjects, Supplier<Preferences> preferences) {
         this.preferences = preferences;
@@ -90,15 +92,14 @@ class Carpets {
                 forecast,
                 planner.initialWish(subject, place.it()),
                 Words.units());
-        Optional<Year> found = kept.get(key);
-        if (found.isPresent()) {
-            return found.get();
-        }
-        List<SubjectNight> nights = planner.everyNight(subject, place.it(), first, NIGHTS);
-        Carpet made = Carpet.of(nights);
-        Carpet carpet = known ? made.wishingOnlyOn(dated) : made;
-        Year year = new Year(
-                carpet, NightsTable.of(carpet, subject, subjects, place.id()), forecast, new ConcurrentHashMap<>());
-        return kept.keep(key, year);
+        return kept.get(key, k -> made(k, known));
+    }
+
+    private Year made(Key key, boolean known) {
+        List<SubjectNight> nights = planner.everyNight(key.subject(), key.place(), key.first(), NIGHTS);
+        Carpet all = Carpet.of(nights);
+        Carpet carpet = known ? all.wishingOnlyOn(key.dated()) : all;
+        String table = NightsTable.of(carpet, key.subject(), subjects, key.placeId());
+        return new Year(carpet, table, key.forecast(), new ConcurrentHashMap<>());
     }
 }

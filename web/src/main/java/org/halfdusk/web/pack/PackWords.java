@@ -72,7 +72,7 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case CAMERA ->
                 "The rig of this shoot. Clean sensor, settings known blind, stabiliser "
                         + (plan.handheld() ? "on" : "off on the tripod")
-                        + (camera.mirror() ? ", mirror locked up." : ".");
+                        + (camera.shutter().mirror() ? ", mirror locked up." : ".");
             case LENS ->
                 "Set to " + Words.plain(plan.rig().lensFocalMm()) + " mm"
                         + (plan.rig().lens().electronicAperture()
@@ -88,8 +88,9 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
             case SOLAR_FILTER ->
                 "Over every lens until second contact and again before third; never off in a partial or annular eclipse.";
             case REMOTE_TIMER ->
-                plan.setting().shutter().nominalSeconds() > camera.longestTimedSeconds()
-                        ? "The camera times no longer than " + Words.plain(camera.longestTimedSeconds())
+                plan.setting().shutter().nominalSeconds() > camera.shutter().longestTimedSeconds()
+                        ? "The camera times no longer than "
+                                + Words.plain(camera.shutter().longestTimedSeconds())
                                 + " s itself; the plan asks for "
                                 + plan.setting().shutter().label() + "."
                         : "Frames without touching the camera.";
@@ -145,8 +146,8 @@ record PackWords(Plan plan, Packing packing, List<Accessory> owned) {
                 .map(Card.class::cast)
                 .toList();
         double room = cards.stream().mapToDouble(Card::totalMegabytes).sum();
-        String need =
-                "Raw files of all frames, at " + Words.plain(plan.rig().camera().rawMegabytes()) + " MB each";
+        String need = "Raw files of all frames, at "
+                + Words.plain(plan.rig().camera().files().rawMegabytes()) + " MB each";
         if (cards.isEmpty()) {
             return need + ".";
         }

@@ -1,5 +1,7 @@
 package org.halfdusk.web.practice;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -11,7 +13,6 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.shoot.kept.PracticeLog;
-import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.show.Cue;
 import org.halfdusk.show.Developed;
 import org.halfdusk.show.Development;
@@ -36,7 +37,8 @@ class PracticeDesk {
 
     private final PracticeLog log;
     private final Clock clock;
-    private final Recent<Key, Display> kept = new Recent<>(KEPT);
+    private final Cache<Key, Display> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     PracticeDesk(PracticeLog log, Clock clock) {
         this.log = log;
@@ -57,7 +59,7 @@ class PracticeDesk {
     /** The show of an exercise: a page, its pictures and its sparks want the same one shortly after one another. */
     Display display(ShootDesk.Open open, Exercise exercise) {
         Key key = new Key(open.shoot().it(), open.rig(), exercise);
-        return kept.get(key).orElseGet(() -> kept.keep(key, Practice.display(plan(open), exercise)));
+        return kept.get(key, k -> Practice.display(plan(open), exercise));
     }
 
     /** What the shoot's rig records while a shutter is open. */

@@ -121,7 +121,7 @@ record BudgetPart(
 
     private static Warning full(String first, Rig rig, Recording recording) {
         return new Warning(
-                first + "the buffer of " + rig.camera().bufferFrames() + " is full; it empties at "
+                first + "the buffer of " + rig.camera().files().bufferFrames() + " is full; it empties at "
                         + Words.plain(rig.writeMegabytesPerSecond()) + " MB a second" + slower(rig)
                         + ". Write raw alone, or leave longer gaps.",
                 recording.jpeg() ? List.of(way("Write raw alone", RigChoices.FILES, false)) : List.of());
@@ -129,7 +129,7 @@ record BudgetPart(
 
     private static String slower(Rig rig) {
         return rig.card()
-                .filter(c -> c.writeMegabytesPerSecond() < rig.camera().writeMegabytesPerSecond())
+                .filter(c -> c.writeMegabytesPerSecond() < rig.camera().files().writeMegabytesPerSecond())
                 .map(c -> ", held back by the card " + c.name())
                 .orElse("");
     }

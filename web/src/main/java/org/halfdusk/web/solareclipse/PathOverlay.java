@@ -1,5 +1,7 @@
 package org.halfdusk.web.solareclipse;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -19,7 +21,6 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.shoot.planning.Recent;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.Terminator;
 import org.halfdusk.time.Interval;
@@ -42,7 +43,8 @@ class PathOverlay implements MapOverlay {
     private final Planner planner;
     private final Places places;
     private final Shoots shoots;
-    private final Recent<LocalDate, Optional<EclipsePath>> recent = new Recent<>(MOST_KEPT);
+    private final Cache<LocalDate, Optional<EclipsePath>> recent =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     PathOverlay(Planner planner, Places places, Shoots shoots) {
         this.planner = planner;
@@ -66,7 +68,7 @@ class PathOverlay implements MapOverlay {
     }
 
     private Optional<EclipsePath> path(LocalDate day) {
-        return recent.get(day).orElseGet(() -> recent.keep(day, find(day)));
+        return recent.get(day, this::find);
     }
 
     /** That day in any zone. */

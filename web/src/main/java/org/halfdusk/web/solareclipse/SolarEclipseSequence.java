@@ -29,7 +29,7 @@ final class SolarEclipseSequence {
         checks.add(Table.Row.of(
                 false,
                 "Buffer",
-                plan.rig().camera().bufferFrames() + " frames",
+                plan.rig().camera().files().bufferFrames() + " frames",
                 "then " + Words.tenths(writes) + " a second"));
         checks.add(ReasonWords.recentring(plan.recentring()));
         if (totality > 0) {

@@ -224,24 +224,10 @@ public class DemoWorld {
         long film = kits.add(new Camera(
                 "Film camera, colour negative 400",
                 new Sensor(36, 24, 5400, 3600),
-                400,
-                400,
-                1 / 1000.0,
-                1,
-                true,
-                0,
-                0,
-                1,
-                0.1,
-                700,
-                600,
-                true,
-                0,
-                OptionalDouble.of(1.3),
-                Camera.USUAL_LOSS,
-                Camera.USUAL_LOSS,
-                IntervalTimer.USUAL,
-                ReadNoise.STEADY));
+                new Camera.Sensitivity(400, 400, OptionalDouble.of(1.3), ReadNoise.STEADY),
+                new Camera.Shutter(1 / 1000.0, 1, true, true, 0, IntervalTimer.USUAL),
+                new Camera.Files(0, 0, 1, 0.1),
+                new Camera.Power(700, 600, Camera.Power.USUAL_LOSS, Camera.Power.USUAL_LOSS)));
         sow(
                 Subject.TOWN,
                 at.harbour(),
@@ -288,7 +274,13 @@ public class DemoWorld {
     }
 
     private static Camera camera(String name, Sensor sensor, int highestIso, double rawMb, int buffer, int battery) {
-        return new Camera(name, sensor, 100, highestIso, 1 / 8000.0, 30, true, rawMb, 11, buffer, 160, battery, 190);
+        return new Camera(
+                name,
+                sensor,
+                Camera.Sensitivity.of(100, highestIso),
+                Camera.Shutter.of(1 / 8000.0, 30, true),
+                new Camera.Files(rawMb, 11, buffer, 160),
+                Camera.Power.of(battery, 190));
     }
 
     private Lenses sowLenses() {

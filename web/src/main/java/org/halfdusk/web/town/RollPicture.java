@@ -44,7 +44,7 @@ public record RollPicture(String heading, List<Cell> cells, List<Row> rows, Stri
                     Words.seconds(Reciprocity.counts(plan.rig(), exposed)),
                     s.shutter().label()
                             + (s.shutter().nominalSeconds()
-                                            > plan.rig().camera().longestTimedSeconds()
+                                            > plan.rig().camera().shutter().longestTimedSeconds()
                                     ? ", bulb"
                                     : "")));
         }

@@ -80,7 +80,7 @@ final class TrailsExpose {
                         false,
                         "ISO",
                         plan.setting().iso().toString(),
-                        Integer.toString(plan.rig().camera().lowestIso())),
+                        Integer.toString(plan.rig().camera().sensitivity().lowestIso())),
                 Table.Row.of(false, "One headlight costs", "one frame", "everything"));
     }
 }

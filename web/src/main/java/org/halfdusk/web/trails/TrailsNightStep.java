@@ -89,7 +89,10 @@ final class TrailsNightStep {
 
     private static Table.Row arcRow(double seconds, double gap, TrailsPlan plan, boolean chosen) {
         FrameRun run = FrameRun.filling(
-                seconds, plan.exposure().shutter(), gap, plan.rig().camera().timer());
+                seconds,
+                plan.exposure().shutter(),
+                gap,
+                plan.rig().camera().shutter().timer());
         return Table.Row.of(
                 chosen,
                 Words.duration(seconds / 3600),

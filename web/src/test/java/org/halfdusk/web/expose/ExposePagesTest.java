@@ -120,7 +120,12 @@ class ExposePagesTest extends DemoPages {
         String page = app.get("/shoots/6/expose").body();
         Matcher m = Pattern.compile("(\\d+) s count as (\\d+) s").matcher(page);
         assertTrue(m.find(), "no picture of the film");
-        double exponent = kits.camera(film).orElseThrow().it().filmExponent().orElseThrow();
+        double exponent = kits.camera(film)
+                .orElseThrow()
+                .it()
+                .sensitivity()
+                .filmExponent()
+                .orElseThrow();
         assertEquals(Math.pow(Double.parseDouble(m.group(1)), 1 / exponent), Double.parseDouble(m.group(2)), 0.5);
         Matcher peak = Pattern.compile("peak stands (\\d+) % across").matcher(page);
         assertTrue(peak.find());

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.halfdusk.optics.Support;
@@ -41,6 +42,39 @@ class KitPagesTest extends DemoPages {
         assertEquals(
                 404,
                 app.post("/kit/preset", Map.of("camera", "99", "lens", "0")).statusCode());
+    }
+
+    /** Also what is wrong between two figures that are each right. */
+    @Test
+    void everyFaultOfACameraIsToldAtOnce() throws Exception {
+        HttpResponse<String> r = app.post(
+                "/kit/cameras",
+                Map.ofEntries(
+                        Map.entry("name", "Film"),
+                        Map.entry("width", "36"),
+                        Map.entry("height", "24"),
+                        Map.entry("across", "6000"),
+                        Map.entry("down", "4000"),
+                        Map.entry("lowIso", "100"),
+                        Map.entry("highIso", "400"),
+                        Map.entry("film", "1.3"),
+                        Map.entry("shortest", "0"),
+                        Map.entry("longest", "30"),
+                        Map.entry("raw", "many"),
+                        Map.entry("jpeg", "10"),
+                        Map.entry("buffer", "20"),
+                        Map.entry("write", "100"),
+                        Map.entry("frames", "0"),
+                        Map.entry("minutes", "200")));
+        assertEquals(400, r.statusCode());
+        for (String fault : List.of(
+                "ISO 100 to 400 is a range; for a film one ISO is allowed",
+                "Shortest time, 1 over 0 is outside",
+                "Raw file “many”",
+                "Battery 0 frames is outside")) {
+            assertHas(r.body(), fault);
+        }
+        assertHas(r.body(), "value=\"many\"");
     }
 
     @Test

@@ -33,17 +33,10 @@ class ExposeWordsTest {
         return new Camera(
                 "full frame",
                 new Sensor(35.9, 23.9, 7008, 4672),
-                100,
-                highestIso,
-                1 / 8000.0,
-                30,
-                bulb,
-                34,
-                11,
-                90,
-                160,
-                530,
-                190);
+                Camera.Sensitivity.of(100, highestIso),
+                Camera.Shutter.of(1 / 8000.0, 30, bulb),
+                new Camera.Files(34, 11, 90, 160),
+                Camera.Power.of(530, 190));
     }
 
     private static final Lens WIDE = new Lens("18 mm f/2", 18, 18, 2, 2, 16, 2.8);

@@ -61,7 +61,7 @@ public record NoctilucentPlan(
     public List<Block> blocks() {
         return night.main()
                 .map(w -> {
-                    FrameRun run = FrameRun.filling(w.hours() * 3600, setting().shutter(), seconds, rig.camera().timer());
+                    FrameRun run = FrameRun.filling(w.hours() * 3600, setting().shutter(), seconds, rig.camera().shutter().timer());
                     return List.of(Block.of(Block.Kind.TIME_LAPSE, Block.onTheSecond(w.start()), run, setting()));
                 })
                 .orElseGet(List::of);
