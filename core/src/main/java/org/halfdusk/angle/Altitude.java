@@ -6,6 +6,7 @@ package org.halfdusk.angle;
  * @param degrees −90 (nadir) to 90 (zenith)
  */
 public record Altitude(double degrees) implements Comparable<Altitude> {
+    /** @throws IllegalArgumentException outside ±90° */
     public Altitude {
         if (!(degrees >= -90 && degrees <= 90)) {
             throw new IllegalArgumentException("altitude " + degrees + "° is outside −90° to 90°");
@@ -17,10 +18,12 @@ public record Altitude(double degrees) implements Comparable<Altitude> {
         return ofDegrees(Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, sine)))));
     }
 
+    /** Over the horizon, −90 to 90. */
     public static Altitude ofDegrees(double degrees) {
         return new Altitude(degrees);
     }
 
+    /** −π/2 to π/2. */
     public double radians() {
         return Math.toRadians(degrees);
     }

@@ -11,28 +11,34 @@ public record Angle(double radians) implements Comparable<Angle> {
 
     private static final double TURN = 2 * Math.PI;
 
+    /** @throws IllegalArgumentException for what is not finite */
     public Angle {
         if (!Double.isFinite(radians)) {
             throw new IllegalArgumentException("angle " + radians + " is not a finite number");
         }
     }
 
+    /** Any finite number of radians. */
     public static Angle ofRadians(double radians) {
         return new Angle(radians);
     }
 
+    /** Any finite number of degrees. */
     public static Angle ofDegrees(double degrees) {
         return new Angle(Math.toRadians(degrees));
     }
 
+    /** Any finite number of arcseconds. */
     public static Angle ofArcseconds(double arcseconds) {
         return new Angle(arcseconds / ARCSECONDS_PER_RADIAN);
     }
 
+    /** The angle in degrees, not wrapped. */
     public double degrees() {
         return Math.toDegrees(radians);
     }
 
+    /** The angle in arcseconds, not wrapped. */
     public double arcseconds() {
         return radians * ARCSECONDS_PER_RADIAN;
     }

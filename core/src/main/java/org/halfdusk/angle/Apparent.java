@@ -7,12 +7,14 @@ package org.halfdusk.angle;
  * @param degrees −90 to 90
  */
 public record Apparent(double degrees) {
+    /** @throws IllegalArgumentException outside ±90° */
     public Apparent {
         if (!(degrees >= -90 && degrees <= 90)) {
             throw new IllegalArgumentException("apparent altitude " + degrees + "° is outside −90° to 90°");
         }
     }
 
+    /** Over the horizon with refraction, −90 to 90. */
     public static Apparent ofDegrees(double degrees) {
         return new Apparent(degrees);
     }

@@ -6,6 +6,7 @@ package org.halfdusk.angle;
  * @param degrees 0 (included) to 360 (excluded); other finite numbers are wrapped into it
  */
 public record Azimuth(double degrees) {
+    /** @throws IllegalArgumentException for what is not finite */
     public Azimuth {
         if (!Double.isFinite(degrees)) {
             throw new IllegalArgumentException("azimuth " + degrees + " is not a finite number");
@@ -14,10 +15,12 @@ public record Azimuth(double degrees) {
         degrees = degrees < 360 ? degrees : 0;
     }
 
+    /** From north by east; any number is wrapped to 0 to below 360. */
     public static Azimuth ofDegrees(double degrees) {
         return new Azimuth(degrees);
     }
 
+    /** From north by east, 0 to below 2π. */
     public double radians() {
         return Math.toRadians(degrees);
     }

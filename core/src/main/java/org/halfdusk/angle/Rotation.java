@@ -26,6 +26,7 @@ public record Rotation(
         return new Rotation(c, s, 0, -s, c, 0, 0, 0, 1);
     }
 
+    /** The vector turned; its length stays. */
     public Vector apply(Vector v) {
         return new Vector(
                 xx * v.x() + xy * v.y() + xz * v.z(),

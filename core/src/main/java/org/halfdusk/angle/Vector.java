@@ -8,26 +8,32 @@ public record Vector(double x, double y, double z) {
         return new Vector(flat * Math.cos(longitudeRad), flat * Math.sin(longitudeRad), length * Math.sin(latitudeRad));
     }
 
+    /** Component by component. */
     public Vector plus(Vector v) {
         return new Vector(x + v.x, y + v.y, z + v.z);
     }
 
+    /** Component by component. */
     public Vector minus(Vector v) {
         return new Vector(x - v.x, y - v.y, z - v.z);
     }
 
+    /** Each component times a number. */
     public Vector times(double k) {
         return new Vector(k * x, k * y, k * z);
     }
 
+    /** The scalar product. */
     public double dot(Vector v) {
         return x * v.x + y * v.y + z * v.z;
     }
 
+    /** The vector product, right-handed. */
     public Vector cross(Vector v) {
         return new Vector(y * v.z - z * v.y, z * v.x - x * v.z, x * v.y - y * v.x);
     }
 
+    /** In the caller's unit, 0 and more. */
     public double length() {
         return Math.sqrt(dot(this));
     }

@@ -92,6 +92,7 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
             return separation < penumbra + moon;
         }
 
+        /** Share of the Moon's diameter within the penumbra at the greatest; below 0 where it misses it. */
         public double penumbralMagnitude() {
             return (penumbra + moon - separation) / (2 * moon);
         }
@@ -113,6 +114,7 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
                 Math.asin(MOON_RADIUS_KM / moon.length()));
     }
 
+    /** Where the Moon stands in the shadow at a time, by the axis of the shadow and its radii there. */
     public State at(Instant at) {
         return at(Moment.utDays(at));
     }

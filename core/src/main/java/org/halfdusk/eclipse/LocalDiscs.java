@@ -12,6 +12,7 @@ import org.halfdusk.sky.Sky;
  * @param moonRadius in radii of the Sun
  */
 public record LocalDiscs(double right, double up, double moonRadius) {
+    /** Of Sun and Moon as the place sees them, refraction left out. */
     public static LocalDiscs at(Sky sky, Instant at) {
         Sky.Pair pair = sky.sunAndMoon(sky.moment(at));
         double radius = Math.asin(Sky.SUN_RADIUS_KM / pair.sun().length());

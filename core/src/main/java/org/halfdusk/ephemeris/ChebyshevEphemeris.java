@@ -21,6 +21,7 @@ public final class ChebyshevEphemeris implements Ephemeris {
 
     private final ChebyshevSeries earth;
 
+    /** Over another that is slower. */
     public ChebyshevEphemeris(Ephemeris source) {
         sun = vectors(source, Body.SUN, SLOW_SPAN_DAYS, 12);
         moon = vectors(source, Body.MOON, MOON_SPAN_DAYS, 14);

@@ -27,6 +27,7 @@ public final class StarCatalogue {
         bright = stars.stream().filter(s -> precise.containsKey(s.hip())).toList();
     }
 
+    /** All stars that ship, read when first asked for. */
     public static StarCatalogue instance() {
         return Holder.INSTANCE;
     }

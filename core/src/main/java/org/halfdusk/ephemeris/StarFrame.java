@@ -20,6 +20,7 @@ public final class StarFrame {
         this.sunAu = toDate.inverse().apply(sunOfDateKm).times(1 / EarthTheory.AU_KM);
     }
 
+    /** For a time, days of Terrestrial Time from J2000.0. */
     public static StarFrame at(Ephemeris ephemeris, double ttDays) {
         return new StarFrame(ttDays, ephemeris.earth(ttDays), ephemeris.apparent(Body.SUN, ttDays));
     }

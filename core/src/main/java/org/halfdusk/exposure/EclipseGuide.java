@@ -31,6 +31,7 @@ public final class EclipseGuide {
             this.q = q;
         }
 
+        /** The guide value Q of the tables. */
         public double q() {
             return q;
         }
@@ -77,7 +78,11 @@ public final class EclipseGuide {
         return PENUMBRA;
     }
 
-    /** Guide value for the lit part at an umbral magnitude, 0 to 1; beyond 0.95 as there. */
+    /**
+     * Guide value for the lit part at an umbral magnitude, 0 to 1; beyond 0.95 as there.
+     *
+     * @throws IllegalArgumentException for a magnitude outside 0 to 1
+     */
     public static double lunarPartial(double umbralMagnitude) {
         if (!(umbralMagnitude >= 0 && umbralMagnitude <= 1)) {
             throw new IllegalArgumentException("umbral magnitude " + umbralMagnitude + " is outside 0 to 1");
@@ -91,7 +96,11 @@ public final class EclipseGuide {
         return PARTIAL[PARTIAL.length - 1][1];
     }
 
-    /** Guide value of a usual totality, Danjon 0 (darkest) to 4. */
+    /**
+     * Guide value of a usual totality, Danjon 0 (darkest) to 4.
+     *
+     * @throws IllegalArgumentException for a Danjon class outside 0 to 4
+     */
     public static double lunarTotality(int danjon) {
         if (danjon < 0 || danjon > 4) {
             throw new IllegalArgumentException("Danjon class " + danjon + " is outside 0 to 4");

@@ -23,6 +23,7 @@ public record Ground(double lux, double reflectance) {
     /** Where on the histogram ground at night looks like night and still shows. */
     public static final double TARGET = 0.12;
 
+    /** @throws IllegalArgumentException for light that is not above 0 lux, a reflectance outside above 0 to 1 */
     public Ground {
         if (!(lux > 0 && reflectance > 0 && reflectance <= 1)) {
             throw new IllegalArgumentException("ground in " + lux + " lux that reflects " + reflectance
@@ -51,6 +52,7 @@ public record Ground(double lux, double reflectance) {
                 .exposable();
     }
 
+    /** How it comes out on a frame. @param seconds above 0 */
     public SkyExposure comesOut(FNumber fNumber, double seconds, Iso iso) {
         return new SkyExposure(brightness(), fNumber, seconds, iso);
     }

@@ -13,6 +13,7 @@ public enum IsoSchool {
         this.histogramPosition = histogramPosition;
     }
 
+    /** Where the sky is put, share of full scale, 0 to 1. */
     public double histogramPosition() {
         return histogramPosition;
     }

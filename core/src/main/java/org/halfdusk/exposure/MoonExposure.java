@@ -18,6 +18,8 @@ public final class MoonExposure {
     /**
      * Stops by which the lit surface is darker than the full Moon's, by phase angle: flux −12.73 + 0.026 |α| + 4·10⁻⁹ α⁴
      * (Allen, Astrophysical Quantities) over the lit area (1 + cos α)/2. For 0° to 170°; thinner Moons count as 170°.
+     *
+     * @throws IllegalArgumentException for a phase angle outside 0° to 180°
      */
     public static double phaseStops(double phaseAngleDegrees) {
         if (!(phaseAngleDegrees >= 0 && phaseAngleDegrees <= 180)) {

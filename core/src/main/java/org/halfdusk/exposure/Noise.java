@@ -19,6 +19,7 @@ public record Noise(double pixelPitchMicrometres, double celsius, Iso iso, ReadN
     private static final double DARK_AT_20 = 0.1;
     private static final double DOUBLES_EVERY = 6;
 
+    /** @throws IllegalArgumentException for a pitch that is not above 0, a temperature outside −60 to 60 °C */
     public Noise {
         if (!(pixelPitchMicrometres > 0 && celsius >= -60 && celsius <= 60)) {
             throw new IllegalArgumentException("pixels of " + pixelPitchMicrometres + " µm at " + celsius

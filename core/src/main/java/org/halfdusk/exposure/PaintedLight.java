@@ -28,6 +28,7 @@ public record PaintedLight(LampPower lamp, double metres, double degrees, Thing 
             this.reflectance = reflectance;
         }
 
+        /** Share of the light that comes back, 0 to 1 (working figures of ours). */
         public double reflectance() {
             return reflectance;
         }
@@ -38,6 +39,7 @@ public record PaintedLight(LampPower lamp, double metres, double degrees, Thing 
         }
     }
 
+    /** @throws IllegalArgumentException for a distance that is not above 0, an angle outside 0° to below 90° */
     public PaintedLight {
         if (!(metres > 0 && degrees >= 0 && degrees < 90)) {
             throw new IllegalArgumentException(

@@ -24,6 +24,7 @@ public record SharpTime(
                 .toList();
     }
 
+    /** One school's answer, rounded down to a mark of the dial. */
     public static SharpTime of(School school, School.Setup setup, List<ShutterTime> longestFirst) {
         double seconds = school.seconds(setup);
         ShutterTime dial = ShutterTime.within(seconds, longestFirst);

@@ -33,6 +33,7 @@ public record ShutterTime(double nominalSeconds, double realSeconds) implements 
     /** Thirds of a stop from 1 s to the "30 s" mark. */
     private static final int THIRDS_OF_LONGEST = 15;
 
+    /** @throws IllegalArgumentException for a time outside above 0 to a million seconds */
     public ShutterTime {
         if (!(nominalSeconds > 0 && realSeconds > 0 && realSeconds < 1e6)) {
             throw new IllegalArgumentException("shutter time " + nominalSeconds + " s is not above 0 s");

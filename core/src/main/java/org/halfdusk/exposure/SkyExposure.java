@@ -42,6 +42,7 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
     /** As far across as a sky behind something bright may stand before it looks like day†: the middle. */
     public static final double MOST_BEHIND = 0.5;
 
+    /** @throws IllegalArgumentException for a sky outside −5 to 25 mag/arcsec², a time that is not above 0 */
     public SkyExposure {
         if (!sky.equals(sky.exposable())) {
             throw new IllegalArgumentException(

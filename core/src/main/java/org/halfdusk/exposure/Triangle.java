@@ -13,7 +13,11 @@ import org.halfdusk.photometry.Stops;
  * @param light t·ISO/N² that is wanted
  */
 public record Triangle(Rig rig, double light) {
-    /** What gives so much light. @param iso may lie between marks */
+    /**
+     * What gives so much light.
+     * @param iso may lie between marks
+     * @throws IllegalArgumentException for a time that is not above 0
+     */
     public static Triangle of(Rig rig, double seconds, FNumber fNumber, Iso iso) {
         if (!(seconds > 0)) {
             throw new IllegalArgumentException("time " + seconds + " s must be above 0");

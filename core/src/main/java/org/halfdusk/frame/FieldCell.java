@@ -12,6 +12,7 @@ package org.halfdusk.frame;
 public record FieldCell(int stars, double fwhmPx, double elongation, double trailPx, double directionDegrees) {
     static final FieldCell NONE = new FieldCell(0, Double.NaN, Double.NaN, Double.NaN, Double.NaN);
 
+    /** Whether it holds a star whose shape is known. */
     public boolean known() {
         return stars > 0;
     }

@@ -21,7 +21,11 @@ public final class Bortle {
         return LOWER_BOUNDS.length + 1;
     }
 
-    /** A typical zenith brightness of a class, 1 to 9: the middle of its range. */
+    /**
+     * A typical zenith brightness of a class, 1 to 9: the middle of its range.
+     *
+     * @throws IllegalArgumentException for a class outside 1 to 9
+     */
     public static SkyBrightness brightnessOf(int bortleClass) {
         return SkyBrightness.of(
                 switch (bortleClass) {

@@ -13,6 +13,7 @@ public record Extinction(double perAirmass) {
 
     private static final Apparent HIGH = Apparent.ofDegrees(60);
 
+    /** @throws IllegalArgumentException outside 0.05 to 2 mag/airmass */
     public Extinction {
         if (!(perAirmass >= 0.05 && perAirmass <= 2)) {
             throw new IllegalArgumentException("extinction " + perAirmass + " mag/airmass is outside 0.05 to 2");

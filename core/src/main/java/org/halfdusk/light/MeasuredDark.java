@@ -22,6 +22,7 @@ public record MeasuredDark(Optional<Measurement> zenith, List<Optional<Measureme
     /** From this altitude up a direction counts for less and less, degrees†. */
     private static final double LOW = 45;
 
+    /** @throws IllegalArgumentException where the directions are not eight */
     public MeasuredDark {
         octants = List.copyOf(octants);
         if (octants.size() != OCTANTS) {

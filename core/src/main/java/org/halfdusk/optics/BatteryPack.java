@@ -8,6 +8,7 @@ package org.halfdusk.optics;
  * @param count how many there are
  */
 public record BatteryPack(String name, int frames, int minutes, int count) implements Accessory {
+    /** @throws IllegalArgumentException for an empty name or a figure out of range */
     public BatteryPack {
         name = Figures.name(name);
         Figures.within("battery", frames, 1, 100_000, "frames");

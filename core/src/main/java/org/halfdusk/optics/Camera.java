@@ -139,6 +139,7 @@ public record Camera(String name, Sensor sensor, Sensitivity sensitivity, Shutte
         return Iso.available(sensitivity.lowestIso, sensitivity.highestIso);
     }
 
+    /** Whether it takes film. */
     public boolean film() {
         return sensitivity.filmExponent.isPresent();
     }

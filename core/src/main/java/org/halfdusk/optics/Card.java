@@ -2,6 +2,7 @@ package org.halfdusk.optics;
 
 /** Memory cards of one kind. @param gigabytes of one, 1 to 20,000 @param count how many there are */
 public record Card(String name, double gigabytes, double writeMegabytesPerSecond, int count) implements Accessory {
+    /** @throws IllegalArgumentException for an empty name or a figure out of range */
     public Card {
         name = Figures.name(name);
         Figures.within("card size", gigabytes, 1, 20_000, "GB");

@@ -7,6 +7,7 @@ public record Converter(String name, double factor) {
     /** Factors that are commonly made. */
     public static final List<Double> USUAL = List.of(1.4, 2.0);
 
+    /** @throws IllegalArgumentException for an empty name or a factor outside 1.01 to 4 */
     public Converter {
         name = Figures.name(name);
         Figures.within("converter factor", factor, 1.01, 4, "×");

@@ -9,6 +9,7 @@ import org.halfdusk.photometry.FNumber;
  * @param circleMm largest blur that still counts as sharp, on the sensor
  */
 public record DepthOfField(double focalMm, FNumber fNumber, double circleMm) {
+    /** @throws IllegalArgumentException for a focal length or circle that is not above 0 */
     public DepthOfField {
         if (!(focalMm > 0 && circleMm > 0)) {
             throw new IllegalArgumentException(

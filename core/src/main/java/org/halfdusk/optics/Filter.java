@@ -20,6 +20,7 @@ public record Filter(String name, Use use, double density) implements Accessory 
     /** Weakest density that counts as one for the sun: the usual photographic ones are 3.8 to 5. */
     public static final double LEAST_SOLAR_DENSITY = 3.8;
 
+    /** @throws IllegalArgumentException for an empty name, a density outside 0 to 8, and one for the sun that is too thin */
     public Filter {
         name = Figures.name(name);
         Objects.requireNonNull(use, "use of a filter is missing");

@@ -23,6 +23,7 @@ public record IntervalTimer(Step step, From from, int largest) {
             this.perSecond = perSecond;
         }
 
+        /** Seconds of one step: 1 or 0.1. */
         public double seconds() {
             return 1.0 / perSecond;
         }
@@ -39,6 +40,7 @@ public record IntervalTimer(Step step, From from, int largest) {
     /** Rounding of a gap that was read back from frames does not cost a step, s. */
     private static final double FORGIVEN_SECONDS = 0.002;
 
+    /** @throws IllegalArgumentException for a largest number outside 2 to 100,000 */
     public IntervalTimer {
         Figures.within("largest number of frames", largest, 2, 100_000, "");
     }

@@ -27,6 +27,7 @@ public record Lens(
     /** Longest note on its coma. */
     public static final int LONGEST_NOTE = 400;
 
+    /** @throws IllegalArgumentException for an empty name, a focal length outside 1 to 5000 mm, an aperture outside f/0.5 to f/128, and where the long end is shorter or wider than the short one */
     public Lens {
         name = Figures.name(name);
         Figures.within("shortest focal length", shortestMm, 1, 5000, "mm");
@@ -60,6 +61,7 @@ public record Lens(
                 false);
     }
 
+    /** How it maps an angle from its axis to a distance on the sensor. */
     public Imaging imaging() {
         return fisheye ? Imaging.EQUISOLID : Imaging.RECTILINEAR;
     }

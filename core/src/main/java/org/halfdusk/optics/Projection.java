@@ -30,6 +30,7 @@ public final class Projection {
                 LevelFrame.of(framing.azimuth().radians(), framing.altitude().radians());
     }
 
+    /** Through a rig's lens at its true focal length. */
     public static Projection of(Framing framing, Rig rig) {
         return new Projection(framing, rig.focalMm(), rig.lens().imaging());
     }
@@ -69,6 +70,7 @@ public final class Projection {
         return Optional.of(new Point(stretch * right, stretch * up));
     }
 
+    /** Where a direction falls. @param altitudeDegrees −90 to 90 */
     public Optional<Point> of(Azimuth azimuth, double altitudeDegrees) {
         return of(new HorizontalPosition(Altitude.ofDegrees(altitudeDegrees), azimuth, 1).direction());
     }

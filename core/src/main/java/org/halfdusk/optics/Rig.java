@@ -21,6 +21,7 @@ public record Rig(
     /** Arcseconds that a micrometre in the picture stands for behind a millimetre of focal length: 206,264.806 a radian. */
     public static final double ARCSEC_PER_MICROMETRE_PER_MM = 206.264806;
 
+    /** @throws IllegalArgumentException for a focal length that the lens does not have */
     public Rig {
         Figures.within("focal length", lensFocalMm, lens.shortestMm(), lens.longestMm(), "mm");
     }

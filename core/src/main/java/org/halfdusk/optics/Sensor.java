@@ -5,6 +5,7 @@ public record Sensor(double widthMm, double heightMm, int widthPx, int heightPx)
     /** Diagonal of 36 × 24 mm. */
     private static final double FULL_FRAME_DIAGONAL_MM = Math.hypot(36, 24);
 
+    /** @throws IllegalArgumentException for sides outside 1 to 200 mm, pixels outside 100 to 60,000, and for a sensor that stands upright */
     public Sensor {
         Figures.within("sensor width", widthMm, 1, 200, "mm");
         Figures.within("sensor height", heightMm, 1, 200, "mm");
@@ -21,10 +22,12 @@ public record Sensor(double widthMm, double heightMm, int widthPx, int heightPx)
         }
     }
 
+    /** Width of a pixel, µm: the sensor's width by its pixels. */
     public double pixelPitchMicrometres() {
         return 1000 * widthMm / widthPx;
     }
 
+    /** From corner to corner, mm. */
     public double diagonalMm() {
         return Math.hypot(widthMm, heightMm);
     }

@@ -22,6 +22,7 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin, Peri
         HALF
     }
 
+    /** @throws IllegalArgumentException for an empty name or an alignment out of range */
     public Support {
         name = Figures.name(name);
         rates = Set.copyOf(rates);

@@ -35,6 +35,7 @@ public record FNumber(double value) implements Comparable<FNumber> {
         }
     }
 
+    /** Focal length over the diameter of the pupil, above 0. */
     public static FNumber of(double value) {
         return new FNumber(value);
     }

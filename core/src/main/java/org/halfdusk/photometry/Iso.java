@@ -37,6 +37,7 @@ public record Iso(double value) implements Comparable<Iso> {
         }
     }
 
+    /** The mark of a value; above 0. */
     public static Iso of(double value) {
         return new Iso(value);
     }

@@ -10,6 +10,7 @@ public final class Magnitudes {
 
     private Magnitudes() {}
 
+    /** 10^(−0.4 m): 1 for magnitude 0 (Pogson). */
     public static double flux(double magnitude) {
         return Math.pow(10, -0.4 * magnitude);
     }

@@ -7,6 +7,7 @@ package org.halfdusk.photometry;
  * @param frames that showed it, 1 or more
  */
 public record Measurement(double value, double spread, int frames) {
+    /** @throws IllegalArgumentException for a figure that is not finite, a spread below 0, no frame */
     public Measurement {
         if (!(Double.isFinite(value) && spread >= 0 && Double.isFinite(spread) && frames >= 1)) {
             throw new IllegalArgumentException(

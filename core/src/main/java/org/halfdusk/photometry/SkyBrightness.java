@@ -22,6 +22,7 @@ public record SkyBrightness(double magnitude) implements Comparable<SkyBrightnes
         }
     }
 
+    /** mag/arcsec²; darker is more. */
     public static SkyBrightness of(double magnitude) {
         return new SkyBrightness(magnitude);
     }

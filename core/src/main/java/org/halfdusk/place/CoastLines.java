@@ -30,6 +30,7 @@ public final class CoastLines {
      * @param west and east, south, north: how far it reaches
      */
     public record Ring(float[] longitudes, float[] latitudes, double west, double east, double south, double north) {
+        /** From pairs of degrees, as many of each. */
         public static Ring of(float[] longitudes, float[] latitudes) {
             double west = 180;
             double east = -180;

@@ -36,6 +36,7 @@ public final class Gazetteer {
         return (latitude + 90) * 360 + Math.floorMod(longitude + 180, 360);
     }
 
+    /** All that ship, read when first asked for. */
     public static Gazetteer instance() {
         return Holder.INSTANCE;
     }

@@ -11,20 +11,24 @@ public final class Mercator {
 
     private Mercator() {}
 
+    /** Across the world from 180° west, 0 to 1, of a longitude in degrees. */
     public static double x(double longitude) {
         return longitude / 360 + 0.5;
     }
 
+    /** Down from the top of the map, 0 to 1, of a latitude in degrees (Mercator's projection on a sphere). */
     public static double y(double latitude) {
         double lat = Math.toRadians(Math.max(-HIGHEST_LATITUDE, Math.min(HIGHEST_LATITUDE, latitude)));
         double s = Math.sin(lat);
         return 0.5 - Math.log((1 + s) / (1 - s)) / (4 * Math.PI);
     }
 
+    /** Degrees, east positive: the inverse of {@link #x}. */
     public static double longitude(double x) {
         return (x - 0.5) * 360;
     }
 
+    /** Degrees, north positive: the inverse of {@link #y}. */
     public static double latitude(double y) {
         return Math.toDegrees(Math.atan(Math.sinh(Math.PI * (1 - 2 * y))));
     }

@@ -14,6 +14,7 @@ public record Observer(double latitudeDegrees, double longitudeDegrees, double e
     /** How much shorter the polar radius is, as a share of the equatorial one (WGS 84). */
     public static final double FLATTENING = 1 / 298.257223563;
 
+    /** @throws IllegalArgumentException for a latitude outside ±90°, a longitude outside ±180°, a height outside −430 to 9000 m */
     public Observer {
         if (!(latitudeDegrees >= -90 && latitudeDegrees <= 90)) {
             throw new IllegalArgumentException("latitude " + latitudeDegrees + "° is outside −90° to 90°");
@@ -26,6 +27,7 @@ public record Observer(double latitudeDegrees, double longitudeDegrees, double e
         }
     }
 
+    /** North and east positive, height over the sea in metres. */
     public static Observer of(double latitudeDegrees, double longitudeDegrees, double elevationMetres) {
         return new Observer(latitudeDegrees, longitudeDegrees, elevationMetres);
     }

@@ -33,6 +33,7 @@ public record Place(
     public static final int MOST_OBJECTS = 20;
     public static final int LONGEST_NAME = 120;
 
+    /** @throws IllegalArgumentException for a sky brightness, declination of the compass, name or number of objects out of range */
     public Place {
         Objects.requireNonNull(observer, "position is missing");
         Objects.requireNonNull(skyBrightness, "sky brightness is missing");

@@ -36,6 +36,7 @@ public final class Settlements {
         this.bandStarts = bandStarts;
     }
 
+    /** All that ship, read when first asked for. */
     public static Settlements instance() {
         return Holder.INSTANCE;
     }
@@ -50,19 +51,23 @@ public final class Settlements {
         void at(int index, double latitude, double longitude, int people);
     }
 
+    /** How many there are. */
     public int size() {
         return people.length;
     }
 
+    /** Of one by its number, 0 to below {@link #size}. */
     public String name(int index) {
         int end = index + 1 < nameStarts.length ? nameStarts[index + 1] : names.length;
         return new String(names, nameStarts[index], end - nameStarts[index], StandardCharsets.UTF_8);
     }
 
+    /** Degrees, north positive, of one by its number. */
     public double latitude(int index) {
         return latitudes[index];
     }
 
+    /** Degrees, east positive, of one by its number. */
     public double longitude(int index) {
         return longitudes[index];
     }

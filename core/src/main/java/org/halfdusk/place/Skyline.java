@@ -19,6 +19,7 @@ public record Skyline(List<Point> points) {
 
     /** @param azimuthDegrees 0 to below 360 @param altitudeDegrees seen from the tripod, −10 to 85 */
     public record Point(double azimuthDegrees, double altitudeDegrees) {
+        /** @throws IllegalArgumentException for an azimuth outside 0° to below 360°, an altitude outside −10° to 85° */
         public Point {
             if (!(azimuthDegrees >= 0 && azimuthDegrees < 360)) {
                 throw new IllegalArgumentException("azimuth " + azimuthDegrees + "° is outside 0° to below 360°");
@@ -30,6 +31,7 @@ public record Skyline(List<Point> points) {
         }
     }
 
+    /** @throws IllegalArgumentException for too many points, or two of one azimuth */
     public Skyline {
         points = points.stream()
                 .sorted(Comparator.comparingDouble(Point::azimuthDegrees))
@@ -105,6 +107,7 @@ public record Skyline(List<Point> points) {
         return most;
     }
 
+    /** Whether nothing stands about the place. */
     public boolean flat() {
         return points.isEmpty();
     }

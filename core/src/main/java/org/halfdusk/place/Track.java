@@ -33,6 +33,7 @@ public record Track(String name, List<List<Point>> lines) {
             this(longitudeDegrees, latitudeDegrees, OptionalDouble.empty(), Optional.empty());
         }
 
+        /** @throws IllegalArgumentException for a latitude outside ±90°, a longitude outside ±180°, a height outside −430 to 9000 m */
         public Point {
             if (!(latitudeDegrees >= -90 && latitudeDegrees <= 90)) {
                 throw new IllegalArgumentException("latitude " + latitudeDegrees + "° is outside −90° to 90°");
@@ -48,6 +49,7 @@ public record Track(String name, List<List<Point>> lines) {
         }
     }
 
+    /** @throws IllegalArgumentException for fewer than two points, or too many */
     public Track {
         name = PlainText.line("name of a track", name, LONGEST_NAME);
         lines = lines.stream().filter(l -> l.size() > 1).map(List::copyOf).toList();

@@ -14,6 +14,7 @@ public final class Battery {
      * half at the least†.
      *
      * @param celsius −60 to 60
+     * @throws IllegalArgumentException for a temperature outside −60 to 60 °C
      */
     public static double share(double celsius, Camera camera) {
         if (!(celsius >= -60 && celsius <= 60)) {

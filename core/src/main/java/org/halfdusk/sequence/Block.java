@@ -68,6 +68,7 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         }
     }
 
+    /** @throws IllegalArgumentException where it ends before it starts */
     public Block {
         if (end.isBefore(start)) {
             throw new IllegalArgumentException("block ends before it starts: " + start + " to " + end);

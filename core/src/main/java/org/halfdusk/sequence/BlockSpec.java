@@ -108,6 +108,7 @@ public record BlockSpec(
     /** From close to open inside a bracket that the camera takes by itself, s†. */
     private static final double BRACKET_GAP_SECONDS = 0.5;
 
+    /** @throws IllegalArgumentException for a kind that the filter's guard lays, a name of its own that is none, or figures out of range */
     public BlockSpec {
         if (GUARDED.contains(kind)) {
             throw new IllegalArgumentException("block “" + kind

@@ -18,6 +18,7 @@ public record FrameRun(ShutterTime exposure, double gapSeconds, int frames, Inte
         this(exposure, gapSeconds, frames, IntervalTimer.USUAL);
     }
 
+    /** @throws IllegalArgumentException for a gap outside 0 to 86,400 s, or frames outside 1 to 100,000 */
     public FrameRun {
         if (!(gapSeconds >= 0 && gapSeconds <= 86_400)) {
             throw new IllegalArgumentException("gap " + gapSeconds + " s is outside 0 to 86400 s");

@@ -55,6 +55,7 @@ public record PhaseChoice(
             Block.Kind.RING,
             Block.Kind.TOTALITY);
 
+    /** @throws IllegalArgumentException for what is no phase of a script */
     public PhaseChoice {
         if (!PHASES.contains(kind)) {
             throw new IllegalArgumentException("phase “" + kind + "” is not one of a script; allowed are "
@@ -83,10 +84,12 @@ public record PhaseChoice(
                 Optional.empty());
     }
 
+    /** With another pace, s between frames; empty for the planned one. */
     public PhaseChoice every(OptionalDouble other) {
         return new PhaseChoice(kind, other, seconds, fNumber, iso, frames, thirds, jpeg);
     }
 
+    /** With another time, s; empty for the planned one. */
     public PhaseChoice timed(OptionalDouble other) {
         return new PhaseChoice(kind, everySeconds, other, fNumber, iso, frames, thirds, jpeg);
     }
@@ -99,6 +102,7 @@ public record PhaseChoice(
         return new PhaseChoice(kind, everySeconds, seconds, fNumber, other, frames, thirds, jpeg);
     }
 
+    /** With a bracket of so many frames, so many thirds of a stop apart; empty for the planned one. */
     public PhaseChoice bracketed(OptionalInt count, int step) {
         return new PhaseChoice(kind, everySeconds, seconds, fNumber, iso, count, step, jpeg);
     }

@@ -32,6 +32,7 @@ public record ScriptRow(Block.Kind kind, Instant at, Optional<Shot> set) {
     /** So many rows of a script a person can change. */
     public static final Range MOST = Range.of("changed rows", 0, 400);
 
+    /** @throws IllegalArgumentException for what is no row of a script */
     public ScriptRow {
         if (!PhaseChoice.of(kind)) {
             throw new IllegalArgumentException(

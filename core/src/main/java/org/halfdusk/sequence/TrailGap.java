@@ -11,6 +11,7 @@ import org.halfdusk.trailing.Trailing;
 public record TrailGap(double px) {
     public static final TrailGap NONE = new TrailGap(0);
 
+    /** @throws IllegalArgumentException for a gap below 0 px or above all frames */
     public TrailGap {
         if (!(px >= 0 && px < 1e6)) {
             throw new IllegalArgumentException("gap " + px + " px is not 0 or more");

@@ -27,7 +27,11 @@ public final class Shipped {
         return in;
     }
 
-    /** The lines of a table in UTF-8, without empty ones and comments, which begin with a hash. */
+    /**
+     * The lines of a table in UTF-8, without empty ones and comments, which begin with a hash.
+     *
+     * @throws UncheckedIOException where it cannot be read, which is a fault of the build
+     */
     public static List<String> lines(Class<?> beside, String name, String what) {
         try (BufferedReader reader =
                 new BufferedReader(new InputStreamReader(open(beside, name, what), StandardCharsets.UTF_8))) {

@@ -28,6 +28,7 @@ public record Air(double celsius, Source source) {
         ASSUMED
     }
 
+    /** @throws IllegalArgumentException for a temperature outside −60 to 60 °C, or a humidity out of range */
     public Air {
         if (!(celsius >= -LIMIT && celsius <= LIMIT)) {
             throw new IllegalArgumentException("temperature " + celsius + " °C is outside −60 to 60 °C");

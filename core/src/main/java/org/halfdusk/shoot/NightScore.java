@@ -19,6 +19,7 @@ public record NightScore(double hours, double altitude, double moon, OptionalDou
 
     public static final NightScore NONE = new NightScore(0, 0, 0, OptionalDouble.empty());
 
+    /** Ours. @param windowHours 0 and more @param bestAltitudeDegrees 0 to 90 @param moonlessShareOfDark 0 to 1 */
     public static NightScore of(double windowHours, double bestAltitudeDegrees, double moonlessShareOfDark) {
         return ofHours(windowHours, ofAltitude(bestAltitudeDegrees), moonlessShareOfDark);
     }

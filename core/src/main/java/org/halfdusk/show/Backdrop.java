@@ -56,6 +56,7 @@ public record Backdrop(List<Glow> sky, Optional<Moon> moon, Skyline skyline, boo
     public static final Backdrop BLACK =
             new Backdrop(List.of(new Glow(0, 0)), Optional.empty(), Skyline.FLAT, false, List.of());
 
+    /** @throws IllegalArgumentException without a sky, or with too many lamps */
     public Backdrop {
         if (sky.isEmpty()) {
             throw new IllegalArgumentException("the sky's luminance at one altitude at least is needed");

@@ -32,18 +32,22 @@ public record Calibre(double mm) {
         RANGE.check(mm);
     }
 
+    /** At which it bursts, m over its mortar: 1.2 m a millimetre, some 100 feet an inch, the rule of the trade. */
     public double heightMetres() {
         return HEIGHT_METRES_PER_MM * mm;
     }
 
+    /** Of its burst, m. */
     public double leastWidthMetres() {
         return LEAST_SPREAD * mm;
     }
 
+    /** Of its burst, m. */
     public double mostWidthMetres() {
         return MOST_SPREAD * mm;
     }
 
+    /** Between mortars and people, m: 0.84 m a millimetre, 70 feet an inch; licensed people and local rules go before it. */
     public double separationMetres() {
         return SEPARATION * mm;
     }

@@ -29,6 +29,7 @@ public record Choreographer(Calibre smallest, Calibre largest, double seconds, d
     private static final double GROUND_CHANCE = 0.12;
     private static final double PAIR_CHANCE = 0.22;
 
+    /** @throws IllegalArgumentException where the smallest shell is above the largest, or the finale longer than the show */
     public Choreographer {
         if (!(smallest.mm() <= largest.mm())) {
             throw new IllegalArgumentException("the smallest shell, " + smallest.mm() + " mm, is above the largest, "
@@ -40,6 +41,7 @@ public record Choreographer(Calibre smallest, Calibre largest, double seconds, d
         }
     }
 
+    /** The sheet of a seed: the same seed gives the same show. */
     public CueSheet made(long seed) {
         Random chance = new Random(seed);
         double finale = seconds - finaleSeconds;

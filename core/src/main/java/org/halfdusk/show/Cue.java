@@ -47,6 +47,7 @@ public record Cue(double seconds, ShellKind kind, Calibre calibre, Tint tint, do
     private static final double FOUNTAIN_SPEED_PER_MM = 0.22;
     private static final double FOUNTAIN_SPARK_SECONDS = 1.3;
 
+    /** @throws IllegalArgumentException for a turn outside 0 to below 1 */
     public Cue {
         SECONDS.check(seconds);
         RIGHT.check(right);

@@ -13,6 +13,7 @@ import java.util.List;
 public record CueSheet(List<Cue> cues, double finaleSeconds, double seconds) {
     public static final int MOST = 3000;
 
+    /** @throws IllegalArgumentException for no shell or too many */
     public CueSheet {
         if (cues.isEmpty() || cues.size() > MOST) {
             throw new IllegalArgumentException(
@@ -31,6 +32,7 @@ public record CueSheet(List<Cue> cues, double finaleSeconds, double seconds) {
     /** How long an opening lasts†, s: it has the show's loud beginning, and a first test of every setting. */
     public static final double OPENING_SECONDS = 30;
 
+    /** What is on at a second of the show, 0 to its length. */
     public Part part(double second) {
         return second >= finaleSeconds
                 ? Part.FINALE

@@ -54,7 +54,11 @@ public record Developed(int width, int height, float[][] channels, double stroke
         return Stops.between(1, strokes);
     }
 
-    /** The lightest of two frames of one size, cell by cell. */
+    /**
+     * The lightest of two frames of one size, cell by cell.
+     *
+     * @throws IllegalArgumentException for a frame of another size
+     */
     public Developed lightest(Developed other) {
         if (other.width != width || other.height != height) {
             throw new IllegalArgumentException("frames of " + width + " × " + height + " and " + other.width + " × "

@@ -9,6 +9,7 @@ package org.halfdusk.show;
 public record Shutter(double open, double close) {
     public static final double LONGEST_SECONDS = 600;
 
+    /** @throws IllegalArgumentException where it is open for no time or for more than 600 s */
     public Shutter {
         if (!(close > open && close - open <= LONGEST_SECONDS)) {
             throw new IllegalArgumentException("a shutter open from " + open + " to " + close
@@ -16,6 +17,7 @@ public record Shutter(double open, double close) {
         }
     }
 
+    /** For which it is open, s. */
     public double seconds() {
         return close - open;
     }

@@ -30,6 +30,7 @@ public record Spark(
     /** Fall, m/s². */
     public static final double G = 9.81;
 
+    /** @throws IllegalArgumentException where it dies before it is born, or brakes or glows in no time */
     public Spark {
         if (!(dies > born)) {
             throw new IllegalArgumentException("a spark born at " + born + " s must die after that, not at " + dies);
@@ -52,6 +53,7 @@ public record Spark(
             return new Point(k * x, k * y, k * z);
         }
 
+        /** To another, m. */
         public double distance(Point p) {
             return Math.sqrt((x - p.x) * (x - p.x) + (y - p.y) * (y - p.y) + (z - p.z) * (z - p.z));
         }

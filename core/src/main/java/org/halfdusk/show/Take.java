@@ -12,6 +12,7 @@ import org.halfdusk.photometry.Iso;
  * @param filterStops light that a filter costs, 0 to 30 stops
  */
 public record Take(Rig rig, Framing framing, FNumber fNumber, Iso iso, double filterStops) {
+    /** @throws IllegalArgumentException for a filter outside 0 to 30 stops */
     public Take {
         if (!(filterStops >= 0 && filterStops <= 30)) {
             throw new IllegalArgumentException("a filter of " + filterStops + " stops is outside 0 to 30");

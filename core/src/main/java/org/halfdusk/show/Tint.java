@@ -22,14 +22,17 @@ public enum Tint {
         this.blue = blue;
     }
 
+    /** Share of the light, 0 to 1. */
     public double red() {
         return red;
     }
 
+    /** Share of the light, 0 to 1. */
     public double green() {
         return green;
     }
 
+    /** Share of the light, 0 to 1. */
     public double blue() {
         return blue;
     }

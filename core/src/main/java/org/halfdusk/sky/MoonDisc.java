@@ -12,6 +12,7 @@ import org.halfdusk.ephemeris.Body;
  */
 public record MoonDisc(
         HorizontalPosition position, double illuminatedFraction, double limbFromZenithDegrees, double diameterDegrees) {
+    /** As the place sees it at a time. */
     public static MoonDisc at(Sky sky, Instant at) {
         return new MoonDisc(
                 sky.at(Body.MOON, at),

@@ -38,6 +38,7 @@ public record PolePointers(boolean north, List<Figure> figures, List<Spot> way, 
     /** Stars joined by a line. */
     public record Figure(String name, List<Spot> stars) {}
 
+    /** Of the pole that stands above the place's horizon. */
     public static PolePointers at(Sky sky, Instant at) {
         boolean north = sky.observer().latitudeDegrees() >= 0;
         View view = new View(sky, at, LevelFrame.towards(sky.pole().direction()));

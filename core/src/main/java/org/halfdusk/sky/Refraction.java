@@ -20,6 +20,7 @@ public record Refraction(double pressureHectopascal, double celsius) {
     /** Refraction at the horizon that rise and set are defined with, degrees: 34′. */
     public static final double AT_HORIZON_DEGREES = 34.0 / 60;
 
+    /** @throws IllegalArgumentException for a pressure outside 0 to 1100 hPa, a temperature outside −60 to 60 °C */
     public Refraction {
         if (!(pressureHectopascal >= 0 && pressureHectopascal <= 1100)) {
             throw new IllegalArgumentException("pressure " + pressureHectopascal + " hPa is outside 0 to 1100 hPa");

@@ -55,6 +55,7 @@ public final class Sky {
         eastwardOverLight = SiderealTime.EARTH_RATE_RAD_PER_SECOND * axisKm / LIGHT_KM_PER_SECOND;
     }
 
+    /** Over a place by an ephemeris. @param deltaT between Terrestrial and Universal Time, see {@link DeltaT} */
     public static Sky over(Observer observer, Ephemeris ephemeris, DeltaT deltaT) {
         return new Sky(observer, ephemeris, deltaT);
     }
@@ -81,6 +82,7 @@ public final class Sky {
         return Moment.of(instant, deltaT);
     }
 
+    /** The same by days of Universal Time from J2000.0. */
     public Moment moment(double utDays) {
         return Moment.ofUtDays(utDays, deltaT);
     }
@@ -167,6 +169,7 @@ public final class Sky {
                 horizon(turned(ephemeris.apparent(Body.MOON, m.ttDays()), sin, cos, true)));
     }
 
+    /** Where a body stands, airless and as refraction lifts it. */
     public HorizontalPosition at(Body body, Instant instant) {
         return HorizontalPosition.of(northEastUp(body, moment(instant)));
     }
@@ -186,7 +189,11 @@ public final class Sky {
         return Math.toDegrees(Math.asin(up / r) + Math.asin(MOON_RADIUS_KM / r));
     }
 
-    /** Apparent diameter from here, degrees; Sun and Moon only. */
+    /**
+     * Apparent diameter from here, degrees; Sun and Moon only.
+     *
+     * @throws IllegalArgumentException for a body that is a point
+     */
     public double diameterDegrees(Body body, Instant instant) {
         double radius = switch (body) {
             case SUN -> SUN_RADIUS_KM;
@@ -202,6 +209,7 @@ public final class Sky {
         return ephemeris.place(body, moment(instant).ttDays());
     }
 
+    /** How the Earth's turning moves the sky over the place at a time. */
     public EarthMotion earth(Instant instant) {
         return ephemeris.earth(moment(instant).ttDays());
     }
@@ -318,7 +326,11 @@ public final class Sky {
         return MoonPhase.of(ephemeris.apparent(Body.SUN, tt), ephemeris.apparent(Body.MOON, tt));
     }
 
-    /** Where on the band a part of it is, degrees from its centre, −180 to 180; the top's changes with the hour. */
+    /**
+     * Where on the band a part of it is, degrees from its centre, −180 to 180; the top's changes with the hour.
+     *
+     * @throws IllegalArgumentException for what is no part of the Milky Way's band
+     */
     public double galacticLongitudeDegrees(Body part, Instant instant) {
         if (part.galacticLongitudeDegrees().isPresent()) {
             return part.galacticLongitudeDegrees().getAsDouble();

@@ -17,6 +17,7 @@ public final class Windows {
         this.interval = interval;
     }
 
+    /** @throws IllegalArgumentException for an interval longer than {@link SkyEvents#LONGEST_DAYS} */
     public static Windows of(Sky sky, Interval interval) {
         if (interval.hours() > SkyEvents.LONGEST_DAYS * 24.0) {
             throw new IllegalArgumentException("interval of " + Math.round(interval.hours() / 24)

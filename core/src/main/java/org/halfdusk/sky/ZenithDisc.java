@@ -10,6 +10,7 @@ package org.halfdusk.sky;
 public record ZenithDisc(double right, double up) {
     private static final double ZENITH_DEGREES = 90;
 
+    /** Where a direction lies; both in degrees, the altitude −90 to 90. */
     public static ZenithDisc of(double azimuthDegrees, double altitudeDegrees) {
         double r = radius(altitudeDegrees);
         double a = Math.toRadians(azimuthDegrees);

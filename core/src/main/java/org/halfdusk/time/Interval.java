@@ -9,6 +9,7 @@ import java.util.Optional;
 
 /** A span of time, half-open: its start belongs to it, its end does not. Never empty. */
 public record Interval(Instant start, Instant end) {
+    /** @throws IllegalArgumentException where it does not end after it starts */
     public Interval {
         if (!start.isBefore(end)) {
             throw new IllegalArgumentException("interval must end after it starts: " + start + " to " + end);

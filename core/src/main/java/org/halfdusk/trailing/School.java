@@ -38,6 +38,7 @@ public enum School {
                     trails, rig.focalMm(), sensor.pixelPitchMicrometres(), fNumber, sensor.cropFactor(), budgetPx);
         }
 
+        /** @throws IllegalArgumentException for a figure that is not above 0 */
         public Setup {
             if (!(cropFactor > 0 && budgetPx > 0 && focalMm > 0 && pixelPitchMicrometres > 0)) {
                 throw new IllegalArgumentException("crop " + cropFactor + ", budget " + budgetPx + " px, focal length "

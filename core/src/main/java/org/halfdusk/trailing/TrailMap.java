@@ -21,6 +21,7 @@ public record TrailMap(double[][] px, int worstColumn, int worstRow) {
         return new TrailMap(px, worstColumn, worstRow);
     }
 
+    /** The longest trail of the map, px. */
     public double worst() {
         return px[worstRow][worstColumn];
     }

@@ -25,6 +25,7 @@ public record Trailing(
     /** Steps of half a turn of roll, the other half being its mirror; the maximum is flat: two degrees cost under 0.05 %. */
     private static final int ROLLS = 90;
 
+    /** @throws IllegalArgumentException for a focal length or pitch that is not above 0, a declination outside ±90° */
     public Trailing {
         if (!(focalMm > 0 && pixelPitchMicrometres > 0)) {
             throw new IllegalArgumentException(
@@ -50,6 +51,7 @@ public record Trailing(
         return new Trailing(focalMm, pixelPitchMicrometres, declinationDegrees, imaging, other);
     }
 
+    /** Of a star at a declination, −90 to 90, through a rig on a tripod. */
     public static Trailing of(Rig rig, double declinationDegrees) {
         return new Trailing(
                 rig.focalMm(),
@@ -97,6 +99,7 @@ public record Trailing(
 
     /** A star's way over the sensor in px, from shutter open to close. */
     public record Path(double dx, double dy) {
+        /** Of the way, px. */
         public double length() {
             return Math.hypot(dx, dy);
         }

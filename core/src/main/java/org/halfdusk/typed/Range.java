@@ -8,6 +8,7 @@ package org.halfdusk.typed;
  * @param unit for the message; may be empty
  */
 public record Range(String what, double least, double most, String unit) {
+    /** @throws IllegalArgumentException where the least is above the most */
     public Range {
         if (!(least <= most)) {
             throw new IllegalArgumentException("range of " + what + " from " + least + " to " + most + " is empty");

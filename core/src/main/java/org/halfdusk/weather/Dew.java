@@ -15,6 +15,7 @@ public final class Dew {
      *
      * @param celsius of the air, −45 to 60
      * @param humidity relative, above 0 to 1
+     * @throws IllegalArgumentException for a humidity outside above 0 to 1, a temperature outside −45 to 60 °C
      */
     public static double pointCelsius(double celsius, double humidity) {
         if (!(humidity > 0 && humidity <= 1)) {

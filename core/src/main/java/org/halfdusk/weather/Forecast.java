@@ -29,6 +29,7 @@ public record Forecast(String source, boolean simulated, Instant issued, List<We
     /** Longest name of a source. */
     public static final int LONGEST_SOURCE = 200;
 
+    /** @throws IllegalArgumentException for no hour or more than {@link #MOST_HOURS}, and for an hour that comes twice */
     public Forecast {
         source = PlainText.shortened(source, LONGEST_SOURCE, "a file");
         hours = hours.stream().sorted(Comparator.comparing(WeatherHour::at)).toList();

@@ -47,10 +47,12 @@ public record Spell(List<Part> parts) {
         return mean(WeatherHour::cover);
     }
 
+    /** The least temperature of its hours, °C. */
     public double coldestCelsius() {
         return parts.stream().mapToDouble(p -> p.hour().celsius()).min().orElseThrow();
     }
 
+    /** The most of its hours, m/s. */
     public double mostWindMetresPerSecond() {
         return parts.stream()
                 .mapToDouble(p -> p.hour().windMetresPerSecond())

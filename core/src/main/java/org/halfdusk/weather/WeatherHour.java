@@ -31,6 +31,7 @@ public record WeatherHour(
     private static final Instant FIRST = Instant.parse("1950-01-01T00:00:00Z");
     private static final Instant END = Instant.parse("2101-01-01T00:00:00Z");
 
+    /** @throws IllegalArgumentException for a time outside 1950 to 2100 or a figure out of range */
     public WeatherHour {
         if (at.isBefore(FIRST) || !at.isBefore(END)) {
             throw new IllegalArgumentException("time " + at + " is outside the years 1950 to 2100");

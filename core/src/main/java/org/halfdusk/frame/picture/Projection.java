@@ -11,15 +11,18 @@ import org.halfdusk.angle.Vector;
  * @param k1 of r′ = ρ (1 + k1 (ρ/R)²), R half the diagonal
  */
 public record Projection(boolean fisheye, double focalPx, double k1, int width, int height) {
+    /** From the middle to a corner, px. */
     public double halfDiagonal() {
         // A root of squares: hypot guards against overflow, which pixels never come near, at ten times the time.
         return Math.sqrt((double) width * width + (double) height * height) / 2;
     }
 
+    /** Of the middle, px from the left. */
     public double centreX() {
         return (width - 1) / 2.0;
     }
 
+    /** Of the middle, px from the top. */
     public double centreY() {
         return (height - 1) / 2.0;
     }

@@ -26,7 +26,11 @@ public final class Held implements Picture, Pixels {
         return new Held(width, height, new short[3 * width * height]);
     }
 
-    /** Of numbers that are kept as they are, three a pixel by rows. */
+    /**
+     * Of numbers that are kept as they are, three a pixel by rows.
+     *
+     * @throws IllegalArgumentException where the numbers are not three a pixel
+     */
     public static Held of(int width, int height, short[] rgb) {
         if (rgb.length != 3 * width * height) {
             throw new IllegalArgumentException(

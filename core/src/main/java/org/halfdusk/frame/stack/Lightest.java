@@ -7,6 +7,7 @@ public final class Lightest implements Growing {
     private final Held most;
     private final RowLocks locks;
 
+    /** Empty, of so many pixels. */
     public Lightest(int width, int height) {
         this(Held.black(width, height));
     }

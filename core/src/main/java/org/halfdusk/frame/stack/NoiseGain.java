@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param expected the root of the frames' number
  */
 public record NoiseGain(double single, double stacked, double expected) {
+    /** How many times evener the stack is: the spread of a single frame over its own. */
     public double gain() {
         return single / stacked;
     }

@@ -11,6 +11,7 @@ import org.halfdusk.frame.picture.Projection;
  *     only turned; the five more ways let a lens that is known roughly, and a tracked drift, be matched too
  */
 public record Registration(Projection lens, double[] m) {
+    /** A frame that lies as the first does. */
     public static Registration same(Projection lens) {
         return new Registration(lens, new double[] {1, 0, 0, 0, 1, 0, 0, 0, 1});
     }
@@ -28,6 +29,7 @@ public record Registration(Projection lens, double[] m) {
         return lens.project(m, direction, out);
     }
 
+    /** Where a pixel of the stack lies in the frame, px; false where the frame does not show it. @param out x and y */
     public boolean place(double x, double y, double[] out) {
         return place(lens.direction(x, y), out);
     }

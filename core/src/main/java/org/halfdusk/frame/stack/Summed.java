@@ -105,6 +105,7 @@ public final class Summed implements Growing {
         return counts;
     }
 
+    /** How many were added so far. */
     public int frames() {
         return frames;
     }

@@ -64,6 +64,7 @@ public record Show(
         return width(shell, shell.leastWidthMetres());
     }
 
+    /** Of a shell's largest burst as seen from the place, degrees. */
     public double mostWidthDegrees(Calibre shell) {
         return width(shell, shell.mostWidthMetres());
     }

@@ -81,6 +81,7 @@ public record LunarEclipsePlan(
         }
     }
 
+    /** For a night's eclipse. @param danjon how dark its totality is counted, 0 (darkest) to 4 */
     public static LunarEclipsePlan of(
             Place place,
             LunarEclipseNight night,

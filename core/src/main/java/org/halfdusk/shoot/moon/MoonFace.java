@@ -56,6 +56,7 @@ public record MoonFace(List<MoonFace.Lune> lunes, List<MoonFace.Spot> spots, dou
         return -Math.sin(Math.toRadians(limbFromZenithDegrees));
     }
 
+    /** Of the bright limb's middle, radii of the disc up from its middle, −1 to 1. */
     public double limbY() {
         return Math.cos(Math.toRadians(limbFromZenithDegrees));
     }

@@ -61,6 +61,7 @@ public record MoonNight(
         /** From the horizon to where the Moon has no foreground any more†. */
         public static final Band USUAL = new Band(0, 12);
 
+        /** @throws IllegalArgumentException for a band that is none: 0° or more to more than that, at most 90° */
         public Band {
             if (!(lowest >= 0 && highest > lowest && highest <= 90)) {
                 throw new IllegalArgumentException("moon from " + lowest + "° to " + highest

@@ -166,6 +166,7 @@ public record MoonPlan(
         return night.sky().diameterDegrees(Body.MOON, moment);
     }
 
+    /** From the place to the Moon's middle, km. */
     public double distanceKm() {
         return night.sky().at(Body.MOON, moment).distance();
     }
@@ -232,6 +233,7 @@ public record MoonPlan(
                 : Optional.empty();
     }
 
+    /** How many brackets the blocks hold, 0 and more. */
     public int brackets() {
         return Block.frames(blocks())
                 / bracket(wishes.phases().of(Block.Kind.BRACKETS)).size();

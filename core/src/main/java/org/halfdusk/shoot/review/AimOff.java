@@ -14,6 +14,7 @@ import org.halfdusk.optics.Framing;
  * @param askew positive where its right side stands too high, of the picture as it is shown, −180 to 180
  */
 public record AimOff(double off, double right, double up, double askew) {
+    /** Of a solved frame from where its rig was to look. */
     public static AimOff of(Solution s, Framing planned) {
         double right = (s.azimuthDegrees() - planned.azimuth().degrees() + 540) % 360 - 180;
         double askew = (s.rollDegrees() - planned.shownRollDegrees() + 540) % 360 - 180;

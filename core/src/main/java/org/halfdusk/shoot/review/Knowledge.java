@@ -22,6 +22,7 @@ public record Knowledge(List<Learnt> all, Map<Observer, Long> where) {
         where = Map.copyOf(where);
     }
 
+    /** What frames have shown of a figure, the mean by their numbers. @param id of the camera, lens or place @param detail "" where the figure needs none */
     public Optional<Measurement> of(Learnt.Figure figure, long id, String detail) {
         List<Measurement> shown = all.stream()
                 .filter(l -> l.on()
@@ -43,6 +44,7 @@ public record Knowledge(List<Learnt> all, Map<Observer, Long> where) {
         return Optional.of(new Measurement(value, Math.sqrt(variance), frames));
     }
 
+    /** What frames have shown of a camera and a lens, by their numbers. */
     public Measured rig(long cameraId, long lensId) {
         return all.isEmpty()
                 ? Measured.NOTHING

@@ -69,10 +69,12 @@ public record PlannedAndTaken(List<Slot> planned, List<Taken> taken, Optional<Pr
      */
     public record Proposal(double seconds, int frames) {}
 
+    /** Frames that were planned and are not there. */
     public long missing() {
         return planned.stream().filter(s -> s.taken().isEmpty()).count();
     }
 
+    /** Frames that are there and were not planned. */
     public long extra() {
         return taken.stream().filter(t -> t.slot().isEmpty()).count();
     }

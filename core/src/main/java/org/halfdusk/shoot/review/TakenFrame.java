@@ -35,6 +35,7 @@ public record TakenFrame(
         public static final int LONGEST_NOTE = 1000;
         public static final int MOST_STARS = 5;
 
+        /** @throws IllegalArgumentException for figures out of range */
         public Judgement {
             if (stars < 0 || stars > MOST_STARS) {
                 throw new IllegalArgumentException("stars " + stars + " are not 0 to " + MOST_STARS);

@@ -46,6 +46,7 @@ public final class Alignments {
      */
     public record Wish(
             Body body, ForegroundObject object, double sidewaysDegrees, double mostOverDegrees, Light light) {
+        /** @throws IllegalArgumentException for tolerances out of range */
         public Wish {
             if (!(sidewaysDegrees >= LEAST_TOLERANCE && sidewaysDegrees <= 45)) {
                 throw new IllegalArgumentException(

@@ -41,7 +41,11 @@ public record Carpet(int firstMinute, int stepMinutes, int rows, List<Column> co
      */
     public record Column(SubjectNight night, float[] sun, float[] moon, float[] wish) {}
 
-    /** The nights on one common axis, from before the earliest sunset to after the latest sunrise among them. */
+    /**
+     * The nights on one common axis, from before the earliest sunset to after the latest sunrise among them.
+     *
+     * @throws IllegalArgumentException without a night
+     */
     public static Carpet of(List<SubjectNight> nights) {
         if (nights.isEmpty()) {
             throw new IllegalArgumentException("a carpet needs at least one night");

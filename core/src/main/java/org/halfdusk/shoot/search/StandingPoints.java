@@ -51,6 +51,7 @@ public final class StandingPoints {
             this(body, foot, heightMetres, groundMetres, overDegrees, Optional.empty());
         }
 
+        /** @throws IllegalArgumentException for a height over the top outside −5° to 60°, ground outside −500 to 9000 m */
         public Wish {
             if (!(overDegrees >= -5 && overDegrees <= 60)) {
                 throw new IllegalArgumentException("height over the top " + overDegrees + "° is outside -5° to 60°");

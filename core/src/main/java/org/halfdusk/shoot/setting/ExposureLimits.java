@@ -32,6 +32,7 @@ public record ExposureLimits(
         return new ExposureLimits(mount, polarErrorArcmin, periodic, false, filterDensity);
     }
 
+    /** @throws IllegalArgumentException for an axis off by more than 600 arcmin, a density outside 0 to 6 */
     public ExposureLimits {
         Objects.requireNonNull(mount, "mount is missing");
         periodic = Objects.requireNonNullElse(periodic, PeriodicError.NONE);

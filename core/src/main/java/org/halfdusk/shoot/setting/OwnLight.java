@@ -95,6 +95,7 @@ public record OwnLight(Kind kind, Beam beam, PaintedLight.Thing thing, Use use, 
         return new OwnLight(kind, beam, thing, other, letters);
     }
 
+    /** With so many letters to write, 1 and more. */
     public OwnLight withLetters(int other) {
         return new OwnLight(kind, beam, thing, use, other);
     }

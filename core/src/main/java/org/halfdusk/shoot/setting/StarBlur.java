@@ -26,6 +26,7 @@ public record StarBlur(double focusMetres, double px, double shareOfWidth) {
     /** Discs of more pixels are seen as such and not as stars out of focus†. */
     private static final double DISCS = 12;
 
+    /** Whether stars are seen as discs and not as stars out of focus. */
     public boolean discs() {
         return px > DISCS;
     }

@@ -113,6 +113,7 @@ public record Wishes(
         return new Wishes(budgetPx, other, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases, metered);
     }
 
+    /** With another longest trail, px, above 0. */
     public Wishes withBudget(double px) {
         return new Wishes(px, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases, metered);
     }

@@ -37,6 +37,7 @@ public record Conditions(
         return new Conditions(1.0, 0, 0, 0, 0, 0, 0, false, Optional.empty(), false, seed);
     }
 
+    /** With other chances. */
     public Conditions withSeed(long other) {
         return new Conditions(
                 starSigmaPx,
@@ -52,6 +53,7 @@ public record Conditions(
                 other);
     }
 
+    /** With stars blurred by a Gaussian of that sigma, px. */
     public Conditions withSigma(double px) {
         return new Conditions(
                 px, comaPx, stops, rightDegrees, upDegrees, rollDegrees, fallStops, cap, aircraft, lamp, seed);

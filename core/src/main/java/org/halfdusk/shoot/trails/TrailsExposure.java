@@ -130,6 +130,7 @@ public record TrailsExposure(
                         / iso.value());
     }
 
+    /** The aperture that all its frames share. */
     public FNumber fNumber() {
         return aperture.fNumber();
     }

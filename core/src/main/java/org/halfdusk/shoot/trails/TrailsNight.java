@@ -27,6 +27,7 @@ public record TrailsNight(
         Night night, SkyLight light, double allowedMoonlight, Duration length, List<Interval> windows, NightScore score)
         implements AfterDark {
 
+    /** Of a site's evening. @param allowedMoonlight magnitudes by which the Moon may brighten the zenith, 0 and more */
     public static TrailsNight of(Site site, LocalDate date, double allowedMoonlight, Duration length) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         SkyLight light = site.light();
