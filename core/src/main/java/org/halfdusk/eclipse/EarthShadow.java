@@ -14,6 +14,21 @@ import org.halfdusk.time.Moment;
 /**
  * The Earth's shadow at the Moon's distance, by Danjon: umbra 1.01 π☾ + π☉ − s☉, penumbra 1.01 π☾ + π☉ + s☉, with
  * horizontal parallaxes of the equatorial radius, the Sun's 959.63″ at 1 au, the Moon's disc k = 0.272508.
+ *
+ * <p>How much of the Moon's light is left, and what an exposure goes by:
+ *
+ * <ol>
+ *   <li>Points are spread evenly over the Moon's disc, and for each the distance from the shadow's axis is taken. Every figure
+ *       below is a mean over them; none is read off the magnitude, which says nothing of how deep the rest lies.
+ *   <li>Outside the penumbra a point has all of its light. Across it the Earth's limb passes over the Sun as a straight edge,
+ *       which the Sun's small disc beside the Earth's allows: what is seen of the Sun is a circle's segment. Darkening
+ *       towards the Sun's limb is left out.
+ *   <li>Within the umbra only what the air bends in is left: for all of the Moon a ten-thousandth in a usual totality†. That is
+ *       the least that {@link State#lightLeft()} gives; totalities differ by a hundred times (Danjon).
+ *   <li>For an exposure of what lies in the umbra, its brightness goes by the mean square of those distances
+ *       ({@link State#meanSquareDepth()}): a parabola from the axis to the brighter edge, through Danjon's value where a usual
+ *       totality has it ({@code EclipseGuide.lunarShadow}).
+ * </ol>
  */
 public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
     private static final double MOON_RADIUS_KM = 0.272508 * Observer.EQUATORIAL_RADIUS_KM;

@@ -3,7 +3,7 @@ package org.halfdusk.ephemeris;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
 
-/** The Milky Way's own frame (IAU 1958, in J2000 after Murray 1989, A&A 218, 325). */
+/** The Milky Way's own frame (IAU 1958, in J2000 after Murray 1989, A&amp;A 218, 325). */
 public final class Galaxy {
     /** 17h45m40.04s −29°00′28.1″. */
     public static final Vector CENTRE_J2000 = direction(266.4168333, -29.0078056);

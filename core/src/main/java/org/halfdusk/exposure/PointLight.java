@@ -54,7 +54,7 @@ public final class PointLight {
         return across * along;
     }
 
-    /** Error function, to 1.5·10⁻⁷ (Abramowitz & Stegun 1964, 7.1.26), x at least 0. */
+    /** Error function, to 1.5·10⁻⁷ (Abramowitz and Stegun 1964, 7.1.26), x at least 0. */
     private static double erf(double x) {
         double t = 1 / (1 + 0.3275911 * x);
         double series =

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.frame.picture.Pixels;
 
-/** Finds straight bright lines among the pixels that stand above the smooth light (after Hough 1962, Duda & Hart 1972). */
+/** Finds straight bright lines among the pixels that stand above the smooth light (after Hough 1962, Duda and Hart 1972). */
 final class Lines {
     private static final int ANGLES = 360;
     private static final double BIN = 2;

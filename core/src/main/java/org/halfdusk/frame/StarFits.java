@@ -5,7 +5,24 @@ import java.util.OptionalDouble;
 import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.picture.Pixels;
 
-/** Fits models to stars in small windows of a frame. */
+/**
+ * Fits models to stars in small windows of a frame: how large they are, how long, how much lies about them.
+ *
+ * <ol>
+ *   <li>A window is a disc of pixels about a spot, as linear luminance. Pixels that are all but full say nothing of a shape and
+ *       do not count; a window that leaves the frame is none, nor is one with fewer than ten pixels that count.
+ *   <li>A shape is an elliptical bell, A exp(−(a dx² + 2b dx dy + c dy²)) on an even ground, fitted in its seven figures by least
+ *       squares (Levenberg and Marquardt, {@link LeastSquares}) with the derivatives written out. It starts round, as wide as the
+ *       frame's stars are.
+ *   <li>Its widths are those of the matrix's own directions: λ = (a + c)/2 ± √(((a − c)/2)² + b²), each standard deviation
+ *       1/√(2λ), full width at half of the top 2.355 times that. The long side lies along the smaller λ.
+ *   <li>A trail is told from a bell by a second model: a segment spread by a round bell of the frame's own width, that is the
+ *       difference of two error functions along it and a bell across. Its length starts where a segment of that length has
+ *       the variance that was found, L²/12 over the bell's own.
+ *   <li>Haze and dew put light far out, where a bell has none: a ring's light over the mesh's ground, as a share of all that the
+ *       bell holds.
+ * </ol>
+ */
 final class StarFits {
     /**
      * A star's shape: an elliptical bell fitted to it by least squares.
@@ -245,7 +262,7 @@ final class StarFits {
         }
     }
 
-    /** Error function, to 1.5e-7 (Abramowitz & Stegun 7.1.26). */
+    /** Error function, to 1.5e-7 (Abramowitz and Stegun 7.1.26). */
     static double erf(double x) {
         double t = 1 / (1 + 0.3275911 * Math.abs(x));
         double y = 1

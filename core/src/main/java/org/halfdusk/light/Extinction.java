@@ -21,7 +21,7 @@ public record Extinction(double perAirmass) {
     }
 
     /**
-     * Relative air mass at an apparent altitude, 1 at the zenith, 38 at the horizon (Kasten & Young 1989, Appl.
+     * Relative air mass at an apparent altitude, 1 at the zenith, 38 at the horizon (Kasten and Young 1989, Appl.
      * Opt. 28, 4735); within 0.5 % of the standard atmosphere. Below the horizon as at it.
      */
     public static double airmass(Apparent altitude) {

@@ -13,7 +13,7 @@ import org.halfdusk.shipped.Shipped;
  *
  * <p>A smooth floor is the light of stars in a disc with dust, I(l, b) = ∫ρ e^(−τ) ds from the Sun 8 kpc from the centre
  * and 20 pc above the plane; ρ = e^(−(R−8)/2.6 − |z|/0.3) + 0.12 e^(−(R−8)/3.6 − |z|/0.9), lengths in kpc, dust 0.7
- * mag/kpc · e^(−(R−8)/3.5) in a layer 0.12 kpc thick; the galactic pole is set to 30 S10 (Leinert et al. 1998, A&AS 127,
+ * mag/kpc · e^(−(R−8)/3.5) in a layer 0.12 kpc thick; the galactic pole is set to 30 S10 (Leinert et al. 1998, A&amp;AS 127,
  * 1). Outlines of the band drawn by eye carve clouds and rifts into it†: where they are brighter than about them the floor
  * is raised by up to 1.6 times, where darker it is lowered by up to 2.5. 1 S10 is 27.78 mag/arcsec². Its brightest parts come to 20.5
  * mag/arcsec²; single places may be wrong by half a magnitude. († a working fit of ours: the outlines have no photometry.)

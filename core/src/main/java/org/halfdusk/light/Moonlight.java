@@ -3,7 +3,7 @@ package org.halfdusk.light;
 import org.halfdusk.angle.Apparent;
 
 /**
- * Moonlight scattered in the air: Krisciunas & Schaefer 1991 (PASP 103, 1033), V; within 23 % of their measurements for a
+ * Moonlight scattered in the air: Krisciunas and Schaefer 1991 (PASP 103, 1033), V; within 23 % of their measurements for a
  * Moon above 15° or so and phase angles to 100°, about a third beyond.
  */
 public final class Moonlight {
@@ -39,7 +39,7 @@ public final class Moonlight {
     }
 
     /**
-     * Air mass of the Moon's beam: the paper's own stops at 5 at the horizon, where the beam crosses 38; so Kasten & Young
+     * Air mass of the Moon's beam: the paper's own stops at 5 at the horizon, where the beam crosses 38; so Kasten and Young
      * (1989) below 10°, the paper's above 30°, where it was measured, and a straight mixture between†.
      */
     private static double beamAirmass(Apparent moon) {

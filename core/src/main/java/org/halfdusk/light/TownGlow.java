@@ -18,8 +18,19 @@ import org.halfdusk.place.Town;
  * What all towns around a place add to its sky, in every direction: {@link TownLight} over all places of 1,000 people and more
  * within 300 km, each as a disc of its built-up area.
  *
- * <p>People are gathered by direction and distance first, shared out between neighbouring cells so that nothing leaps as the
- * place moves; the light of each ring of cells is then one table turned about the zenith.
+ * <ol>
+ *   <li>What one lumen adds to the sky goes by distance, altitude, steps to the side and height over the lamps alone: it is
+ *       computed once for {@value #SIDES} directions at nineteen distances, twelve altitudes and five heights. To the side it is computed
+ *       close together where it falls fast, and follows its logarithm between.
+ *   <li>A town's lumens go by its people ({@link TownLight#lumens}), its disc by a density that grows with size†. A far one is
+ *       a point; one nearer than {@value #NEAR_RADII} radii is laid out as points of equal area, none nearer to the eye than its own
+ *       piece reaches.
+ *   <li>Lumens are gathered into cells of direction and distance, shared between the four that they lie between, so that
+ *       nothing leaps as the place moves. Light falls off as a power of the distance: the shares between two distances are
+ *       weighed by it. Over the last fifth of the 300 km all fade out, so that no city appears at a step.
+ *   <li>The sky of a place is each cell times its table, turned to its direction, between the two tables about its height over
+ *       the towns within 60 km. Asked for a direction, it is taken between the four nearest nodes.
+ * </ol>
  */
 final class TownGlow {
     /** Beyond it a city of ten millions adds less than a thousandth to the natural sky. */

@@ -11,7 +11,7 @@ import org.halfdusk.shipped.Shipped;
  *
  * <ol>
  *   <li>At the zenith, V, for sun depressions of 5° to 15°: 11.84 + 1.518 p − 0.057 p², p = depression − 5 (Patat et al. 2006,
- *       A&A 455, 385), from which their site's night of 21.65† is taken off, since parts are added. Beyond 15° it fades by 1
+ *       A&amp;A 455, 385), from which their site's night of 21.65† is taken off, since parts are added. Beyond 15° it fades by 1
  *       mag per degree†.
  *   <li>How much brighter or darker other directions are, and the zenith with the Sun higher than −5°, is a computation of ours:
  *       light followed backwards through a spherical air of molecules (0.098 vertical depth at 550 nm, thinning by e over 8 km),

@@ -20,7 +20,7 @@ public final class Magnitudes {
         return -2.5 * Math.log10(flux);
     }
 
-    /** Nanolamberts to mag/arcsec² (Garstang 1989, as used by Krisciunas & Schaefer 1991). */
+    /** Nanolamberts to mag/arcsec² (Garstang 1989, as used by Krisciunas and Schaefer 1991). */
     public static double ofNanolamberts(double nanolamberts) {
         return (20.7233 - Math.log(nanolamberts / 34.08)) / 0.92104;
     }

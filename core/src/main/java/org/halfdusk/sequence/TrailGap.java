@@ -51,7 +51,7 @@ public record TrailGap(double px) {
         return 1 - brightness(0);
     }
 
-    /** Abramowitz & Stegun 7.1.26, error below 1.5·10⁻⁷. */
+    /** Abramowitz and Stegun 7.1.26, error below 1.5·10⁻⁷. */
     private static double errorFunction(double x) {
         double t = 1 / (1 + 0.3275911 * Math.abs(x));
         double y = 1

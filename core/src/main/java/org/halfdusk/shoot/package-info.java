@@ -2,7 +2,7 @@
  * A shoot planned from end to end: the rooms of the house put together.
  *
  * <p>A {@link org.halfdusk.shoot.Shoot} is what a person has decided: subject, place, night, kit, wishes and pins. All
- * else is computed from it, each time anew: which windows the night has ({@link org.halfdusk.shoot.MilkyWayNight}), how
+ * else is computed from it, each time anew: which windows the night has ({@link org.halfdusk.shoot.milkyway.MilkyWayNight}), how
  * good they are ({@link org.halfdusk.shoot.NightScore}) and how to expose ({@link org.halfdusk.shoot.setting.ExposurePlan}). An
  * answer carries its reason as data; the words are the interface's.
  *

@@ -8,7 +8,6 @@ import org.halfdusk.typed.Range;
  * rules decide.
  *
  * @param mm 20 to 610
- * @throws IllegalArgumentException where it is outside
  */
 public record Calibre(double mm) {
     public static final Range RANGE = new Range("largest calibre", 20, 610, "mm");
@@ -28,6 +27,7 @@ public record Calibre(double mm) {
 
     private static final double BURN_SECONDS_PER_MM = 0.008;
 
+    /** @throws IllegalArgumentException where it is outside 20 to 610 mm */
     public Calibre {
         RANGE.check(mm);
     }

@@ -10,10 +10,22 @@ import org.halfdusk.time.Moment;
 /**
  * A function of time, sampled once, of which crossings of any level can be asked.
  *
- * <p>Between samples the function must be smooth enough to have at most one extremum; a step of two hours does for
- * altitudes. Where two neighbouring samples lie on one side of the level and an extremum between them might reach
- * over, the extremum is refined, so that a grazing rise and set is found however short it is, and one that only comes
- * near is not.
+ * <ol>
+ *   <li>The function is sampled at even steps, one beyond each end. Between neighbours it must have one extremum at most; two
+ *       hours do for altitudes. All that is asked later starts from these samples.
+ *   <li>Neighbours on either side of a level hold a crossing. It is found by Ridders' method (1979, IEEE Trans. Circuits Syst.
+ *       26, 979): an exponential takes the bend out of the middle, so that each step squares the error and never leaves the
+ *       bracket. To 0.1 ms, or to within 2e-8 of the level.
+ *   <li>Three neighbours on one side of a level may hide two crossings. The parabola through them says where it turns; if that
+ *       point, let down by a quarter of the bend for what a parabola misses, comes over the level, the extremum is
+ *       looked for, and a crossing to each side of it. So a grazing rise and set is found however short it is, and one that
+ *       only comes near is not.
+ *   <li>Extremes are found by Brent's method (1973, Algorithms for Minimization without Derivatives, chapter 5): parabolas
+ *       through the last three points, golden sections where they do not help. To a second in time, which at an extremum
+ *       leaves the value exact to far below a thousandth of an arcsecond.
+ *   <li>Spans above or below a level are read off its crossings in order; a curve that has none is all in or all out by its
+ *       first sample.
+ * </ol>
  */
 public final class Curve {
     private static final double TOLERANCE_DAYS = 1e-9;

@@ -7,7 +7,7 @@ import org.halfdusk.angle.Apparent;
  * Bending of light by the air.
  *
  * <p>Within 0.07′ of exact ray tracing from 0° to 90° in standard air (Bennett 1982, J. Navigation 35, 255; Sæmundsson
- * 1986, Sky & Telescope 72, 70); real air near the horizon differs by minutes of arc. Below −1° true altitude nothing
+ * 1986, Sky and Telescope 72, 70); real air near the horizon differs by minutes of arc. Below −1° true altitude nothing
  * is bent into view and none is given.
  *
  * @param pressureHectopascal 0 (no air) to 1100

@@ -93,7 +93,7 @@ class EclipseReferenceTest {
         System.out.printf("solar eclipses: worst C2 %.2f s%n", worst);
     }
 
-    /** Canon counts (Espenak & Meeus): 230 lunar eclipses of all kinds 2001–2100 by the usual shadow; Danjon's drops few. */
+    /** Canon counts (Espenak and Meeus): 230 lunar eclipses of all kinds 2001–2100 by the usual shadow; Danjon's drops few. */
     @Test
     void aCenturyOfLunarEclipses() {
         Interval century = Interval.of(Instant.parse("2001-01-01T00:00:00Z"), Instant.parse("2101-01-01T00:00:00Z"));

@@ -40,7 +40,7 @@ class SkyLightTest {
         return Vector.ofSpherical(Math.toRadians(azimuth), Math.toRadians(altitude), 1);
     }
 
-    /** Kasten & Young 1989, as quoted to two figures. */
+    /** Kasten and Young 1989, as quoted to two figures. */
     @ParameterizedTest
     @CsvSource({"90,1.0,0.001", "30,1.99,0.005", "10,5.6,0.05", "5,10.3,0.05", "0,38,0.5"})
     void airmass(double altitude, double expected, double tolerance) {
@@ -130,7 +130,7 @@ class SkyLightTest {
         assertTrue(lift >= 0 && lift < most, altitude + "° lifts by " + lift);
     }
 
-    /** Krisciunas & Schaefer's own example stays: α 0, ρ = Z = 60°, looking up, k 0.172 → 1090 nL. */
+    /** Krisciunas and Schaefer's own example stays: α 0, ρ = Z = 60°, looking up, k 0.172 → 1090 nL. */
     @Test
     void aHighMoonsBeamIsThePapersOwn() {
         assertEquals(1090, Moonlight.nanolamberts(0, 60, Apparent.ofDegrees(30), 0, 0.172), 12);

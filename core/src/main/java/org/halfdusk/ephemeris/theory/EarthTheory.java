@@ -4,7 +4,7 @@ import java.util.List;
 import org.halfdusk.angle.Vector;
 
 /**
- * VSOP87B (Bretagnon & Francou 1988, A&A 202, 309), 648 terms: heliocentric Earth, ecliptic and equinox J2000. Within
+ * VSOP87B (Bretagnon and Francou 1988, A&amp;A 202, 309), 648 terms: heliocentric Earth, ecliptic and equinox J2000. Within
  * 0.054″ of DE405 for 1960–2060.
  */
 public final class EarthTheory {

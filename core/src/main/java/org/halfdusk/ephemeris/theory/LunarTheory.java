@@ -5,7 +5,7 @@ import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Vector;
 
 /**
- * ELP/MPP02 (Chapront & Francou 2003, A&A 404, 735) with constants fitted to DE405, cut at 0.002″ and 0.02 km: 1,943
+ * ELP/MPP02 (Chapront and Francou 2003, A&amp;A 404, 735) with constants fitted to DE405, cut at 0.002″ and 0.02 km: 1,943
  * terms. Against DE405 within 0.26″ for 1960–2060, usually within 0.06″.
  */
 public final class LunarTheory {

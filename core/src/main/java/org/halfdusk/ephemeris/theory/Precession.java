@@ -3,7 +3,7 @@ package org.halfdusk.ephemeris.theory;
 import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Rotation;
 
-/** Precession IAU 2006 (Capitaine, Wallace & Chapront 2003, A&A 412, 567, eq. 40 and 39), arcseconds in the literature. */
+/** Precession IAU 2006 (Capitaine, Wallace and Chapront 2003, A&amp;A 412, 567, eq. 40 and 39), arcseconds in the literature. */
 public final class Precession {
     private Precession() {}
 

@@ -12,7 +12,7 @@ import org.halfdusk.frame.picture.Pixels;
 /**
  * The moon's limb in a frame. Half of its limb or more is always lit, whatever the phase, while the terminator is an ellipse within it: of
  * all circles through points of the lit part's edge the one that most of the edge lies on is the limb. Circles through three points of the
- * edge are tried (RANSAC, Fischler & Bolles 1981), the best is made better by least squares.
+ * edge are tried (RANSAC, Fischler and Bolles 1981), the best is made better by least squares.
  *
  * @param x and y: of its middle, px
  * @param radiusPx of the limb; within 1.5 % of frames of known truth where the disc is not burnt out; glow about one that is widens it

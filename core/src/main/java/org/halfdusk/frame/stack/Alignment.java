@@ -11,6 +11,22 @@ import org.halfdusk.frame.picture.Projection;
 /**
  * How each of some frames stood beside one of them, by their stars.
  *
+ * <ol>
+ *   <li>The reference is the frame nearest to the middle in time among those with seven tenths of the most stars: the others then
+ *       lie about evenly to both sides of it, and none is far.
+ *   <li>Stars become directions by the lens as it is known. A camera on a tripod or mount turns and does not move: between two
+ *       frames lies one rotation of the sphere, three numbers, whatever the field of view.
+ *   <li>From the reference outwards each frame is expected to stand as its neighbour did, which nearly always holds. Where it does
+ *       not, pairs of bright stars as far apart in either frame each give a turn, and the one that most stars agree with wins.
+ *   <li>The turn is refined by least squares over pairs of nearest stars, letting in fainter ones and allowing less each time,
+ *       from six thousandths of the frame down to little over a pixel. With a dozen pairs and more, five more numbers are let free: what
+ *       a lens is not quite, from its focal length on.
+ *   <li>A lens that bends more than that shows where the sky has moved far: its one figure of distortion is looked for by golden
+ *       sections in the frame that moved farthest, and kept only where it takes off a fifth of what was left.
+ *   <li>A match counts where the median star stands within 0.6 px of its place and three tenths of the stars that should be seen
+ *       are; otherwise the frame has none, and is told so.
+ * </ol>
+ *
  * @param reference number of the frame that stays as it is: of those with the most stars the one nearest to the middle
  * @param frames one for each: nothing where its stars could not be matched
  */

@@ -15,7 +15,7 @@ import org.halfdusk.sequence.Timing;
  * pushed, and no frame stands in a pause.
  *
  * @param blocks in order of time
- * @param times of the camera, longest first
+ * @param timing how blocks stand behind one another
  */
 public record Laying(List<BlockSpec> blocks, Timing timing) {
     /** From the end of a block to the next that was pushed behind it, s. */

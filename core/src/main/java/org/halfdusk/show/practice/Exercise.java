@@ -49,7 +49,7 @@ public record Exercise(long seed, Optional<CueSheet> typed, Smoke smoke, boolean
             this.thickness = thickness;
         }
 
-        /** As a {@link Drift} has it. */
+        /** As a {@link org.halfdusk.show.Drift} has it. */
         public double thickness() {
             return thickness;
         }
