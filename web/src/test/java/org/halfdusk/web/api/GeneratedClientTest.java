@@ -106,8 +106,23 @@ class GeneratedClientTest extends DemoPages {
         assertTrue(run("node", "check.js", app.url(""), picture.toString()).contains("called 15"));
     }
 
+    /** By the published schema of such descriptions, references followed; and the validator does find a fault. */
+    @Test
+    void itIsADescriptionByItsOwnStandard() throws Exception {
+        assumeTrue(installed(), "the validator could not be installed from the npm registry: nothing is validated here");
+        String text = app.get("/api/v1/openapi.json").body();
+        assertEquals("{\"valid\":true}", validated("described.json", text));
+        String odd = validated("odd.json", text.replaceFirst("\"responses\"", "\"respnses\""));
+        assertTrue(odd.contains("\"valid\":false"), odd);
+    }
+
+    private static String validated(String name, String text) throws Exception {
+        Files.writeString(TOOLS.resolve(name), text);
+        return say("npx", "validate-api", name).text().replaceAll("(?m)^npm warn.*$|\\s", "");
+    }
+
     private static boolean installed() throws Exception {
-        Path done = TOOLS.resolve("node_modules/.bin/openapi-ts");
+        Path done = TOOLS.resolve("node_modules/.bin/validate-api");
         if (!Files.exists(done)) {
             Files.createDirectories(TOOLS);
             Files.writeString(TOOLS.resolve("package.json"), "{\"private\": true, \"type\": \"module\"}");
@@ -119,6 +134,7 @@ class GeneratedClientTest extends DemoPages {
                     "--ignore-scripts",
                     "@hey-api/openapi-ts@0.64.15",
                     "@hey-api/client-fetch@0.8.3",
+                    "@seriousme/openapi-schema-validator@2.11.0",
                     "typescript@5.7",
                     "@types/node@20");
         }
