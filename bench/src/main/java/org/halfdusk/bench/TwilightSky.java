@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Random;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.photometry.Magnitudes;
-import org.halfdusk.place.GreatCircle;
+import org.halfdusk.place.geodesy.GreatCircle;
 
 /**
  * Makes the table of twilight that the core ships (light/twilight.txt): sunlight followed backwards from the eye through a

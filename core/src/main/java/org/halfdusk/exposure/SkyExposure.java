@@ -27,10 +27,10 @@ public record SkyExposure(SkyBrightness sky, FNumber fNumber, double seconds, Is
     }
 
     /** Of a thing's light what reaches the focal plane: H = 0.65 L t/N² (ISO 12232). */
-    static final double FOCAL_PLANE = 0.65;
+    public static final double FOCAL_PLANE = 0.65;
 
     /** Exposure that clips at ISO 1, lux·s (ISO 12232). */
-    static final double SATURATION = 78;
+    public static final double SATURATION = 78;
 
     static final double GAMMA = 2.2;
 

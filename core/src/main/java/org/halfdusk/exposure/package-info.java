@@ -3,8 +3,8 @@
  *
  * <p>Shutter marks are names: the "30 s" mark is 32 s. {@link org.halfdusk.exposure.ShutterTime} carries both.
  * {@link org.halfdusk.exposure.SkyExposure} says how bright a sky comes out at a time, aperture and ISO,
- * {@link org.halfdusk.exposure.PointLight} a star, {@link org.halfdusk.exposure.EclipseGuide} and
- * {@link org.halfdusk.exposure.MoonExposure} the discs.
+ * {@link org.halfdusk.exposure.lamps.PointLight} a star, {@link org.halfdusk.exposure.discs.EclipseGuide} and
+ * {@link org.halfdusk.exposure.discs.MoonExposure} the discs.
  */
 @NullMarked
 package org.halfdusk.exposure;

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.photometry.SkyBrightness;
-import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
-import org.halfdusk.place.Settlements;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.towns.Settlements;
 
 /**
  * The sky of a place without Sun and Moon: the natural sky and what towns add.

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.BiPredicate;
-import org.halfdusk.place.GreatCircle;
-import org.halfdusk.place.Settlements;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.towns.Settlements;
 import org.halfdusk.typed.Range;
 
 /**

@@ -2,8 +2,8 @@ package org.halfdusk.light;
 
 import java.util.Arrays;
 import org.halfdusk.angle.Bilinear;
-import org.halfdusk.place.GreatCircle;
-import org.halfdusk.place.Settlements;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.towns.Settlements;
 
 /**
  * The zenith of many points at once, as {@link DarkSite#estimate} has it of each from the height of the lamps around: for

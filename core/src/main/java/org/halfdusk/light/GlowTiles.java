@@ -2,7 +2,7 @@ package org.halfdusk.light;
 
 import java.util.Optional;
 import org.halfdusk.angle.Bilinear;
-import org.halfdusk.place.Mercator;
+import org.halfdusk.place.geodesy.Mercator;
 
 /**
  * The night's brightness over the whole world in square tiles of the Mercator map, each computed when it is first asked for and

@@ -8,11 +8,11 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleSupplier;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.photometry.Magnitudes;
-import org.halfdusk.place.Gazetteer;
-import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
-import org.halfdusk.place.Settlements;
-import org.halfdusk.place.Town;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.towns.Gazetteer;
+import org.halfdusk.place.towns.Settlements;
+import org.halfdusk.place.towns.Town;
 
 /**
  * What all towns around a place add to its sky, in every direction: {@link TownLight} over all places of 1,000 people and more

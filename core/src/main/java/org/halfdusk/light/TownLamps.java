@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
-import org.halfdusk.place.GreatCircle;
-import org.halfdusk.place.Settlements;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.towns.Settlements;
 
 /**
  * The lamps of a settlement as they are seen from outside, singly: the same light that {@link TownLight} sends into the air, as points over

@@ -1,6 +1,6 @@
 package org.halfdusk.light;
 
-import org.halfdusk.place.GreatCircle;
+import org.halfdusk.place.geodesy.GreatCircle;
 
 /**
  * The light of towns scattered back from the air: what a lamp on the ground at a distance adds to the sky in a direction.

@@ -3,6 +3,7 @@ package org.halfdusk.optics;
 import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import org.halfdusk.optics.kit.Figures;
 import org.halfdusk.photometry.Iso;
 
 /** A camera by its figures: what it makes of light, how it opens, what it writes and what it lives on. */

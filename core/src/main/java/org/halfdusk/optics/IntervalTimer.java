@@ -1,5 +1,7 @@
 package org.halfdusk.optics;
 
+import org.halfdusk.optics.kit.Figures;
+
 /**
  * What counts a camera's frames: its own interval timer, or the remote that goes with it. Frames of a run are exactly what it does.
  *

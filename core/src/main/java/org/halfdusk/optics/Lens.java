@@ -1,5 +1,6 @@
 package org.halfdusk.optics;
 
+import org.halfdusk.optics.kit.Figures;
 import org.halfdusk.typed.PlainText;
 
 /**

@@ -2,6 +2,9 @@ package org.halfdusk.optics;
 
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.optics.kit.Card;
+import org.halfdusk.optics.kit.Converter;
+import org.halfdusk.optics.kit.Figures;
 import org.halfdusk.photometry.FNumber;
 
 /**

@@ -1,5 +1,7 @@
 package org.halfdusk.optics;
 
+import org.halfdusk.optics.kit.Figures;
+
 /** The recording area: its size in mm and in pixels, width the longer side. */
 public record Sensor(double widthMm, double heightMm, int widthPx, int heightPx) {
     /** Diagonal of 36 × 24 mm. */

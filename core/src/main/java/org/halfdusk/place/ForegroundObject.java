@@ -2,6 +2,7 @@ package org.halfdusk.place;
 
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.place.geodesy.LineOfSight;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.Range;
 

@@ -1,5 +1,7 @@
 package org.halfdusk.place;
 
+import org.halfdusk.place.geodesy.GreatCircle;
+
 /**
  * A point on or above the WGS 84 ellipsoid.
  *

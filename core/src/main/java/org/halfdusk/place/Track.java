@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.typed.PlainText;
 
 /**

@@ -3,7 +3,7 @@ package org.halfdusk.shoot;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.exposure.MeterReading;
-import org.halfdusk.exposure.PaintedLight;
+import org.halfdusk.exposure.lamps.PaintedLight;
 import org.halfdusk.shoot.setting.Metered;
 import org.halfdusk.shoot.setting.OwnLight;
 import org.halfdusk.typed.Codec;

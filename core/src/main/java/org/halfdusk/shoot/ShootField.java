@@ -13,7 +13,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.halfdusk.exposure.IsoSchool;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.BlockSpec;

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.exposure.PointLight;
 import org.halfdusk.exposure.SkyExposure;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.exposure.lamps.PointLight;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.sky.HorizontalPosition;
 

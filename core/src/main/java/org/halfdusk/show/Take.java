@@ -1,8 +1,8 @@
 package org.halfdusk.show;
 
-import org.halfdusk.optics.Framing;
-import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.framing.Framing;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 

@@ -3,7 +3,7 @@ package org.halfdusk.show;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 
 /**
  * Where the launching ground lies as seen from the tripod.

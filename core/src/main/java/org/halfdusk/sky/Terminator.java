@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.geodesy.GreatCircle;
 
 /** The line around the Earth on which the Sun rises or sets at a moment: 90° 50′ from the point under it. */
 public final class Terminator {

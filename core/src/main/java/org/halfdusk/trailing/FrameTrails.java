@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.optics.Framing;
-import org.halfdusk.optics.PeriodicError;
-import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.framing.Framing;
+import org.halfdusk.optics.framing.Projection;
+import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.time.SiderealTime;
 
 /**

@@ -1,6 +1,6 @@
 package org.halfdusk.trailing;
 
-import org.halfdusk.optics.Support;
+import org.halfdusk.optics.kit.Support;
 import org.halfdusk.time.SiderealTime;
 
 /** What the camera turns with: how fast sky and ground then move over the sensor, in shares of the stars' own rate. */

@@ -5,6 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import org.halfdusk.angle.Apparent;
+import org.halfdusk.exposure.discs.Corona;
+import org.halfdusk.exposure.discs.EclipseGuide;
+import org.halfdusk.exposure.discs.MoonExposure;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;

@@ -14,12 +14,14 @@ import net.jqwik.api.constraints.IntRange;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.exposure.lamps.PointLight;
+import org.halfdusk.exposure.noise.Noise;
 import org.halfdusk.optics.Camera;
-import org.halfdusk.optics.Framing;
 import org.halfdusk.optics.Imaging;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
@@ -189,18 +191,6 @@ class LightAndLimitsTest {
         assertEquals(
                 electrons / Math.sqrt(electrons + 2.2588), new Noise(5, -60, Iso.of(3200)).ratio(dim, 0.001), 1e-3);
         assertEquals(2000 * 25 * dim, electrons, 1e-9);
-    }
-
-    /**
-     * A star that trails 23 px (90 s at 18 mm, 0.256 px/s) on pixels it crosses in the middle: its light falls on 1/23 of the
-     * trail, times 1/(√(2π) 0.85) across it: 0.0204; still it is 1/(2π 0.85²) = 0.2203. That is 2.58 magnitudes.
-     */
-    @Test
-    void aTrailSpreadsAStarsLight() {
-        assertEquals(0.2203, PointLight.peak(0), 1e-4);
-        assertEquals(0.0204, PointLight.peak(23), 1e-4);
-        assertEquals(2.58, 2.5 * Math.log10(PointLight.peak(0) / PointLight.peak(23)), 0.01);
-        assertEquals(PointLight.peak(0), PointLight.peak(0.02), 1e-4);
     }
 
     /** Magnitude 0 is 2.54·10⁻⁶ lux; through 75 % on a pupil of 9 mm (63.6 mm²) it is 1.212·10⁻¹⁰ lm: computed by hand. */

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.optics.Rig;
-import org.halfdusk.optics.Support;
+import org.halfdusk.optics.kit.Support;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.Isle;

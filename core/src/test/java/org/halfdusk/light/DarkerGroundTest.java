@@ -8,9 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.place.CoastLines;
-import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.towns.CoastLines;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 

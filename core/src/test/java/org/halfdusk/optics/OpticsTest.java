@@ -7,6 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Optional;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.optics.framing.Framing;
+import org.halfdusk.optics.kit.Converter;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.sky.HorizontalPosition;
 import org.junit.jupiter.api.Test;

@@ -10,6 +10,10 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.photometry.SkyBrightness;
+import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.place.geodesy.Mercator;
+import org.halfdusk.place.towns.Gazetteer;
+import org.halfdusk.place.towns.Town;
 import org.junit.jupiter.api.Test;
 
 class MapGeometryTest {

@@ -5,6 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import org.halfdusk.angle.Azimuth;
+import org.halfdusk.place.towns.Gazetteer;
+import org.halfdusk.place.towns.Town;
 import org.junit.jupiter.api.Test;
 
 class PlaceTest {

@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.exposure.IsoSchool;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.RigChoices;

@@ -7,7 +7,7 @@ import java.util.random.RandomGenerator;
 import org.halfdusk.ephemeris.ChebyshevEphemeris;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.ephemeris.SeriesEphemeris;
-import org.halfdusk.place.RasterMap;
+import org.halfdusk.place.terrain.RasterMap;
 import org.halfdusk.shoot.Preferences;
 import org.halfdusk.shoot.kept.AllOrNothing;
 import org.halfdusk.shoot.kept.FocusMarks;

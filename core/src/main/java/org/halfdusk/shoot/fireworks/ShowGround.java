@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.geodesy.GreatCircle;
 
 /**
  * A show on the ground: where it is launched, how far the public usually stays, where its smoke goes.

@@ -3,8 +3,8 @@ package org.halfdusk.shoot.kept;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.optics.Camera;
-import org.halfdusk.optics.Converter;
 import org.halfdusk.optics.Lens;
+import org.halfdusk.optics.kit.Converter;
 
 /** Where kit is kept. Finding also finds the deleted, since shoots may still use it. */
 public interface Kits {

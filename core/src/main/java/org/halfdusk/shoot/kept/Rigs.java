@@ -2,7 +2,7 @@ package org.halfdusk.shoot.kept;
 
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.optics.Accessory;
+import org.halfdusk.optics.kit.Accessory;
 
 /** Where standing rigs and what goes with them are kept. Finding also finds the deleted. */
 public interface Rigs {

@@ -2,10 +2,10 @@ package org.halfdusk.shoot.lunareclipse;
 
 import java.util.List;
 import org.halfdusk.angle.Apparent;
-import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.discs.EclipseGuide;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;

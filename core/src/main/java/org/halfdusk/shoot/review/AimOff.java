@@ -3,7 +3,7 @@ package org.halfdusk.shoot.review;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.frame.Solution;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 
 /**
  * How far a frame looked from where it was meant to, degrees.

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.light.SkyLight;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.shoot.Plan;
 
 /**

@@ -3,8 +3,8 @@ package org.halfdusk.shoot.setting;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.halfdusk.optics.PeriodicError;
-import org.halfdusk.optics.Support;
+import org.halfdusk.optics.kit.PeriodicError;
+import org.halfdusk.optics.kit.Support;
 import org.halfdusk.trailing.Mount;
 import org.halfdusk.typed.Range;
 

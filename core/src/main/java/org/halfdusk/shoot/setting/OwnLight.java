@@ -2,8 +2,8 @@ package org.halfdusk.shoot.setting;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.halfdusk.exposure.LampPower;
-import org.halfdusk.exposure.PaintedLight;
+import org.halfdusk.exposure.lamps.LampPower;
+import org.halfdusk.exposure.lamps.PaintedLight;
 import org.halfdusk.typed.Range;
 
 /**

@@ -1,7 +1,7 @@
 package org.halfdusk.shoot.solareclipse;
 
-import org.halfdusk.exposure.EclipseGuide;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.discs.EclipseGuide;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;

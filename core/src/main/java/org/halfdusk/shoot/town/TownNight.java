@@ -14,7 +14,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.MeterReading;
 import org.halfdusk.light.SkyLight;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.AfterDark;

@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.SiderealTime;
 

@@ -5,8 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
 import java.util.Optional;
-import org.halfdusk.place.GreatCircle;
 import org.halfdusk.place.Observer;
+import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.setting.Wishes;
 import org.junit.jupiter.api.Test;

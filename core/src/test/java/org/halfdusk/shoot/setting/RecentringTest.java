@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.Instant;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.optics.PeriodicError;
+import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.trailing.Mount;

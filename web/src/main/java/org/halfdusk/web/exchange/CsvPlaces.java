@@ -12,7 +12,7 @@ import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import org.halfdusk.place.Coordinates;
+import org.halfdusk.place.geodesy.Coordinates;
 import org.halfdusk.typed.TypedNumber;
 
 /**

@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.StringTokenizer;
-import org.halfdusk.place.ElevationGrid;
+import org.halfdusk.place.terrain.ElevationGrid;
 import org.halfdusk.typed.TypedNumber;
 
 /**

@@ -13,11 +13,11 @@ import org.halfdusk.angle.Azimuth;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
-import org.halfdusk.place.Gazetteer;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.place.Skyline;
+import org.halfdusk.place.towns.Gazetteer;
 
 /**
  * A place as texts by keys, for formats that know points with names and notes only: darkness (mag/arcsec²), skyline (azimuth and

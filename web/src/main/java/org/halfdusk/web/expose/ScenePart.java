@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.exposure.MeterReading;
-import org.halfdusk.exposure.PaintedLight;
+import org.halfdusk.exposure.lamps.PaintedLight;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.programme.Brought;

@@ -48,11 +48,7 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
      */
     public record Panel(String time, String note, String tone, boolean chosen, String query, String words) {}
 
-    /**
-     * Times along a line of seconds.
-     *
-     * @param open the shutter, opened on the climbing spark
-     */
+    /** Times along a line of seconds; the shutter is opened on the climbing spark. */
     public record Ear(
             List<Tick> ticks,
             String thumpX,

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Smoke;

@@ -12,7 +12,7 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.MoonDisc;

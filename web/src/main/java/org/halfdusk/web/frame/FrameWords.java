@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.DarkSite;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.search.Alignments;

@@ -19,7 +19,7 @@ import org.halfdusk.ephemeris.Figures;
 import org.halfdusk.ephemeris.Galaxy;
 import org.halfdusk.ephemeris.Star;
 import org.halfdusk.ephemeris.StarCatalogue;
-import org.halfdusk.exposure.Corona;
+import org.halfdusk.exposure.discs.Corona;
 import org.halfdusk.light.Bortle;
 import org.halfdusk.light.Extinction;
 import org.halfdusk.light.MilkyWay;

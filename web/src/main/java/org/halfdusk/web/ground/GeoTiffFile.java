@@ -10,7 +10,7 @@ import javax.imageio.ImageReader;
 import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.stream.ImageInputStream;
-import org.halfdusk.place.ElevationGrid;
+import org.halfdusk.place.terrain.ElevationGrid;
 
 /**
  * Heights as a GeoTIFF: one band of whole or broken metres in degrees of latitude and longitude, north up, with the tags of place and

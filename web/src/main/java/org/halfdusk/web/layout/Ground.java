@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;

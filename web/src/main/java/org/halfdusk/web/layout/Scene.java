@@ -2,8 +2,8 @@ package org.halfdusk.web.layout;
 
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.optics.Projection;
 import org.halfdusk.optics.Sensor;
+import org.halfdusk.optics.framing.Projection;
 
 /**
  * A picture of the frame and what lies beside it: fixed in size, the frame in its middle as large as fits.

@@ -2,7 +2,7 @@ package org.halfdusk.web.lunareclipse;
 
 import java.time.Instant;
 import java.util.List;
-import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.discs.EclipsedMoon;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.lunareclipse.LunarExposure;

@@ -2,8 +2,8 @@ package org.halfdusk.web.map;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.place.Mercator;
-import org.halfdusk.place.RasterMap;
+import org.halfdusk.place.geodesy.Mercator;
+import org.halfdusk.place.terrain.RasterMap;
 import org.halfdusk.web.layout.Numbers;
 
 /** Tiles of the user's raster maps that a view shows; closer than a map goes, its finest ones are drawn out. */

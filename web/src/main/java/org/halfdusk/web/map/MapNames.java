@@ -3,8 +3,8 @@ package org.halfdusk.web.map;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.halfdusk.place.Settlements;
-import org.halfdusk.place.Whereabouts;
+import org.halfdusk.place.towns.Settlements;
+import org.halfdusk.place.towns.Whereabouts;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 

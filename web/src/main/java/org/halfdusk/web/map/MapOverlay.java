@@ -3,7 +3,7 @@ package org.halfdusk.web.map;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.optics.FrameWedge;
+import org.halfdusk.optics.framing.FrameWedge;
 import org.halfdusk.web.subject.Table;
 
 /** What somebody adds to the map for what its address asks. */

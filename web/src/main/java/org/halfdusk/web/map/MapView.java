@@ -1,6 +1,6 @@
 package org.halfdusk.web.map;
 
-import org.halfdusk.place.Mercator;
+import org.halfdusk.place.geodesy.Mercator;
 import org.halfdusk.web.layout.Numbers;
 
 /**

@@ -1,6 +1,6 @@
 package org.halfdusk.web.map;
 
-import org.halfdusk.place.CoastLines;
+import org.halfdusk.place.towns.CoastLines;
 
 /**
  * A ring drawn as far as the sheet shows it. Of points that stand one after the other beyond the same side of what is shown only

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.optics.FrameWedge;
+import org.halfdusk.optics.framing.FrameWedge;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.ZenithDisc;

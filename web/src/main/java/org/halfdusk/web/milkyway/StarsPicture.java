@@ -2,8 +2,8 @@ package org.halfdusk.web.milkyway;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.PointLight;
 import org.halfdusk.exposure.ShutterTime;
+import org.halfdusk.exposure.lamps.PointLight;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.web.layout.Theme;

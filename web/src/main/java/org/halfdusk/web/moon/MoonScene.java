@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.sky.MoonDisc;
 import org.halfdusk.sky.Sky;

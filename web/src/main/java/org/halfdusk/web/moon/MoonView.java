@@ -3,7 +3,7 @@ package org.halfdusk.web.moon;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.exposure.EclipsedMoon;
+import org.halfdusk.exposure.discs.EclipsedMoon;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPlan;

@@ -9,7 +9,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
-import org.halfdusk.place.Whereabouts;
+import org.halfdusk.place.towns.Whereabouts;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.kept.AllOrNothing;

@@ -2,8 +2,8 @@ package org.halfdusk.web.pack;
 
 import java.util.List;
 import java.util.Set;
-import org.halfdusk.optics.Accessory;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.optics.kit.Accessory;
 import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.kept.Kept;

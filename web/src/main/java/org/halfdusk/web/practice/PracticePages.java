@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.halfdusk.light.TownLamps;
 import org.halfdusk.optics.Imaging;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.show.Cue;

@@ -37,12 +37,9 @@ record LogPage(
     /** One shoot's medians. */
     record Compared(String title, String href, String night, String sky, String star, String trail, String kept) {}
 
-    /**
-     * A year in one picture: a row a month, a column a day.
-     *
-     * @param moon how much of the moon is lit, as the opacity of a cell
-     */
+    /** A year in one picture: a row a month, a column a day. */
     record Year(int year, List<String> months, List<Cell> cells, String words, int before, int after) {}
 
+    /** @param moon how much of the moon is lit, as the opacity of the cell */
     record Cell(String x, String y, String moon, String tone, String href, String title) {}
 }

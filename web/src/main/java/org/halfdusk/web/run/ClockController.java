@@ -81,9 +81,9 @@ class ClockController {
     }
 
     /**
-     * @param camera its number
-     * @param shown on the face when it was photographed, in UTC
-     * @param file what the camera wrote down for that picture, in UTC
+     * Keeps an offset from a form of a camera's number, what was shown on the face when it was photographed and what the camera wrote
+     * down for that picture, both in UTC.
+     *
      * @param picture the file itself, which says it to its fraction of a second
      */
     @PostMapping("/clock")

@@ -1,7 +1,7 @@
 package org.halfdusk.web.solareclipse;
 
 import java.util.List;
-import org.halfdusk.exposure.EclipseGuide;
+import org.halfdusk.exposure.discs.EclipseGuide;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.shoot.solareclipse.SolarExposure;
 import org.halfdusk.web.layout.Theme;

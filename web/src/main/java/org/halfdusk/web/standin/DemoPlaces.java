@@ -9,12 +9,12 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.photometry.SkyBrightness;
-import org.halfdusk.place.ElevationGrid;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.PlaceNotes;
 import org.halfdusk.place.Skyline;
+import org.halfdusk.place.terrain.ElevationGrid;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.exchange.ElevationGridFile;
 

@@ -5,11 +5,12 @@ import java.util.List;
 /**
  * A subject's Expose step.
  *
- * @param fragment template that draws the picture, and what it draws
+ * @param fragment template that draws the picture
  * @param answer the main number with its reason
  * @param table beside it
  * @param reasons of the other numbers
- * @param starSchools whether trail budget and sky placement are asked for
+ * @param picture what it draws
+ * @param asked which of the common wishes are
  * @param widest what an aperture that is not fixed is called
  */
 public record ExposeStep(

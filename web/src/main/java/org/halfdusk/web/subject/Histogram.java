@@ -1,7 +1,7 @@
 package org.halfdusk.web.subject;
 
-import org.halfdusk.exposure.PointLight;
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.exposure.lamps.PointLight;
 import org.halfdusk.web.layout.Numbers;
 import org.halfdusk.web.layout.Words;
 

@@ -7,8 +7,8 @@ import java.util.List;
  *
  * @param window the answer, large
  * @param sentences what made it
- * @param fragment template that draws the picture, and what it draws
- * @param caption of the picture
+ * @param fragment template that draws the picture
+ * @param picture what it draws
  * @param times of this night
  * @param course a table through the night
  * @param cautions that stand on this page

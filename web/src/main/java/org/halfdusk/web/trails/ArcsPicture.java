@@ -3,7 +3,7 @@ package org.halfdusk.web.trails;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.trails.StarArcs;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.time.SiderealTime;

@@ -109,7 +109,8 @@ class GeneratedClientTest extends DemoPages {
     /** By the published schema of such descriptions, references followed; and the validator does find a fault. */
     @Test
     void itIsADescriptionByItsOwnStandard() throws Exception {
-        assumeTrue(installed(), "the validator could not be installed from the npm registry: nothing is validated here");
+        assumeTrue(
+                installed(), "the validator could not be installed from the npm registry: nothing is validated here");
         String text = app.get("/api/v1/openapi.json").body();
         assertEquals("{\"valid\":true}", validated("described.json", text));
         String odd = validated("odd.json", text.replaceFirst("\"responses\"", "\"respnses\""));

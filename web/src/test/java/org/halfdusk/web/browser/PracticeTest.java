@@ -12,7 +12,7 @@ import com.microsoft.playwright.options.ReducedMotion;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import org.halfdusk.optics.Projection;
+import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.show.Cue;

@@ -4,7 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import org.halfdusk.place.ElevationGrid;
+import org.halfdusk.place.terrain.ElevationGrid;
 import org.junit.jupiter.api.Test;
 
 class ElevationGridFileTest {

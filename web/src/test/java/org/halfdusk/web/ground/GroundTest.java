@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.halfdusk.place.Place;
-import org.halfdusk.place.RasterMap;
+import org.halfdusk.place.terrain.RasterMap;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.layout.DataHome;

@@ -7,7 +7,7 @@ import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.halfdusk.optics.Support;
+import org.halfdusk.optics.kit.Support;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Rigs;

@@ -7,7 +7,7 @@ import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.optics.Framing;
+import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;

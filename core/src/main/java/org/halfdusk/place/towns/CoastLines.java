@@ -1,0 +1,172 @@
+package org.halfdusk.place.towns;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.zip.GZIPInputStream;
+import org.halfdusk.shipped.Shipped;
+
+/**
+ * The world's land in outline (Natural Earth), read on first use: 1:110 million for the whole world, where islands under some
+ * 20 km are absent, and 1:10 million for closer views, whose points stand on a grid of 0.0036° by 0.0017° (400 m by 190 m).
+ */
+public final class CoastLines {
+    private CoastLines() {}
+
+    private static final class Coarse {
+        static final List<Ring> RINGS = coarse();
+    }
+
+    private static final class Fine {
+        static final List<Ring> RINGS = fine();
+    }
+
+    /**
+     * A closed ring; a ring within another is a lake in it.
+     *
+     * @param longitudes degrees, as many as latitudes
+     * @param west and east, south, north: how far it reaches
+     */
+    public record Ring(float[] longitudes, float[] latitudes, double west, double east, double south, double north) {
+        /** From pairs of degrees, as many of each. */
+        public static Ring of(float[] longitudes, float[] latitudes) {
+            double west = 180;
+            double east = -180;
+            double south = 90;
+            double north = -90;
+            for (int i = 0; i < longitudes.length; i++) {
+                west = Math.min(west, longitudes[i]);
+                east = Math.max(east, longitudes[i]);
+                south = Math.min(south, latitudes[i]);
+                north = Math.max(north, latitudes[i]);
+            }
+            return new Ring(longitudes, latitudes, west, east, south, north);
+        }
+
+        /** Whether a point lies inside, by the crossings of its parallel east of it. */
+        public boolean holds(double latitude, double longitude) {
+            if (latitude < south || latitude > north || longitude < west || longitude > east) {
+                return false;
+            }
+            boolean inside = false;
+            int n = longitudes.length;
+            for (int i = 0, j = n - 1; i < n; j = i++) {
+                if (latitudes[i] > latitude != latitudes[j] > latitude
+                        && longitude
+                                < longitudes[i]
+                                        + (longitudes[j] - longitudes[i])
+                                                * (latitude - latitudes[i])
+                                                / (latitudes[j] - latitudes[i])) {
+                    inside = !inside;
+                }
+            }
+            return inside;
+        }
+    }
+
+    /** For views of the world and of continents. */
+    public static List<Ring> rings() {
+        return Coarse.RINGS;
+    }
+
+    /** For closer views: 4,049 rings with 408,901 points. */
+    public static List<Ring> closer() {
+        return Fine.RINGS;
+    }
+
+    /**
+     * Whether a point lies on land, by the closer outlines.
+     *
+     * @param latitude degrees, −90 to 90
+     * @param longitude degrees, −180 to 180
+     */
+    public static boolean land(double latitude, double longitude) {
+        boolean land = false;
+        for (Ring ring : closer()) {
+            land ^= ring.holds(latitude, longitude);
+        }
+        return land;
+    }
+
+    private static List<Ring> coarse() {
+        return Shipped.lines(CoastLines.class, "land.txt", "the list of coast lines").stream()
+                .map(CoastLines::ring)
+                .toList();
+    }
+
+    private static Ring ring(String line) {
+        String[] points = line.split(" ");
+        float[] longitudes = new float[points.length];
+        float[] latitudes = new float[points.length];
+        for (int i = 0; i < points.length; i++) {
+            int comma = points[i].indexOf(',');
+            longitudes[i] = Integer.parseInt(points[i].substring(0, comma)) / 100f;
+            latitudes[i] = Integer.parseInt(points[i].substring(comma + 1)) / 100f;
+        }
+        return Ring.of(longitudes, latitudes);
+    }
+
+    /** Steps of the grid on which the closer outlines were drawn, and its corner, degrees. */
+    private static final double STEP_EAST = 0.0036000360003600037;
+
+    private static final double STEP_NORTH = 0.0016885772698826986;
+    private static final double WEST = -180;
+    private static final double SOUTH = -85.22193775799991;
+
+    /**
+     * Packed: the number of rings, then of each the number of points and, from one to the next, steps east and north; all as
+     * numbers of seven bits a byte, the lowest first, the sign in the lowest bit.
+     */
+    private static List<Ring> fine() {
+        try (InputStream in =
+                new GZIPInputStream(Shipped.open(CoastLines.class, "land-fine.bin.gz", "the closer coast lines"))) {
+            Packed packed = new Packed(in.readAllBytes());
+            int count = packed.next();
+            List<Ring> rings = new ArrayList<>(count);
+            for (int i = 0; i < count; i++) {
+                rings.add(packed.ring());
+            }
+            return List.copyOf(rings);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the closer coast lines cannot be read", e);
+        }
+    }
+
+    private static final class Packed {
+        private final byte[] bytes;
+        private int at;
+
+        Packed(byte[] bytes) {
+            this.bytes = bytes;
+        }
+
+        int next() {
+            int value = 0;
+            int shift = 0;
+            byte b;
+            do {
+                b = bytes[at++];
+                value |= (b & 127) << shift;
+                shift += 7;
+            } while (b < 0);
+            return value >>> 1 ^ -(value & 1);
+        }
+
+        Ring ring() {
+            int points = next();
+            float[] longitudes = new float[points];
+            float[] latitudes = new float[points];
+            int x = 0;
+            int y = 0;
+            for (int i = 0; i < points; i++) {
+                x += next();
+                y += next();
+                longitudes[i] = (float) (WEST + x * STEP_EAST);
+                latitudes[i] = (float) (SOUTH + y * STEP_NORTH);
+            }
+            return Ring.of(longitudes, latitudes);
+        }
+    }
+}
