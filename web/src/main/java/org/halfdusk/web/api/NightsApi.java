@@ -23,7 +23,7 @@ import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;

@@ -14,7 +14,7 @@ import org.halfdusk.place.Observer;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.util.MultiValueMap;
 
 /** Reads parameters of a request, notes all that are wrong, and refuses once for all of them. */

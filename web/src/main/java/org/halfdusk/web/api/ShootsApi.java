@@ -30,7 +30,7 @@ import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.time.Interval;
 import org.halfdusk.trailing.FrameTrails;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.RehearsalDesk;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Because;

@@ -10,7 +10,7 @@ import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.store.Trouble;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

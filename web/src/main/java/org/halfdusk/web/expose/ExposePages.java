@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Rigs;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;

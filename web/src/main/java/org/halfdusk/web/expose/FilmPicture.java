@@ -8,8 +8,8 @@ import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * What a film makes of long times: the time that a meter says along the picture, the time to expose up it, in stops; a sensor's would

@@ -6,7 +6,7 @@ import java.util.List;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.programme.GroundFrames;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 
 /** The foreground's own exposure. */

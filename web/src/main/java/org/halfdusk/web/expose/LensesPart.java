@@ -9,7 +9,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.milkyway.LensTrade;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Table;
 

@@ -10,7 +10,7 @@ import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Table;

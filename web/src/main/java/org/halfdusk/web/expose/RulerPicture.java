@@ -9,8 +9,8 @@ import org.halfdusk.shoot.ruler.Part;
 import org.halfdusk.shoot.ruler.Ruler;
 import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * One of time, aperture and ISO as it is drawn and set.

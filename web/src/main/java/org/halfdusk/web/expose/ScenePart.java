@@ -13,7 +13,7 @@ import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.Metered;
 import org.halfdusk.shoot.setting.OwnLight;
 import org.halfdusk.shoot.setting.StarBlur;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.Line;

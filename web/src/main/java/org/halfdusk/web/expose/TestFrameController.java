@@ -6,7 +6,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

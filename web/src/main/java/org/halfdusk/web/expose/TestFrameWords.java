@@ -3,7 +3,7 @@ package org.halfdusk.web.expose;
 import java.util.List;
 import java.util.Locale;
 import org.halfdusk.shoot.Symptom;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** The dialogue about a test frame in words: what to look at, what can be seen, what to do about it and why. */
 final class TestFrameWords {

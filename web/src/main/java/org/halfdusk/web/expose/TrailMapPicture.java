@@ -1,10 +1,10 @@
 package org.halfdusk.web.expose;
 
 import org.halfdusk.trailing.TrailMap;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * How long stars trail over the frame as it stands in the hand: a cell a part of it, upright frames upright.

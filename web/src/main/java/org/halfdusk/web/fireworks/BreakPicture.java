@@ -17,8 +17,8 @@ import org.halfdusk.show.ShellKind;
 import org.halfdusk.show.Shutter;
 import org.halfdusk.show.practice.Exercise;
 import org.halfdusk.show.practice.Judgement;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Recorded;
 
 /**

@@ -13,10 +13,10 @@ import org.halfdusk.show.Cue;
 import org.halfdusk.show.ShellKind;
 import org.halfdusk.show.Spark;
 import org.halfdusk.show.Tint;
-import org.halfdusk.web.layout.Ground;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Scene;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.Ground;
+import org.halfdusk.web.layout.drawing.Scene;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The frame with the smallest and the largest shell to scale: where they break, how far they open at the least and at the

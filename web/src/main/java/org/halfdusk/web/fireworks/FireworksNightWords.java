@@ -4,7 +4,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
 

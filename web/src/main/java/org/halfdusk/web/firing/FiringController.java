@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.shoot.camera.Conductor;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

@@ -7,7 +7,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 
 /**

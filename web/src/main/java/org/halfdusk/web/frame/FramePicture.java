@@ -18,14 +18,14 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.MoonDisc;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.BodyWords;
-import org.halfdusk.web.layout.DiscDrawing;
-import org.halfdusk.web.layout.Ground;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Scene;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.DiscDrawing;
+import org.halfdusk.web.layout.drawing.Ground;
+import org.halfdusk.web.layout.drawing.Scene;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The frame at one moment: stars, the Milky Way's middle line, the moon, the way of the subject's body, land and objects to

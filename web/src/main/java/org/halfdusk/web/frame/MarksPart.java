@@ -5,7 +5,7 @@ import java.util.List;
 import org.halfdusk.optics.FocusMark;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.ReasonWords;
 

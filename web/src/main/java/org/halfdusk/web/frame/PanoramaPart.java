@@ -15,7 +15,7 @@ import org.halfdusk.sky.BandArch;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Table;
 

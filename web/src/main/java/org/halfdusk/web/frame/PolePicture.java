@@ -5,8 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.sky.PolePointers;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /** How the pole is found by eye, drawn as the sky stands at a place and moment, the zenith up. */
 record PolePicture(

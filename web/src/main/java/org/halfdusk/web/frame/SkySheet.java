@@ -35,7 +35,7 @@ import org.halfdusk.sky.MoonMaria;
 import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * All that the drawing of a night over a place needs, computed once: the script only turns, interpolates and projects it.

@@ -10,7 +10,7 @@ import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
 import org.halfdusk.web.map.MapShapes;
 import org.halfdusk.web.shoot.ShootDesk;

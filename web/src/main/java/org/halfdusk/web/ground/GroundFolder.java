@@ -15,7 +15,7 @@ import org.halfdusk.place.terrain.HeightSource;
 import org.halfdusk.place.terrain.HeightTiles;
 import org.halfdusk.place.terrain.HgtTile;
 import org.halfdusk.place.terrain.RasterMap;
-import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.files.DataHome;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;

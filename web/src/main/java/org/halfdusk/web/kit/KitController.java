@@ -16,7 +16,7 @@ import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Unread;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Meanwhile;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

@@ -23,7 +23,7 @@ import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.trailing.School;
 import org.halfdusk.trailing.StarTrails;
 import org.halfdusk.trailing.Trailing;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 import org.springframework.stereotype.Component;
 

@@ -27,8 +27,8 @@ import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.kit.KitForm.Choice;
 import org.halfdusk.web.kit.KitForm.Field;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 

@@ -2,6 +2,7 @@ package org.halfdusk.web.layout;
 
 import java.util.List;
 import org.halfdusk.light.ZenithSites;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

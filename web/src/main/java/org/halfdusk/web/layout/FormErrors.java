@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.layout.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /** A form as it was typed, and what is wrong by field. */

@@ -1,5 +1,7 @@
 package org.halfdusk.web.layout;
 
+import org.halfdusk.web.layout.words.Words;
+
 /**
  * One page of a long list.
  *

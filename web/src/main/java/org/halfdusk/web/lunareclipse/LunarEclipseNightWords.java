@@ -6,7 +6,7 @@ import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
 

@@ -13,8 +13,8 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The Moon along the eclipse as it is seen from here: discs with the shadow's bite, each at its time and as high as it then

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.place.geodesy.Mercator;
 import org.halfdusk.place.terrain.RasterMap;
-import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.words.Numbers;
 
 /** Tiles of the user's raster maps that a view shows; closer than a map goes, its finest ones are drawn out. */
 final class Backdrops {

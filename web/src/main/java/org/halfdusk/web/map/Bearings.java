@@ -11,7 +11,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Table;
 
 /** Directions from a place through one night: where the sun and the moon rise and set, where the core stands. */

@@ -13,8 +13,8 @@ import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Table;
 import org.springframework.stereotype.Component;
 

@@ -3,8 +3,8 @@ package org.halfdusk.web.map;
 import java.awt.image.BufferedImage;
 import java.util.List;
 import org.halfdusk.light.GlowTiles;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
 
 /** The night's brightness over a part of the map, as a picture to lay over it. */
 final class GlowPicture {

@@ -16,7 +16,7 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.picture.Previews;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;

@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.place.towns.Settlements;
 import org.halfdusk.place.towns.Whereabouts;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /** Which towns and villages a map names: the largest first, each only where there is room for it. */
 final class MapNames {

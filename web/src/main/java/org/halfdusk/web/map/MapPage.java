@@ -6,8 +6,8 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Table;
 
 /**

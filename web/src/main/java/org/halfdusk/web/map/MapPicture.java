@@ -9,8 +9,8 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.place.towns.CoastLines;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /** A drawn map; x and y are units of its sheet. */
 public record MapPicture(

@@ -1,7 +1,7 @@
 package org.halfdusk.web.map;
 
 import org.halfdusk.place.geodesy.Mercator;
-import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.words.Numbers;
 
 /**
  * Which part of the world is drawn, on a sheet of fixed size.

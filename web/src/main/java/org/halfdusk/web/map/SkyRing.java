@@ -12,8 +12,8 @@ import org.halfdusk.optics.framing.FrameWedge;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.ZenithDisc;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The sky over a place, laid on the map about it as one stands there: the rim is the horizon, the middle the zenith, north is up. Rises

@@ -13,8 +13,8 @@ import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.BodyWords;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The way of the wished part of the band over the horizon of one night, drawn as altitude over azimuth, with what stands before it.

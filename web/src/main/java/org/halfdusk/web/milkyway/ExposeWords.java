@@ -4,7 +4,7 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.ShutterReason;
 import org.halfdusk.trailing.School;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ReasonWords;
 

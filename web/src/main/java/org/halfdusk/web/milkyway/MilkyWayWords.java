@@ -1,14 +1,14 @@
 package org.halfdusk.web.milkyway;
 
-import static org.halfdusk.web.layout.Words.clock;
-import static org.halfdusk.web.layout.Words.degrees;
-import static org.halfdusk.web.layout.Words.duration;
-import static org.halfdusk.web.layout.Words.flat;
-import static org.halfdusk.web.layout.Words.lean;
-import static org.halfdusk.web.layout.Words.percent;
-import static org.halfdusk.web.layout.Words.plain;
-import static org.halfdusk.web.layout.Words.span;
-import static org.halfdusk.web.layout.Words.upright;
+import static org.halfdusk.web.layout.words.Words.clock;
+import static org.halfdusk.web.layout.words.Words.degrees;
+import static org.halfdusk.web.layout.words.Words.duration;
+import static org.halfdusk.web.layout.words.Words.flat;
+import static org.halfdusk.web.layout.words.Words.lean;
+import static org.halfdusk.web.layout.words.Words.percent;
+import static org.halfdusk.web.layout.words.Words.plain;
+import static org.halfdusk.web.layout.words.Words.span;
+import static org.halfdusk.web.layout.words.Words.upright;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -20,8 +20,8 @@ import org.halfdusk.shoot.milkyway.NoWindow;
 import org.halfdusk.shoot.milkyway.WindowLimit;
 import org.halfdusk.sky.BandArch;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.BodyWords;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Words;
 
 /** A Milky Way night in words. */
 public final class MilkyWayWords {

@@ -2,8 +2,8 @@ package org.halfdusk.web.milkyway;
 
 import org.halfdusk.trailing.StarImage;
 import org.halfdusk.trailing.Trailing;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
 
 /**
  * A star at 100 % as squares of grey: only pixels that differ from the ground are drawn.

@@ -6,8 +6,8 @@ import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.lamps.PointLight;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.trailing.Trailing;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Histogram;
 
 /** What an untracked exposure of the sky looks like: one star after three times, the histogram, the meter. */

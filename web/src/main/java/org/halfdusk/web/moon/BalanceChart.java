@@ -12,8 +12,8 @@ import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * Light of land and Moon over time, in stops, with the span in which one exposure holds both; and the disc on the sensor to

@@ -10,11 +10,11 @@ import org.halfdusk.shoot.moon.FullMoons;
 import org.halfdusk.shoot.moon.MoonFace;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonShot;
-import org.halfdusk.web.layout.DiscDrawing;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.DiscDrawing;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The disc at a pixel for a pixel, as it comes out at the chosen time, a stop over it, and at what a meter asks for; and the year's largest

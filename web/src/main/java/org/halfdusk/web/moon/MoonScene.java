@@ -11,13 +11,13 @@ import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.sky.MoonDisc;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.web.layout.DiscDrawing;
-import org.halfdusk.web.layout.Ground;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Scene;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.DiscDrawing;
+import org.halfdusk.web.layout.drawing.Ground;
+import org.halfdusk.web.layout.drawing.Scene;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The frame with the Moon to scale: where it stands at the playhead and at the best moment, its way, and what stands

@@ -10,7 +10,7 @@ import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.SkyEvent;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;

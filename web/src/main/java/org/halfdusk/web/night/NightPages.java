@@ -2,7 +2,7 @@ package org.halfdusk.web.night;
 
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.EarlierHere;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;

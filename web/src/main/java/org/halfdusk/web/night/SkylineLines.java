@@ -11,8 +11,8 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Windows;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.BodyWords;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 
 /** When sun, moon and core come out from behind the place's skyline, and go behind it; nothing where it is flat. */

@@ -15,10 +15,10 @@ import org.halfdusk.shoot.search.EclipseInSight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.picture.Previews;
 import org.halfdusk.web.subject.EclipseWords;
 

@@ -21,9 +21,9 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.weather.Forecast;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Units;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Units;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 

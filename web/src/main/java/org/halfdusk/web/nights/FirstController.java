@@ -24,7 +24,7 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -19,9 +19,9 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
 

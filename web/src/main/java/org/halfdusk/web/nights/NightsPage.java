@@ -14,7 +14,7 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.time.YearlyDate;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;

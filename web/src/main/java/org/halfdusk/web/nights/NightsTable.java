@@ -9,7 +9,7 @@ import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;

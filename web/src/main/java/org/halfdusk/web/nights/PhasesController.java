@@ -19,7 +19,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.UsualPlace;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -28,7 +28,7 @@ import org.halfdusk.sky.SkyEvents;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.exchange.CsvFile;
-import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.http.ResponseEntity;

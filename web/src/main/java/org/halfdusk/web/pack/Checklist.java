@@ -2,7 +2,7 @@ package org.halfdusk.web.pack;
 
 import java.util.List;
 import java.util.stream.Stream;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
 

@@ -11,7 +11,7 @@ import org.halfdusk.shoot.kept.PackLists;
 import org.halfdusk.shoot.kept.Rigs;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;

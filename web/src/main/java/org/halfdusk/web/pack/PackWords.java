@@ -14,7 +14,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ReasonWords;
 
 /** What a thing to pack is called, and why it is on the list. */

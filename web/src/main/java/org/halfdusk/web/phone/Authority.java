@@ -44,7 +44,7 @@ import org.bouncycastle.cert.jcajce.JcaX509ExtensionUtils;
 import org.bouncycastle.cert.jcajce.JcaX509v3CertificateBuilder;
 import org.bouncycastle.operator.OperatorCreationException;
 import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
-import org.halfdusk.web.layout.Sha256;
+import org.halfdusk.web.layout.files.Sha256;
 
 /**
  * A small certificate authority of this machine's own (RFC 5280). Its name constraints are the names and addresses that the machine had when

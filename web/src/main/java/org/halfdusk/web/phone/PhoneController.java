@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;

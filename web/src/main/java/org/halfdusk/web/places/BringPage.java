@@ -8,8 +8,8 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.halfdusk.place.Track;
 import org.halfdusk.web.exchange.MapFile;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * What a file holds, before any of it is taken.

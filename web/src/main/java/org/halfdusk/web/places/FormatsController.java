@@ -19,7 +19,7 @@ import org.halfdusk.web.exchange.KmzFile;
 import org.halfdusk.web.exchange.MapFile;
 import org.halfdusk.web.exchange.PlaceTexts;
 import org.halfdusk.web.ground.GroundFolder;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;

@@ -25,8 +25,8 @@ import org.halfdusk.place.towns.Town;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Meanwhile;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /**

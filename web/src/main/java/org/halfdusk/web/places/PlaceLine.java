@@ -2,7 +2,7 @@ package org.halfdusk.web.places;
 
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** A place in the list. */
 record PlaceLine(long id, String name, String position, String sky, String objects, String zone) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.words.Numbers;
 
 /** A skyline as text: a line a point, azimuth and altitude in degrees. */
 final class SkylineText {

@@ -10,8 +10,8 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.place.terrain.HeightSource;
 import org.halfdusk.place.terrain.Relief;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Table;
 
 /**

@@ -14,7 +14,7 @@ import org.halfdusk.show.practice.Exercise;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.springframework.http.CacheControl;

@@ -2,8 +2,8 @@ package org.halfdusk.web.practice;
 
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.web.layout.Ground;
-import org.halfdusk.web.layout.Scene;
+import org.halfdusk.web.layout.drawing.Ground;
+import org.halfdusk.web.layout.drawing.Scene;
 import org.halfdusk.web.subject.Line;
 
 /**

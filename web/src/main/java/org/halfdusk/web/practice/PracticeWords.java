@@ -5,7 +5,7 @@ import org.halfdusk.show.ShellKind;
 import org.halfdusk.show.practice.HandHabit;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Line;
 
 /** What a tutor says of frames and of the hand that takes them. */

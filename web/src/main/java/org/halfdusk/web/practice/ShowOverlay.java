@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.ShowGround;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
 import org.halfdusk.web.map.MapShapes;
 import org.halfdusk.web.shoot.ShootDesk;

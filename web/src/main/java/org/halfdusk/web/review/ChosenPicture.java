@@ -15,8 +15,8 @@ import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.review.Verdict;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.FaultWords;
 import org.halfdusk.web.subject.Line;
 

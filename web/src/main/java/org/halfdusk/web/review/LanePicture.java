@@ -14,8 +14,8 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.review.PlannedAndTaken;
 import org.halfdusk.shoot.review.PlannedAndTaken.Slot;
 import org.halfdusk.shoot.review.PlannedAndTaken.Taken;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * What was planned above what was taken, over the time in which either happened: where nothing did for minutes the axis is broken.

@@ -16,7 +16,7 @@ import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.LearntWords;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -39,7 +39,7 @@ import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.FaultWords;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;

@@ -16,7 +16,7 @@ import org.halfdusk.shoot.review.Softness.Cause;
 import org.halfdusk.shoot.review.Softness.Found;
 import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.Verdict;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.BlockWords;
 import org.halfdusk.web.subject.FaultWords;
 

@@ -14,8 +14,8 @@ import org.halfdusk.shoot.review.AimOff;
 import org.halfdusk.shoot.review.PlannedAndTaken.Taken;
 import org.halfdusk.shoot.review.Predicted;
 import org.halfdusk.shoot.review.Verdict;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /** The sky as measured in a frame, beside what the plan had said. */

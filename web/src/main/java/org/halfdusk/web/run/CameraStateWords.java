@@ -5,7 +5,7 @@ import java.util.Locale;
 import org.halfdusk.shoot.camera.CameraState;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Rehearsal;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ClockWords;
 
 /**

@@ -17,7 +17,7 @@ import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.picture.Exif;
 import org.halfdusk.web.subject.ClockWords;
 import org.springframework.http.HttpStatus;

@@ -17,7 +17,7 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.RehearsalDesk;
 import org.halfdusk.web.shoot.RehearsalWords;
 import org.halfdusk.web.shoot.ShootDesk;

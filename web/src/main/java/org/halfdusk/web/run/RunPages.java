@@ -14,7 +14,7 @@ import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;

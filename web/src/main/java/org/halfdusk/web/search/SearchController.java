@@ -8,7 +8,7 @@ import org.halfdusk.place.towns.Gazetteer;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.kit.KitNames;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

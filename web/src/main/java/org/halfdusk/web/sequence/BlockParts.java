@@ -15,7 +15,7 @@ import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.BlockWords;
 

@@ -11,7 +11,7 @@ import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.typed.Field;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.ReasonWords;

@@ -9,7 +9,7 @@ import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.programme.Handover;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.programme.Refocus;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /**

@@ -11,7 +11,7 @@ import java.util.function.IntFunction;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.programme.Programme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /**

@@ -25,7 +25,7 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /** What a form of the Sequence step does to a computed script: fixes a phase, sets a row or takes it away, lets a phase be computed. */

@@ -16,7 +16,7 @@ import org.halfdusk.shoot.ScriptChoices;
 import org.halfdusk.shoot.ShootField;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * A phase of a computed script as its forms show it: what is fixed for it, and its rows.

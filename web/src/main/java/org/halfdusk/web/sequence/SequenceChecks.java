@@ -6,7 +6,7 @@ import java.util.List;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.programme.ProgrammeCheck;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.BlockWords;
 import org.halfdusk.web.subject.ClockWords;

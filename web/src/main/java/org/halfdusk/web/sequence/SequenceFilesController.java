@@ -24,7 +24,7 @@ import org.halfdusk.web.exchange.CsvFile;
 import org.halfdusk.web.exchange.PdfFile;
 import org.halfdusk.web.layout.Address;
 import org.halfdusk.web.layout.Assets;
-import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.pack.Checklist;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jspecify.annotations.Nullable;

@@ -2,7 +2,7 @@ package org.halfdusk.web.sequence;
 
 import java.util.List;
 import java.util.function.Supplier;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;

@@ -9,9 +9,9 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * A shoot's rigs over the hours that their blocks take, in lanes on one axis: the sky's light, then for each rig its blocks, battery,

@@ -13,8 +13,8 @@ import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.time.YearlyDate;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.exchange.SettingTexts;
-import org.halfdusk.web.layout.Units;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Units;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.stereotype.Component;
 
 /** The settings as they stand, kept in the file; a change is used everywhere at once. */

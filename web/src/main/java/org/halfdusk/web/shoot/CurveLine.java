@@ -6,7 +6,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.programme.SettingCurve;
 import org.halfdusk.shoot.programme.SettingCurve.Point;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Numbers;
+import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.subject.ReasonWords;
 
 /**

@@ -9,7 +9,7 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.TakenFrame;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.stereotype.Component;
 
 /** What was brought home from a place before: comes back when it is looked at or planned again. */

@@ -6,7 +6,7 @@ import java.util.List;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ReasonWords;
 
 /**

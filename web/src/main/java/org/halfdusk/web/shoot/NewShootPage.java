@@ -11,7 +11,7 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
 

@@ -19,7 +19,7 @@ import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.door.NotFound;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.stereotype.Component;
 
 /** A shoot's night gone through against simulated cameras, with what was found in sentences. */

@@ -16,7 +16,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 

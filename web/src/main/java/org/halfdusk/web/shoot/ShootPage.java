@@ -3,7 +3,7 @@ package org.halfdusk.web.shoot;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.web.layout.NightStrip;
+import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.subject.Banner;
 import org.halfdusk.web.subject.Contact;
 

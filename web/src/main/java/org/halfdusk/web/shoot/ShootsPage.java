@@ -10,7 +10,7 @@ import org.halfdusk.shoot.kept.Unread;
 import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.PageOfList;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 
 /**

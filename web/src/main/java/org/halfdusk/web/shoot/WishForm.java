@@ -6,7 +6,7 @@ import org.halfdusk.shoot.ShootField;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** A subject's own wishes as a form asks for them. */
 public record WishForm(List<Asked> fields) {

@@ -24,7 +24,7 @@ import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.Terminator;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
 import org.halfdusk.web.map.MapShapes;
 import org.halfdusk.web.subject.Table;

@@ -7,7 +7,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
 import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
 

@@ -5,7 +5,7 @@ import java.util.List;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.CameraBuffer;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.ReasonWords;

@@ -15,8 +15,8 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ReasonWords;
 
 /**

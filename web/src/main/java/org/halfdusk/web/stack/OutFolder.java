@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.files.DataHome;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;

@@ -12,7 +12,7 @@ import org.halfdusk.shoot.review.TakenFrame.Judgement;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.layout.Shell;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.springframework.core.io.FileSystemResource;

@@ -22,7 +22,7 @@ import org.halfdusk.shoot.review.SkyMask;
 import org.halfdusk.shoot.review.Stackable;
 import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.typed.Codec;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;

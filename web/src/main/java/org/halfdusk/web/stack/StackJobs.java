@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.halfdusk.web.HalfDusk;
-import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.files.DataHome;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;

@@ -6,7 +6,7 @@ import java.util.List;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.review.PlannedAndTaken;
 import org.halfdusk.shoot.review.Stackable;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.FaultWords;
 import org.halfdusk.web.subject.Line;
 import tools.jackson.databind.JsonNode;

@@ -31,8 +31,8 @@ import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.simulated.Conditions;
 import org.halfdusk.shoot.simulated.SimulatedFrame;
 import org.halfdusk.store.Facts;
-import org.halfdusk.web.layout.DataHome;
-import org.halfdusk.web.layout.WholeFile;
+import org.halfdusk.web.layout.files.DataHome;
+import org.halfdusk.web.layout.files.WholeFile;
 import org.halfdusk.web.picture.Previews;
 import org.springframework.stereotype.Component;
 

@@ -1,7 +1,7 @@
 package org.halfdusk.web.subject;
 
 import org.halfdusk.shoot.camera.ClockOffset;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** How far a camera's clock is off, in words. */
 public final class ClockWords {

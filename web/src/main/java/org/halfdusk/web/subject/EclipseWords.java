@@ -2,7 +2,7 @@ package org.halfdusk.web.subject;
 
 import java.time.ZoneId;
 import org.halfdusk.shoot.search.EclipseInSight;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** An eclipse that falls into what is planned for something else. */
 public final class EclipseWords {

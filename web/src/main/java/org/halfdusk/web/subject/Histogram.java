@@ -2,8 +2,8 @@ package org.halfdusk.web.subject;
 
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.lamps.PointLight;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /** Where the sky's peak stands. */
 public record Histogram(

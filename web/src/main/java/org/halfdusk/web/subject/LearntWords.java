@@ -8,7 +8,7 @@ import org.halfdusk.photometry.Measurement;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.review.Learnt;
 import org.halfdusk.shoot.review.Lesson;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** What frames have taught, in words. */
 public final class LearntWords {

@@ -3,7 +3,7 @@ package org.halfdusk.web.subject;
 import java.time.Instant;
 import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** What has changed between the programme's moment and another, in words that go into a sentence. */
 public final class MomentWords {

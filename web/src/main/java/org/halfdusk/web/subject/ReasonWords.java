@@ -35,7 +35,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Rising;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** Reasons and figures that several subjects share, in words. */
 public final class ReasonWords {

@@ -7,9 +7,9 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.weather.Spell;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Words;
 
 /** A subject on the pages: its words, its pictures, its tables. One for each, in the subject's own folder. */
 public interface SubjectView<N extends SubjectNight, P extends Plan> {

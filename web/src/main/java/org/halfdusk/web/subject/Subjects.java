@@ -15,8 +15,8 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.search.EclipseInSight;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.weather.Spell;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.springframework.stereotype.Component;
 
 /** The subjects' views, each asked through the types that are its own. */

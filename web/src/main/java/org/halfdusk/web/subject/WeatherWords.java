@@ -10,7 +10,7 @@ import org.halfdusk.weather.Dew;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.weather.WeatherHour;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /** What a forecast says of a night, in words. */
 public final class WeatherWords {

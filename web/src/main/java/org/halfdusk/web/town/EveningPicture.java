@@ -9,10 +9,10 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.MeterReading;
 import org.halfdusk.shoot.town.TownNight;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The sky's exposure value over an evening beside those of lit fronts and street, which stay.

@@ -7,7 +7,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.town.TownPlan;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * The roll in the camera, frame by frame, with the bracket that goes on it.

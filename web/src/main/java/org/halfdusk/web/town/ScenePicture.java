@@ -10,10 +10,10 @@ import org.halfdusk.shoot.town.TownExposure;
 import org.halfdusk.shoot.town.TownPart;
 import org.halfdusk.shoot.town.TownPlan;
 import org.halfdusk.shoot.town.TownWish;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * A waterfront as sensor or film keeps it in a setting, made up, but every tone of it computed; and the same as a map of tones.

@@ -9,7 +9,7 @@ import org.halfdusk.shoot.town.TownNight;
 import org.halfdusk.shoot.town.TownPart;
 import org.halfdusk.shoot.town.TownPlan;
 import org.halfdusk.shoot.town.TownWish;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
 

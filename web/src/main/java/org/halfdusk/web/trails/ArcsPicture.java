@@ -7,12 +7,12 @@ import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.shoot.trails.StarArcs;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.time.SiderealTime;
-import org.halfdusk.web.layout.Ground;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Scene;
-import org.halfdusk.web.layout.SkyColours;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.Ground;
+import org.halfdusk.web.layout.drawing.Scene;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * What the frame will record: arcs of the bright stars about the pole, to scale, with what stands before them.

@@ -7,9 +7,9 @@ import java.util.Optional;
 import org.halfdusk.sequence.FrameRun;
 import org.halfdusk.sequence.TrailGap;
 import org.halfdusk.shoot.trails.TrailsPlan;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Theme;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Histogram;
 
 /**

@@ -2,7 +2,7 @@ package org.halfdusk.web.trails;
 
 import org.halfdusk.shoot.trails.TrailsNight;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.ReasonWords;
 

@@ -12,7 +12,7 @@ import org.halfdusk.weather.Forecast;
 import org.halfdusk.web.door.NotFound;
 import org.halfdusk.web.door.Upload;
 import org.halfdusk.web.exchange.ForecastFile;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.WeatherWords;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

@@ -7,7 +7,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.Table;
 import org.halfdusk.web.subject.WeatherWords;

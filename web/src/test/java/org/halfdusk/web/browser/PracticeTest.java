@@ -18,7 +18,7 @@ import org.halfdusk.shoot.fireworks.Practice;
 import org.halfdusk.show.Cue;
 import org.halfdusk.show.Display;
 import org.halfdusk.show.Spark;
-import org.halfdusk.web.layout.Scene;
+import org.halfdusk.web.layout.drawing.Scene;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;

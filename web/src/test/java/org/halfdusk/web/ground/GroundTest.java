@@ -13,7 +13,7 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.terrain.RasterMap;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.DemoPages;
-import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.files.DataHome;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -23,7 +23,7 @@ import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.trailing.School;
 import org.halfdusk.trailing.Trailing;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.subject.Because;
 import org.junit.jupiter.api.Test;
 

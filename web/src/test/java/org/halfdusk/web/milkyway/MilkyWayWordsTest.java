@@ -22,8 +22,8 @@ import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
-import org.halfdusk.web.layout.NightStrip;
-import org.halfdusk.web.layout.Theme;
+import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.junit.jupiter.api.Test;
 
 /** Nights in words and as strips, on the isle and at odd places. */

@@ -19,7 +19,7 @@ import javax.imageio.ImageIO;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.halfdusk.web.App;
-import org.halfdusk.web.layout.DataHome;
+import org.halfdusk.web.layout.files.DataHome;
 import org.halfdusk.web.picture.PictureFiles;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;

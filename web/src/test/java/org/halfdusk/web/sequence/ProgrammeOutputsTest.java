@@ -40,8 +40,8 @@ import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.DemoPages;
-import org.halfdusk.web.layout.Numbers;
-import org.halfdusk.web.layout.Words;
+import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Words;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 

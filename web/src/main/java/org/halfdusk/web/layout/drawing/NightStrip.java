@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -21,6 +21,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 import org.halfdusk.weather.Forecast;
+import org.halfdusk.web.layout.words.Words;
 
 /**
  * One night drawn along its time: the light of the sky, the subject and the moon, the usable window, frames, a playhead. Positions along

@@ -1,10 +1,12 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.words;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import org.halfdusk.web.layout.drawing.SkyColours;
+import org.halfdusk.web.layout.drawing.Theme;
 import org.junit.jupiter.api.Test;
 
 class WordsTest {

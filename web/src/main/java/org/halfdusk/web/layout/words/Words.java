@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.words;
 
 import java.time.Duration;
 import java.time.Instant;

@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.words;
 
 /**
  * How lengths, temperatures and times are said. One person uses the application, so there is one of these at a time;

@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
 
 import java.util.Locale;
 
@@ -31,7 +31,8 @@ public enum Theme {
         return (int) Math.round(0.55 * bright) << 16;
     }
 
-    static Theme of(String cookie) {
+    /** That of a cookie; the usual one where it names none. */
+    public static Theme of(String cookie) {
         return "field".equals(cookie) ? FIELD : DESK;
     }
 }

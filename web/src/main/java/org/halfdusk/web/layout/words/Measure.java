@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.words;
 
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;

@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.files;
 
 import java.io.IOException;
 import java.io.InputStream;

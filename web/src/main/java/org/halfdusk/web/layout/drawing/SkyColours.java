@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
 
 /** Colours of the sky's own light by the Sun's altitude: the design's scale, interpolated. */
 public final class SkyColours {

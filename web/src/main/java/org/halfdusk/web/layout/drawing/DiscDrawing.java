@@ -1,4 +1,6 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
+
+import org.halfdusk.web.layout.words.Numbers;
 
 /**
  * A Moon's disc for SVG: its lit part as a path about the origin, and how the drawing is turned.

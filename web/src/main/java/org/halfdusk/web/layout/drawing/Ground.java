@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,6 +8,7 @@ import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
+import org.halfdusk.web.layout.words.Numbers;
 
 /**
  * The horizon and what stands on it in a picture of the frame, to scale.

@@ -1,4 +1,4 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.words;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;

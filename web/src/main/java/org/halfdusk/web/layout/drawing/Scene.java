@@ -1,9 +1,10 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
 
 import java.util.Optional;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.framing.Projection;
+import org.halfdusk.web.layout.words.Numbers;
 
 /**
  * A picture of the frame and what lies beside it: fixed in size, the frame in its middle as large as fits.

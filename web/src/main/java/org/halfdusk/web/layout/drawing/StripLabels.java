@@ -1,10 +1,11 @@
-package org.halfdusk.web.layout;
+package org.halfdusk.web.layout.drawing;
 
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.words.Words;
 
 /** The words over a night strip, moved apart where they would cover one another. */
 final class StripLabels {
