@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -40,6 +41,9 @@ public final class EclipsePath {
     private static final double NODE_DAYS = 10.0 / 1440;
     private static final double STEP_DAYS = 2.0 / 1440;
     private static final double REACH_DAYS = 3.5 / 24;
+
+    /** Points nearer than a second to one another are one. */
+    private static final double LEAST_APART_DAYS = 1.0 / 86_400;
 
     /** The shadow passes a place within this time of the moment at which it is nearest on the centre line, days. */
     private static final double PASSING_DAYS = 12.0 / 1440;
@@ -293,24 +297,29 @@ public final class EclipsePath {
                     o.axisDistanceKm() * Math.cos(lon), o.axisDistanceKm() * Math.sin(lon), o.equatorDistanceKm());
         }
 
-        /** Every two minutes about the greatest while the axis meets the ground, and its ends. */
+        /** Every two minutes about the greatest while the axis meets the ground, closer by its ends where it races, and its ends. */
         List<Double> times(double greatest) {
-            List<Double> times = new ArrayList<>();
             double begin = end(greatest, -1);
             double end = end(greatest, 1);
-            times.add(begin);
-            for (double t = begin + STEP_DAYS / 16; t < begin + STEP_DAYS; t += STEP_DAYS / 4) {
-                times.add(t);
+            TreeSet<Double> wanted = new TreeSet<>(List.of(begin, begin + STEP_DAYS / 16, end - STEP_DAYS / 16, end));
+            for (int quarter = 1; quarter <= 4; quarter++) {
+                wanted.add(begin + quarter * STEP_DAYS / 4);
+                wanted.add(end - quarter * STEP_DAYS / 4);
             }
-            long steps = (long) Math.floor((greatest - begin) / STEP_DAYS);
-            for (double t = greatest - (steps - 1) * STEP_DAYS; t < end - STEP_DAYS; t += STEP_DAYS) {
-                times.add(t);
+            for (long step = (long) Math.ceil((begin - greatest) / STEP_DAYS);
+                    greatest + step * STEP_DAYS < end;
+                    step++) {
+                wanted.add(greatest + step * STEP_DAYS);
             }
-            for (double t = end - STEP_DAYS; t < end; t += STEP_DAYS / 4) {
-                times.add(t);
+            List<Double> times = new ArrayList<>();
+            for (double t : wanted.subSet(begin, true, end, true)) {
+                boolean apart = times.isEmpty() || t - times.get(times.size() - 1) > LEAST_APART_DAYS;
+                if (apart) {
+                    times.add(t);
+                } else if (t == greatest || t == end) {
+                    times.set(times.size() - 1, t);
+                }
             }
-            times.add(end);
-            Collections.sort(times);
             return times;
         }
 

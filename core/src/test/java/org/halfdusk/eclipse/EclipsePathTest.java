@@ -6,8 +6,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.reference.ReferenceTable;
@@ -142,6 +144,53 @@ class EclipsePathTest {
                 lon,
                 GreatCircle.bearingDegrees(lat, lon, limit[0], limit[1]),
                 share * GreatCircle.distanceKm(lat, lon, limit[0], limit[1]));
+    }
+
+    /** From where the Sun rises in the shadow to where it sets in it, in order, two minutes apart at most, the greatest among them. */
+    @ParameterizedTest
+    @CsvSource({"2026-08-12T17:46:00Z", "2027-08-02T10:06:00Z", "2028-01-26T15:07:00Z", "2028-07-22T02:55:00Z"})
+    void theLineRunsFromSunriseToSunset(Instant about) {
+        EclipsePath path = about(about, 69.2).orElseThrow();
+        List<EclipsePath.Point> points = path.points();
+        assertEquals(0, points.get(0).sunDegrees(), 0.5);
+        assertEquals(0, points.get(points.size() - 1).sunDegrees(), 0.5);
+        long nearest = Long.MAX_VALUE;
+        for (int i = 1; i < points.size(); i++) {
+            long apart =
+                    Duration.between(points.get(i - 1).at(), points.get(i).at()).toMillis();
+            assertTrue(apart > 0 && apart <= 120_001, () -> apart + " ms apart");
+            nearest = Math.min(
+                    nearest,
+                    Math.abs(Duration.between(points.get(i).at(), path.greatest())
+                            .toMillis()));
+        }
+        assertTrue(nearest < 2, nearest + " ms from the greatest");
+        assertEquals(path.middle().at(), path.greatest());
+    }
+
+    /** The sun of a point is that of its own sky; its limits stand square to the way that the shadow runs, one to either side. */
+    @Test
+    void pointsStandUnderTheirSunAndLimitsSquareToTheWay() {
+        EclipsePath path = about(Instant.parse("2027-08-02T10:00:00Z"), 69.2).orElseThrow();
+        int square = 0;
+        for (int i = 1; i + 1 < path.points().size(); i++) {
+            EclipsePath.Point p = path.points().get(i);
+            EclipsePath.Point next = path.points().get(i + 1);
+            Sky there = sky(69.2).from(Observer.of(p.latitudeDegrees(), p.longitudeDegrees(), 0));
+            assertEquals(there.at(Body.SUN, p.at()).altitude().degrees(), p.sunDegrees(), 0.003);
+            if (p.left().isEmpty() || p.right().isEmpty() || p.sunDegrees() < 30) {
+                continue;
+            }
+            double way = GreatCircle.bearingDegrees(
+                    p.latitudeDegrees(), p.longitudeDegrees(), next.latitudeDegrees(), next.longitudeDegrees());
+            for (int side : new int[] {-90, 90}) {
+                double[] limit = (side < 0 ? p.left() : p.right()).get();
+                double to = GreatCircle.bearingDegrees(p.latitudeDegrees(), p.longitudeDegrees(), limit[0], limit[1]);
+                assertEquals(0, Math.IEEEremainder(to - way - side, 360), 1.5, p.at() + " " + side);
+                square++;
+            }
+        }
+        assertTrue(square > 60, square + " limits");
     }
 
     /** A partial eclipse has no path, nor has a day without one. */
