@@ -28,6 +28,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Errors as pages, or as documents to programs: what is wrong, what is allowed, where to go. Never a stack trace. */
@@ -49,8 +50,9 @@ public class Problems {
         return page(request, HttpStatus.NOT_FOUND, String.valueOf(e.getMessage()));
     }
 
-    @ExceptionHandler
-    ModelAndView noPage(NoResourceFoundException e, HttpServletRequest request) {
+    /** Neither a page nor, under the files' own address, a file. */
+    @ExceptionHandler({NoHandlerFoundException.class, NoResourceFoundException.class})
+    ModelAndView noPage(Exception e, HttpServletRequest request) {
         return page(
                 request, HttpStatus.NOT_FOUND, "There is no page " + TypedNumber.shown(request.getRequestURI()) + ".");
     }

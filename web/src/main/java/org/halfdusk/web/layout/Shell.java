@@ -16,9 +16,11 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 public class Shell {
     private final Clock clock;
     private final boolean demo;
+    private final AssetLinks assets;
 
-    Shell(Clock clock, Environment environment) {
+    Shell(Clock clock, Environment environment, AssetLinks assets) {
         this.clock = clock;
+        this.assets = assets;
         this.demo = environment.acceptsProfiles(Profiles.of("demo"));
     }
 
@@ -26,8 +28,9 @@ public class Shell {
      * @param demoClock what the demo's clock shows, empty outside the demo
      * @param keys whether single-letter shortcuts are on
      * @param here this page's path with its query, for forms that come back to it
+     * @param assets where its scripts, styles and fonts are asked for
      */
-    public record Frame(Theme theme, String demoClock, boolean keys, String here) {}
+    public record Frame(Theme theme, String demoClock, boolean keys, String here, AssetLinks assets) {}
 
     @ModelAttribute("frame")
     public Frame frame(HttpServletRequest request) {
@@ -41,7 +44,7 @@ public class Shell {
                     + Words.clockOf(now, madrid);
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
-        return new Frame(Theme.of(theme), clockWords, !"off".equals(keys), request.getRequestURI() + query);
+        return new Frame(Theme.of(theme), clockWords, !"off".equals(keys), request.getRequestURI() + query, assets);
     }
 
     private static String cookie(HttpServletRequest request, String name) {

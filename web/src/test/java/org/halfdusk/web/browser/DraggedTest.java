@@ -70,7 +70,7 @@ class DraggedTest extends BrowserTest {
     @SuppressWarnings("unchecked")
     void theScriptProjectsAsTheCoreDoes() throws IOException {
         go("/shoots/1/frame");
-        Path table = Path.of("../core/src/test/resources/org/halfdusk/optics/projection.csv");
+        Path table = Path.of("../core/src/test/resources/org/halfdusk/optics/framing/projection.csv");
         List<String> lines = Files.readAllLines(table).stream()
                 .filter(l -> !l.startsWith("#"))
                 .toList();

@@ -13,6 +13,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Tag;
@@ -168,6 +170,27 @@ class DoorTest extends DemoPages {
     @ValueSource(strings = {"/places/0x1", "/places/1d", "/shoots/0x1/night", "/places/%EF%BC%91", "/kit/cameras/1e0"})
     void numbersInAddressesAreDigits(String path) throws Exception {
         assertEquals(404, ask("GET", path).statusCode());
+    }
+
+    /** Beside pages and beside files: a sentence that names the address, whatever Spring calls it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/stack", "/shoots/1/nothing", "/assets/none.css", "/nights/2027"})
+    void whatIsNotThereIsNamed(String path) throws Exception {
+        HttpResponse<String> r = ask("GET", path);
+        assertEquals(404, r.statusCode());
+        assertHas(r.body(), "There is no page " + path + ".");
+        assertFalse(r.body().contains("endpoint"), r.body());
+        List<String> assets = Pattern.compile("(?<=(?:href|src|data-\\w{1,9})=\")/assets/[^\"]+")
+                .matcher(r.body())
+                .results()
+                .map(MatchResult::group)
+                .toList();
+        assertTrue(assets.size() > 5, assets.toString());
+        for (String asset : assets) {
+            assertTrue(
+                    asset.matches("/assets/[\\w-]+-[0-9a-f]{32}\\.\\w+"),
+                    asset + " would be kept for a year under that name");
+        }
     }
 
     /** A form whose own page does not show it again is kept by the door: named, to be mended, and sent again. */
