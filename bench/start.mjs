@@ -2,7 +2,7 @@
 // Start-up and page times, side by side in one run: the plain fat jar against what ./run starts. Needs a built jar.
 // Prints one figure a line as `name: value unit`.
 import { execFileSync, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -49,7 +49,7 @@ console.log(`firstPageShare: ${(median(times.run) / median(times.plain)).toFixed
 
 const data = mkdtempSync(join(tmpdir(), "half-dusk-bench-"));
 const { child } = await start("run", port, data);
-for (const [name, path] of [["pageNights", "/nights"], ["pageNight", "/shoots/1/night"], ["pageExpose", "/shoots/1/expose"], ["pageShoots", "/shoots"], ["pagePlaces", "/places"], ["pageKit", "/kit"]]) {
+for (const [name, path] of [["pageNights", "/nights"], ["pageNight", "/shoots/1/night"], ["pageExpose", "/shoots/1/expose"], ["pageFrame", "/shoots/1/frame"], ["pageShoots", "/shoots"], ["pagePlaces", "/places"], ["pageKit", "/kit"]]) {
   const ms = [];
   for (let i = 0; i < 60; i++) {
     const t = performance.now();
@@ -59,6 +59,13 @@ for (const [name, path] of [["pageNights", "/nights"], ["pageNight", "/shoots/1/
     if (i >= 20) ms.push(performance.now() - t);
   }
   console.log(`${name}: ${median(ms).toFixed(1)} ms`);
+}
+// As Linux counts it; elsewhere it is left out.
+for (const page of ["/shoots/2/expose", "/shoots/4/expose", "/shoots/5/expose", "/shoots/6/night", "/shoots/7/sequence", "/shoots/10/expose", "/map", "/log", "/settings", "/about"]) {
+  await (await fetch(`http://127.0.0.1:${port}${page}`)).text();
+}
+if (existsSync(`/proc/${child.pid}/status`)) {
+  console.log(`resident: ${Math.round(+readFileSync(`/proc/${child.pid}/status`, "utf8").match(/VmRSS:\s+(\d+)/)[1] / 1024)} MB`);
 }
 await stop(child);
 rmSync(data, { recursive: true, force: true });

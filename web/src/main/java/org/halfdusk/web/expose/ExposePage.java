@@ -116,9 +116,7 @@ record ExposePage(
         Shoot.ShootRig kept = shoot.rig();
         Wishes wishes = kept.wishes();
         Rig rig = open.now().rig();
-        Setting setting = open.now().setting();
         ExposeStep step = open.subject().expose(open.now(), theme);
-        Lens lens = rig.lens();
         return new ExposePage(
                 step,
                 Answer.of(open),
@@ -133,12 +131,12 @@ record ExposePage(
                 lenses(kits, kept),
                 converters(kits, kept),
                 shutters(rig, wishes),
-                apertures(rig, wishes, setting, step.widest()),
-                isos(rig, wishes, setting),
+                apertures(rig, wishes, open.now().setting(), step.widest()),
+                isos(rig, wishes, open.now().setting()),
                 schools(wishes),
                 errors.of("FOCAL").isEmpty() ? Words.plain(rig.lensFocalMm()) : errors.text("FOCAL"),
-                !lens.zoom(),
-                reach(lens),
+                !rig.lens().zoom(),
+                reach(rig.lens()),
                 errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
                 tolerances(kept.choices()),
                 kept.choices().tolerance().isEmpty(),

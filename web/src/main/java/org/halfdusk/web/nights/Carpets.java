@@ -66,6 +66,10 @@ class Carpets {
      * @param pictures by theme, made when first asked for
      */
     record Year(Carpet carpet, String table, Optional<Forecast> forecast, Map<Theme, byte[]> pictures) {
+        List<SubjectNight> nights() {
+            return carpet.columns().stream().map(Carpet.Column::night).toList();
+        }
+
         byte[] picture(Theme theme) {
             return pictures.computeIfAbsent(theme, t -> CarpetPicture.png(carpet, t));
         }

@@ -12,7 +12,6 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.time.YearlyDate;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.NightsAhead;
@@ -68,8 +67,7 @@ record NightsPage(
             Carpets.Year year,
             NightsFilter filter,
             List<YearlyDate> dates) {
-        List<SubjectNight> nights =
-                year.carpet().columns().stream().map(Carpet.Column::night).toList();
+        List<SubjectNight> nights = year.nights();
         List<SubjectNight> passing =
                 nights.stream().filter(filter::holds).sorted(Planner.BEST_FIRST).toList();
         List<SubjectNight> best = best(passing);
@@ -92,8 +90,7 @@ record NightsPage(
                 start.toString(),
                 start.minusYears(1).toString(),
                 start.plusYears(1).toString(),
-                Words.longDate(start) + " to "
-                        + Words.longDate(nights.get(nights.size() - 1).date()),
+                span(nights),
                 picture(year, passing, filter),
                 !NightsAhead.everyNight(subject),
                 each(best, n -> answer(n, subjects.of(subject, n).words())),
@@ -101,6 +98,11 @@ record NightsPage(
                 each(ranked, n -> row(n, subjects.of(subject, n).words())),
                 own(nights, dates, subject, subjects),
                 year.table());
+    }
+
+    private static String span(List<SubjectNight> nights) {
+        return Words.longDate(nights.get(0).date()) + " to "
+                + Words.longDate(nights.get(nights.size() - 1).date());
     }
 
     private static <T> List<T> each(List<SubjectNight> nights, Function<SubjectNight, T> as) {
