@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
+import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
@@ -210,22 +211,11 @@ public record FilterGuard(Verdict verdict, Optional<Interval> off, double margin
             far = Math.min(1.1 * FARTHEST_LIMIT_KM, Math.max(1.05 * Math.abs(promised), 1.3 * far));
             atFar = depthAt(sky, latitude, longitude, bearing, far, maximum);
         }
-        // Regula falsi with the Illinois halving.
-        for (int i = 0; i < 40 && far - near > 0.005; i++) {
-            double middle = near + (far - near) * atNear / (atNear - atFar);
-            middle = Math.max(near + 0.002, Math.min(far - 0.002, middle));
-            double there = depthAt(sky, latitude, longitude, bearing, middle, maximum);
-            if (inside == there > 0) {
-                near = middle;
-                atNear = there;
-                atFar /= 2;
-            } else {
-                far = middle;
-                atFar = there;
-                atNear /= 2;
-            }
+        if (atNear == 0 || atFar == 0) {
+            return OptionalDouble.of(atNear == 0 ? near : far);
         }
-        return near > FARTHEST_LIMIT_KM ? OptionalDouble.empty() : OptionalDouble.of(near);
+        double limit = Curve.root(km -> depthAt(sky, latitude, longitude, bearing, km, maximum), near, far);
+        return limit > FARTHEST_LIMIT_KM ? OptionalDouble.empty() : OptionalDouble.of(limit);
     }
 
     private static double depthAt(
