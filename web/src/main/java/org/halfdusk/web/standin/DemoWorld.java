@@ -71,7 +71,8 @@ public class DemoWorld {
             return false;
         }
         CompletableFuture<List<Place>> surveyed = CompletableFuture.supplyAsync(DemoPlaces::all);
-        ground.lay();
+        // Some megabytes are unpacked and written through to the disk meanwhile.
+        CompletableFuture<Void> laid = CompletableFuture.runAsync(ground::lay, work -> new Thread(work).start());
         long camera = sowCameras();
         Lenses lenses = sowLenses();
         kits.add(new Converter("1.4× converter", 1.4));
@@ -79,6 +80,7 @@ public class DemoWorld {
         sowRigs(camera, lenses);
         DemoPlaces.Stands stands = new DemoPlaces(places).sown(surveyed.join());
         sowShoots(stands, camera, lenses);
+        laid.join();
         facts.put(SOWN, DemoClock.START.toString());
         return true;
     }
