@@ -26,14 +26,14 @@ import org.springframework.context.event.ContextClosedEvent;
 /** The start that is only for the class archive, and the file that is opened beside a start. */
 @Tag("slow")
 @ExtendWith(OutputCaptureExtension.class)
-class RehearsalTest {
+class ArchiveStartTest {
     @Test
     void asksItselfTheFirstPagesAndEnds(@TempDir Path data, CapturedOutput said) throws Exception {
         CountDownLatch closed = new CountDownLatch(1);
         application()
                 .listeners((ApplicationListener<ContextClosedEvent>) e -> closed.countDown())
                 .profiles("demo")
-                .run(with(data, "--halfdusk.rehearse=true"));
+                .run(with(data, "--halfdusk.archive=true"));
         assertTrue(closed.await(60, TimeUnit.SECONDS), "it ends by itself");
         for (String page : List.of("/nights", "/shoots/1/night", "/shoots/1/frame", "/shoots/1/expose", "/kit")) {
             assertTrue(said.getOut().contains(page + " answered 200"), page + " in " + said.getOut());

@@ -15,12 +15,12 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * A start for the class archive alone, by {@code --halfdusk.rehearse}: it asks itself the pages that a person sees first and ends, so that
+ * A start for the class archive alone, by {@code --halfdusk.archive}: it asks itself the pages that a person sees first and ends, so that
  * what they load lies in the archive, too. A page that is not there in an empty file does no harm.
  */
 @Component
-class Rehearsal {
-    private static final Logger LOG = LoggerFactory.getLogger(Rehearsal.class);
+class ArchiveStart {
+    private static final Logger LOG = LoggerFactory.getLogger(ArchiveStart.class);
     private static final int PATIENCE_MS = 60_000;
     private static final List<String> PAGES = List.of(
             "/nights",
@@ -35,7 +35,7 @@ class Rehearsal {
 
     private final boolean asked;
 
-    Rehearsal(@Value("${halfdusk.rehearse:false}") boolean asked) {
+    ArchiveStart(@Value("${halfdusk.archive:false}") boolean asked) {
         this.asked = asked;
     }
 
@@ -44,7 +44,7 @@ class Rehearsal {
         ConfigurableApplicationContext context = event.getApplicationContext();
         if (asked && context instanceof WebServerApplicationContext served) {
             WebServer server = served.getWebServer();
-            new Thread(() -> playedThrough(context, server == null ? 0 : server.getPort()), "rehearsal").start();
+            new Thread(() -> playedThrough(context, server == null ? 0 : server.getPort()), "archive").start();
         }
     }
 
@@ -55,7 +55,7 @@ class Rehearsal {
                 LOG.info("{} answered {}", page, answer);
             }
         } catch (IOException e) {
-            LOG.warn("The rehearsal ended early: {}", e.getMessage());
+            LOG.warn("The start for the archive ended early: {}", e.getMessage());
         }
     }
 
