@@ -12,17 +12,17 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.show.Backdrop;
-import org.halfdusk.show.Calibre;
-import org.halfdusk.show.Choreographer;
-import org.halfdusk.show.CueSheet;
 import org.halfdusk.show.Development;
 import org.halfdusk.show.Display;
-import org.halfdusk.show.Drift;
 import org.halfdusk.show.Shutter;
-import org.halfdusk.show.Spark;
 import org.halfdusk.show.Take;
 import org.halfdusk.show.Viewpoint;
 import org.halfdusk.show.practice.FrameTimes;
+import org.halfdusk.show.shells.Calibre;
+import org.halfdusk.show.shells.Choreographer;
+import org.halfdusk.show.shells.CueSheet;
+import org.halfdusk.show.shells.Spark;
+import org.halfdusk.show.smoke.Drift;
 
 /** How long a show of twenty minutes takes to be computed, its times to be counted, and a frame of it to be developed. */
 final class ShowReport {

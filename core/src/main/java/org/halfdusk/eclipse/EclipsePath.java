@@ -13,8 +13,8 @@ import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
-import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.events.Curve;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
-import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.events.Curve;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 

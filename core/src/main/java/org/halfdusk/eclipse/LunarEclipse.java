@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import org.halfdusk.ephemeris.Ephemeris;
-import org.halfdusk.sky.Curve;
+import org.halfdusk.sky.events.Curve;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;

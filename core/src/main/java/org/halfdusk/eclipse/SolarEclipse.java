@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Observer;
-import org.halfdusk.sky.Curve;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.sky.SkyEvents;
+import org.halfdusk.sky.events.Curve;
+import org.halfdusk.sky.events.SkyEvents;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 

@@ -3,6 +3,7 @@ package org.halfdusk.ephemeris;
 import java.util.EnumMap;
 import java.util.Map;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.coordinates.EarthMotion;
 
 /**
  * Another ephemeris, fitted piece by piece with polynomials: tens of nanoseconds a place instead of a tenth of a

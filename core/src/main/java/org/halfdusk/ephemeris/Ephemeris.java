@@ -2,6 +2,9 @@ package org.halfdusk.ephemeris;
 
 import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.coordinates.EarthMotion;
+import org.halfdusk.ephemeris.coordinates.EclipticOfDate;
+import org.halfdusk.ephemeris.coordinates.EquatorialOfDate;
 
 /** Apparent geocentric places, in the true equator and equinox of date; safe for use by many threads. */
 public interface Ephemeris {

@@ -3,6 +3,8 @@ package org.halfdusk.ephemeris;
 import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.ephemeris.coordinates.EarthMotion;
+import org.halfdusk.ephemeris.coordinates.FixedDirection;
 import org.halfdusk.ephemeris.theory.EarthTheory;
 import org.halfdusk.ephemeris.theory.LunarTheory;
 import org.halfdusk.ephemeris.theory.NutationTheory;

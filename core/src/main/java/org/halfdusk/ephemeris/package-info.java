@@ -1,9 +1,9 @@
 /**
  * Where the bodies are, seen from the centre of the Earth.
  *
- * <p>A position is only a position in a frame, and each frame is a type: {@link org.halfdusk.ephemeris.EclipticJ2000},
- * {@link org.halfdusk.ephemeris.EquatorialJ2000}, {@link org.halfdusk.ephemeris.EquatorialOfDate},
- * {@link org.halfdusk.ephemeris.EclipticOfDate}. The theories give places on the ecliptic of J2000; precession and
+ * <p>A position is only a position in a frame, and each frame is a type: {@link org.halfdusk.ephemeris.coordinates.EclipticJ2000},
+ * {@link org.halfdusk.ephemeris.coordinates.EquatorialJ2000}, {@link org.halfdusk.ephemeris.coordinates.EquatorialOfDate},
+ * {@link org.halfdusk.ephemeris.coordinates.EclipticOfDate}. The theories give places on the ecliptic of J2000; precession and
  * nutation carry them to the true equator and equinox of date, the frame in which the Earth turns about z and in which
  * all apparent places of this package stand. <em>Apparent</em> means as light shows it: the body where it was when the
  * light left, shifted by the Earth's own motion (aberration) and, close to the Sun, by its gravity (deflection).

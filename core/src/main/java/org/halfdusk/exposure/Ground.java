@@ -1,7 +1,7 @@
 package org.halfdusk.exposure;
 
-import org.halfdusk.light.Daylight;
 import org.halfdusk.light.SkyLight;
+import org.halfdusk.light.sources.Daylight;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Magnitudes;

@@ -5,11 +5,19 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import org.halfdusk.frame.Lines.Line;
-import org.halfdusk.frame.Spots.Spot;
-import org.halfdusk.frame.StarFits.Shape;
 import org.halfdusk.frame.picture.Exposed;
 import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.points.FieldCell;
+import org.halfdusk.frame.points.Spots;
+import org.halfdusk.frame.points.Spots.Spot;
+import org.halfdusk.frame.points.StarField;
+import org.halfdusk.frame.points.StarFits;
+import org.halfdusk.frame.points.StarFits.Shape;
+import org.halfdusk.frame.tones.Coarse;
+import org.halfdusk.frame.tones.Lines.Line;
+import org.halfdusk.frame.tones.Mesh;
+import org.halfdusk.frame.tones.Robust;
+import org.halfdusk.frame.tones.Tones;
 
 /**
  * What is wrong with a frame, from what was measured of it. Each judgement is a measured figure against one that people put up with, with a

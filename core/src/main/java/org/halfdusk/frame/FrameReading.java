@@ -4,11 +4,26 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.frame.Lines.Line;
-import org.halfdusk.frame.Spots.Spot;
 import org.halfdusk.frame.disc.MoonDisc;
 import org.halfdusk.frame.picture.Exposed;
 import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.points.FieldCell;
+import org.halfdusk.frame.points.Spots;
+import org.halfdusk.frame.points.Spots.Spot;
+import org.halfdusk.frame.points.StarField;
+import org.halfdusk.frame.points.StarFits;
+import org.halfdusk.frame.points.StarSheet;
+import org.halfdusk.frame.solved.SkyGuess;
+import org.halfdusk.frame.solved.SkyLight;
+import org.halfdusk.frame.solved.Solution;
+import org.halfdusk.frame.solved.Solver;
+import org.halfdusk.frame.tones.Coarse;
+import org.halfdusk.frame.tones.Lines;
+import org.halfdusk.frame.tones.Lines.Line;
+import org.halfdusk.frame.tones.Mesh;
+import org.halfdusk.frame.tones.Robust;
+import org.halfdusk.frame.tones.ScannedRow;
+import org.halfdusk.frame.tones.Tones;
 
 /**
  * A frame read: its light, its stars and what spoilt it.
@@ -31,24 +46,8 @@ public record FrameReading(
         List<FieldCell> cells,
         List<FrameFault> faults,
         Optional<Solution> solved,
-        Sheet sheet,
+        StarSheet sheet,
         Optional<MoonDisc> disc) {
-    /** A pixel. */
-    public record At(int x, int y) {}
-
-    /**
-     * Shapes of the stars over the frame, to be drawn.
-     *
-     * @param cells row by row from the top left
-     * @param typical a star of each of three by three parts that looks as those about it do; nothing where there are too few
-     */
-    public record Sheet(int columns, int rows, List<FieldCell> cells, List<Optional<At>> typical) {
-        public Sheet {
-            cells = List.copyOf(cells);
-            typical = List.copyOf(typical);
-        }
-    }
-
     /**
      * How much wider the narrow sides of stars are on the right than on the left, and below than above, as a share of their mean; 0 where
      * too few parts are known.

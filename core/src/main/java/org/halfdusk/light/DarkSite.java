@@ -4,6 +4,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.light.sources.Extinction;
+import org.halfdusk.light.sources.Moonlight;
+import org.halfdusk.light.sources.TownGlow;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -165,7 +168,7 @@ public final class DarkSite {
     }
 
     /** The zenith under which towns leave so much flux. */
-    static SkyBrightness under(double towns) {
+    public static SkyBrightness under(double towns) {
         SkyBrightness left = SkyBrightness.ofFlux(NATURAL.flux() + towns);
         return SkyBrightness.of(Math.max(Place.BRIGHTEST, left.magnitude()));
     }
@@ -186,7 +189,7 @@ public final class DarkSite {
     }
 
     /** Flux of airglow, starlight and zodiacal light at an altitude. */
-    double naturalFlux(double altitudeDegrees) {
+    public double naturalFlux(double altitudeDegrees) {
         double z = Math.toRadians(90 - Math.max(0, altitudeDegrees));
         double s = GreatCircle.EARTH_RADIUS_KM * Math.sin(z) / (GreatCircle.EARTH_RADIUS_KM + AIRGLOW_HEIGHT_KM);
         double vanRhijn = 1 / Math.sqrt(1 - s * s);
@@ -197,7 +200,7 @@ public final class DarkSite {
     }
 
     /** Flux of towns in a direction (north, east, up). */
-    double townFlux(Vector direction) {
+    public double townFlux(Vector direction) {
         double model = scale * glow.map(g -> g.flux(direction)).orElse(0.0)
                 + evenly * (1 + 1.5 * (1 - Math.max(0, direction.z())));
         double darker = measured.darker(direction);

@@ -3,9 +3,9 @@ package org.halfdusk.light;
 import java.util.List;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.photometry.SkyBrightness;
-import org.halfdusk.sky.Curve;
-import org.halfdusk.sky.Darkness;
-import org.halfdusk.sky.Night;
+import org.halfdusk.sky.events.Curve;
+import org.halfdusk.sky.events.Darkness;
+import org.halfdusk.sky.events.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 

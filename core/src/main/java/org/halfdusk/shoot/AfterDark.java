@@ -8,8 +8,8 @@ import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.town.TownNight;
 import org.halfdusk.shoot.trails.TrailsNight;
-import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.events.Night;
 import org.halfdusk.time.Interval;
 
 /** A subject of the night proper, between one noon and the next. */

@@ -2,6 +2,7 @@ package org.halfdusk.shoot;
 
 import java.util.Set;
 import org.halfdusk.ephemeris.Body;
+import org.halfdusk.shoot.packing.Packing;
 
 /**
  * What all the rest asks of a subject; each answers for itself, in its planner.

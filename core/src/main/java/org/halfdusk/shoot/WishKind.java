@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.Field;
 
@@ -32,7 +33,7 @@ public record WishKind<W extends Wish>(Class<W> type, W usual, List<Field<W, ?>>
      *
      * @throws IllegalArgumentException naming all that is not, or a wish of another subject
      */
-    W checked(Wish wish) {
+    public W checked(Wish wish) {
         if (!type.isInstance(wish)) {
             throw new IllegalArgumentException("wish of another subject: " + wish);
         }
@@ -64,7 +65,7 @@ public record WishKind<W extends Wish>(Class<W> type, W usual, List<Field<W, ?>>
     }
 
     /** The same fields as parts of a shoot of this subject. */
-    List<Field<Shoot, ?>> ofShoot() {
+    public List<Field<Shoot, ?>> ofShoot() {
         return fields.stream().<Field<Shoot, ?>>map(this::ofShoot).toList();
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.halfdusk.place.Skyline;
+import org.halfdusk.show.shells.Spark;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**

@@ -9,6 +9,11 @@ import org.halfdusk.exposure.lamps.PointLight;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.framing.Projection;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.show.shells.Cue;
+import org.halfdusk.show.shells.Spark;
+import org.halfdusk.show.shells.Tint;
+import org.halfdusk.show.smoke.Puff;
+import org.halfdusk.show.smoke.Veil;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**

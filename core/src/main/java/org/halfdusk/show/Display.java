@@ -3,6 +3,12 @@ package org.halfdusk.show;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.halfdusk.show.shells.Cue;
+import org.halfdusk.show.shells.CueSheet;
+import org.halfdusk.show.shells.Spark;
+import org.halfdusk.show.smoke.Drift;
+import org.halfdusk.show.smoke.Puff;
+import org.halfdusk.show.smoke.Veil;
 
 /**
  * A show over a place: what is fired, seen from where, in what air, before what.

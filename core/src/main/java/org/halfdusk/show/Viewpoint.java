@@ -4,6 +4,7 @@ import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.optics.framing.Framing;
+import org.halfdusk.show.shells.Spark;
 
 /**
  * Where the launching ground lies as seen from the tripod.

@@ -1,9 +1,9 @@
 /**
  * A firework display as a model, and the frames that a shutter makes of it.
  *
- * <p>Everything that glows is a {@link org.halfdusk.show.Spark}: born somewhere, thrown, braked by the air, carried by the wind,
- * sinking, burning down. A {@link org.halfdusk.show.Cue} is one shell fired; what is fired when is a
- * {@link org.halfdusk.show.CueSheet}, made up from a seed or typed. Metres from the launching ground: x to the right as one faces
+ * <p>Everything that glows is a {@link org.halfdusk.show.shells.Spark}: born somewhere, thrown, braked by the air, carried by the wind,
+ * sinking, burning down. A {@link org.halfdusk.show.shells.Cue} is one shell fired; what is fired when is a
+ * {@link org.halfdusk.show.shells.CueSheet}, made up from a seed or typed. Metres from the launching ground: x to the right as one faces
  * it, y up, z away; seconds from the first cue. A {@link org.halfdusk.show.Shutter} open over a part of it gives a
  * {@link org.halfdusk.show.Developed} frame, and the {@link org.halfdusk.show.practice.Judgement} of it is one sentence of a tutor.
  *

@@ -3,8 +3,8 @@
  *
  * <p>{@link org.halfdusk.sky.Sky} turns apparent geocentric places into altitude and azimuth: it turns with the Earth,
  * steps from its centre to the tripod (parallax: up to 1° for the Moon) and adds the tripod's own speed (diurnal
- * aberration, 0.3″). Altitudes are airless unless a name says refracted. {@link org.halfdusk.sky.Curve} finds when any
- * function of time crosses a level; it knows nothing of the sky. {@link org.halfdusk.sky.Night} puts the crossings of
+ * aberration, 0.3″). Altitudes are airless unless a name says refracted. {@link org.halfdusk.sky.events.Curve} finds when any
+ * function of time crosses a level; it knows nothing of the sky. {@link org.halfdusk.sky.events.Night} puts the crossings of
  * one night together: sunset, twilights, darkness, moon and core.
  *
  * <p>Conventions: sunrise and sunset are the Sun's airless centre at −50′, moonrise and moonset its upper limb with 34′

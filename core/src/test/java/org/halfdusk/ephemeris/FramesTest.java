@@ -8,6 +8,11 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.angle.Angle;
 import org.halfdusk.angle.Declination;
+import org.halfdusk.ephemeris.coordinates.EarthMotion;
+import org.halfdusk.ephemeris.coordinates.EclipticJ2000;
+import org.halfdusk.ephemeris.coordinates.EclipticOfDate;
+import org.halfdusk.ephemeris.coordinates.EquatorialJ2000;
+import org.halfdusk.ephemeris.coordinates.EquatorialOfDate;
 
 /** From frame to frame and back; worked examples of Meeus, Astronomical Algorithms 2nd ed. */
 class FramesTest {

@@ -8,7 +8,7 @@ import org.halfdusk.angle.Apparent;
 import org.halfdusk.exposure.discs.Corona;
 import org.halfdusk.exposure.discs.EclipseGuide;
 import org.halfdusk.exposure.discs.MoonExposure;
-import org.halfdusk.light.Extinction;
+import org.halfdusk.light.sources.Extinction;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;

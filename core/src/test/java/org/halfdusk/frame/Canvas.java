@@ -5,12 +5,12 @@ import java.util.Random;
 import org.halfdusk.frame.picture.Pixels;
 
 /** A frame that a test paints: sky, stars, what spoils it, and noise; in linear light of one grey. */
-final class Canvas implements Pixels {
+public final class Canvas implements Pixels {
     private final int width;
     private final int height;
-    final float[] light;
+    public final float[] light;
 
-    Canvas(int width, int height, double sky) {
+    public Canvas(int width, int height, double sky) {
         this.width = width;
         this.height = height;
         this.light = new float[width * height];
@@ -35,7 +35,7 @@ final class Canvas implements Pixels {
     }
 
     /** A star of so much light, its widths as standard deviations, its long side at an angle, 90 up. */
-    void star(double x, double y, double sum, double major, double minor, double degrees) {
+    public void star(double x, double y, double sum, double major, double minor, double degrees) {
         double c = Math.cos(Math.toRadians(degrees));
         double s = -Math.sin(Math.toRadians(degrees));
         int reach = (int) Math.ceil(5 * major);
@@ -62,14 +62,14 @@ final class Canvas implements Pixels {
         }
     }
 
-    void add(int x, int y, double value) {
+    public void add(int x, int y, double value) {
         if (x >= 0 && y >= 0 && x < width && y < height) {
             light[y * width + x] += (float) value;
         }
     }
 
     /** Noise of so much, then held between black and full. */
-    Canvas noisy(double sigma, long seed) {
+    public Canvas noisy(double sigma, long seed) {
         Random random = new Random(seed);
         for (int i = 0; i < light.length; i++) {
             light[i] = (float) Math.max(0, Math.min(1, light[i] + sigma * random.nextGaussian()));

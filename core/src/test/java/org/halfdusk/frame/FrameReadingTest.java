@@ -9,6 +9,7 @@ import java.util.Random;
 import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading.Kind;
 import org.halfdusk.frame.picture.Exposed;
+import org.halfdusk.frame.points.StarFits;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -10,6 +10,8 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.optics.IntervalTimer;
+import org.halfdusk.sequence.camera.Battery;
+import org.halfdusk.sequence.camera.TrailGap;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.trailing.Trailing;
 

@@ -23,6 +23,7 @@ import org.halfdusk.optics.Sensor;
 import org.halfdusk.optics.kit.Card;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.function.Executable;
 

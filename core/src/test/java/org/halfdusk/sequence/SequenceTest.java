@@ -22,6 +22,8 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.sequence.camera.CameraBuffer;
+import org.halfdusk.sequence.camera.TrailGap;
 import org.junit.jupiter.api.Test;
 
 /** Blocks, gaps in trails, and the buffer. */

@@ -18,7 +18,7 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.reference.ReferenceTable;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
 

@@ -19,7 +19,7 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipsePlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonPlanner;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.town.TownPlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;

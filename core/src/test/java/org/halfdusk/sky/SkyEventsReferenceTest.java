@@ -11,6 +11,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.reference.ReferenceTable;
 import org.halfdusk.reference.ReferenceTable.Row;
+import org.halfdusk.sky.events.EventType;
+import org.halfdusk.sky.events.SkyEvent;
+import org.halfdusk.sky.events.SkyEvents;
 import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;
 

@@ -3,6 +3,7 @@ package org.halfdusk.store;
 import static org.halfdusk.store.jooq.Tables.FACT;
 
 import java.util.Optional;
+import org.halfdusk.store.sqlite.Database;
 import org.jooq.DSLContext;
 
 /** Small facts about the file itself. */

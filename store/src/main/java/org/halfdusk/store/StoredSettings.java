@@ -4,6 +4,7 @@ import static org.halfdusk.store.jooq.Tables.SETTING;
 
 import java.util.Map;
 import org.halfdusk.shoot.kept.KeptSettings;
+import org.halfdusk.store.sqlite.Database;
 import org.jooq.DSLContext;
 
 /** Settings in the file, by name. */

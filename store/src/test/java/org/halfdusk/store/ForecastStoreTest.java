@@ -11,6 +11,8 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.halfdusk.place.Observer;
+import org.halfdusk.store.shoots.StoredForecasts;
+import org.halfdusk.store.sqlite.Database;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.WeatherHour;
 import org.junit.jupiter.api.AfterEach;

@@ -22,21 +22,26 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
-import org.halfdusk.frame.Solution;
-import org.halfdusk.frame.Tones;
 import org.halfdusk.frame.disc.MoonDisc;
+import org.halfdusk.frame.points.FieldCell;
+import org.halfdusk.frame.points.StarSheet;
+import org.halfdusk.frame.solved.Solution;
+import org.halfdusk.frame.tones.Tones;
 import org.halfdusk.optics.FocusMark;
 import org.halfdusk.photometry.Measurement;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.review.Afterwards;
-import org.halfdusk.shoot.review.FrameFile;
-import org.halfdusk.shoot.review.Learnt;
-import org.halfdusk.shoot.review.Shot;
 import org.halfdusk.shoot.review.Softness;
-import org.halfdusk.shoot.review.TakenFrame;
+import org.halfdusk.shoot.review.learnt.Learnt;
+import org.halfdusk.shoot.review.taken.FrameFile;
+import org.halfdusk.shoot.review.taken.Shot;
+import org.halfdusk.shoot.review.taken.TakenFrame;
+import org.halfdusk.store.kit.StoredFocusMarks;
+import org.halfdusk.store.shoots.StoredFrames;
+import org.halfdusk.store.shoots.StoredLearning;
+import org.halfdusk.store.sqlite.Database;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
@@ -109,11 +114,11 @@ class FrameStoreTest {
                                 sky,
                                 towards))
                         : Optional.empty(),
-                new FrameReading.Sheet(
+                new StarSheet(
                         2,
                         3,
                         Collections.nCopies(6, some),
-                        new ArrayList<>(Collections.nCopies(9, Optional.of(new FrameReading.At(7, 8))))),
+                        new ArrayList<>(Collections.nCopies(9, Optional.of(new StarSheet.At(7, 8))))),
                 solved ? Optional.of(new MoonDisc(100.5, 200.25, 50.125, 0)) : Optional.empty());
     }
 

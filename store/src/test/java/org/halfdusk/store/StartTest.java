@@ -17,6 +17,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Arrays;
+import org.halfdusk.store.sqlite.CannotOpen;
+import org.halfdusk.store.sqlite.Database;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -6,7 +6,7 @@ import java.util.concurrent.CompletionException;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.towns.Gazetteer;
-import org.halfdusk.store.Database;
+import org.halfdusk.store.sqlite.Database;
 import org.springframework.beans.factory.support.DefaultSingletonBeanRegistry;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -51,7 +51,7 @@ final class Opening {
     /**
      * Waits for it.
      *
-     * @throws org.halfdusk.store.CannotOpen where it cannot be opened
+     * @throws org.halfdusk.store.sqlite.CannotOpen where it cannot be opened
      */
     Database database() {
         try {

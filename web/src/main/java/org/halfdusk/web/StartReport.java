@@ -1,7 +1,7 @@
 package org.halfdusk.web;
 
 import java.util.Optional;
-import org.halfdusk.store.CannotOpen;
+import org.halfdusk.store.sqlite.CannotOpen;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringBootExceptionReporter;
 import org.springframework.boot.context.properties.bind.BindException;

@@ -10,7 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
-import org.halfdusk.store.CannotOpen;
+import org.halfdusk.store.sqlite.CannotOpen;
 import org.halfdusk.web.standin.DemoWorld;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;

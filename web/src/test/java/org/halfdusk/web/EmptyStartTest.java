@@ -57,7 +57,8 @@ class EmptyStartTest {
                 assertTrue(kept.headers().firstValue("Location").orElseThrow().contains("/nights?place=1"));
             }
             assertEquals(1, app.bean(Places.class).list().size());
-            assertEquals(1, app.bean(org.halfdusk.shoot.kept.Rigs.class).rigs().size());
+            assertEquals(
+                    1, app.bean(org.halfdusk.shoot.kept.kit.Rigs.class).rigs().size());
             assertTrue(app.get("/first?where=xyzzyqq").body().contains("Nothing is found by “xyzzyqq”"));
             assertEquals(400, app.get("/first?where=35%203&rig=NONE").statusCode());
             assertEquals(

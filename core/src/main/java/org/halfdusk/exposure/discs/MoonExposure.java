@@ -1,7 +1,7 @@
 package org.halfdusk.exposure.discs;
 
 import org.halfdusk.angle.Apparent;
-import org.halfdusk.light.Extinction;
+import org.halfdusk.light.sources.Extinction;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Stops;

@@ -32,7 +32,7 @@ public record Projection(boolean fisheye, double focalPx, double k1, int width, 
         return Math.hypot(x - centreX(), y - centreY()) / halfDiagonal();
     }
 
-    /** The same of what stands in a direction of the sky. @param m how the camera stands, see {@link org.halfdusk.frame.Solver} @param v unit vector */
+    /** The same of what stands in a direction of the sky. @param m how the camera stands, see {@link org.halfdusk.frame.solved.Solver} @param v unit vector */
     public boolean project(double[] m, Vector v, double[] out) {
         return project(
                 m[0] * v.x() + m[1] * v.y() + m[2] * v.z(),

@@ -2,6 +2,8 @@ package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
 import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.stack.held.Picture;
+import org.halfdusk.frame.stack.held.Shelf;
 import org.halfdusk.photometry.Srgb;
 
 /**

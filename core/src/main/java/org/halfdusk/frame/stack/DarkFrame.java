@@ -2,6 +2,8 @@ package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
 import org.halfdusk.frame.picture.Pixels;
+import org.halfdusk.frame.stack.held.Held;
+import org.halfdusk.frame.stack.held.Picture;
 
 /**
  * What the sensor makes by itself, taken off frames: its own light subtracted, and where a pixel burns so brightly that nothing of the sky

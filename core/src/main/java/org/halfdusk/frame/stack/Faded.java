@@ -1,5 +1,7 @@
 package org.halfdusk.frame.stack;
 
+import org.halfdusk.frame.stack.held.Picture;
+
 /**
  * A frame of trails that fade towards their beginning as a comet's tail does: the first has a tenth of its light, the last all of it, and
  * between them each the same factor more.

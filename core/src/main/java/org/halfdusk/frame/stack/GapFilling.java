@@ -3,9 +3,12 @@ package org.halfdusk.frame.stack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.halfdusk.frame.StarPlaces;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.picture.ScanLines;
+import org.halfdusk.frame.points.StarPlaces;
+import org.halfdusk.frame.stack.held.Held;
+import org.halfdusk.frame.stack.matched.Resampled;
+import org.halfdusk.frame.stack.matched.SkyTurn;
 
 /**
  * Draws trails on over the time in which no shutter was open. The frame before is turned forward with the sky until its trails reach over

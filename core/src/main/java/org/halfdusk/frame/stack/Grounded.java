@@ -1,5 +1,7 @@
 package org.halfdusk.frame.stack;
 
+import org.halfdusk.frame.stack.held.Picture;
+
 /**
  * A sky over ground of its own frames, joined at a soft edge.
  *

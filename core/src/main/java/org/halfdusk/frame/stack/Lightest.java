@@ -1,6 +1,10 @@
 package org.halfdusk.frame.stack;
 
 import org.halfdusk.frame.picture.ScanLines;
+import org.halfdusk.frame.stack.held.Growing;
+import org.halfdusk.frame.stack.held.Held;
+import org.halfdusk.frame.stack.held.Picture;
+import org.halfdusk.frame.stack.held.RowLocks;
 
 /** Of each pixel and colour the lightest that any frame has: whole trails, bursts beside each other. Threads may add at once. */
 public final class Lightest implements Growing {

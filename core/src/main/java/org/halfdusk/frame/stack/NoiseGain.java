@@ -3,6 +3,8 @@ package org.halfdusk.frame.stack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.frame.stack.held.Held;
+import org.halfdusk.frame.stack.held.Picture;
 
 /**
  * How much evener the light of many frames is than that of one, drawn as they are.

@@ -1,5 +1,9 @@
 package org.halfdusk.frame.stack;
 
+import org.halfdusk.frame.stack.held.Growing;
+import org.halfdusk.frame.stack.held.Picture;
+import org.halfdusk.frame.stack.held.RowLocks;
+
 /**
  * The mean of frames, pixel by pixel, in sums of 32 bits: exact up to {@link #MOST} frames. Threads may add at once. Of aligned frames each
  * pixel counts those that show it.

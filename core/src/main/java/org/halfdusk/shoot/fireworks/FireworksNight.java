@@ -11,9 +11,9 @@ import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.SkyEvents;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.SkyEvents;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 
 /**

@@ -26,11 +26,11 @@ import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
-import org.halfdusk.show.Choreographer;
-import org.halfdusk.show.CueSheet;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.show.practice.FrameTimes;
+import org.halfdusk.show.shells.Choreographer;
+import org.halfdusk.show.shells.CueSheet;
 import org.halfdusk.time.Interval;
 
 /**

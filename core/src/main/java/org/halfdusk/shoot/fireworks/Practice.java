@@ -8,19 +8,19 @@ import java.util.stream.Stream;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.light.SkyLight;
-import org.halfdusk.light.TownLamps;
+import org.halfdusk.light.sources.TownLamps;
 import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.show.Backdrop;
-import org.halfdusk.show.Choreographer;
-import org.halfdusk.show.CueSheet;
 import org.halfdusk.show.Display;
-import org.halfdusk.show.Drift;
-import org.halfdusk.show.Spark;
 import org.halfdusk.show.Take;
 import org.halfdusk.show.Viewpoint;
 import org.halfdusk.show.practice.Exercise;
+import org.halfdusk.show.shells.Choreographer;
+import org.halfdusk.show.shells.CueSheet;
+import org.halfdusk.show.shells.Spark;
+import org.halfdusk.show.smoke.Drift;
 import org.halfdusk.sky.HorizontalPosition;
 
 /** A made-up or written show in the place of the planned one: to practise on, and to see what its frames will be like. */

@@ -3,8 +3,8 @@ package org.halfdusk.shoot.fireworks;
 import java.time.Duration;
 import java.util.OptionalDouble;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.show.Calibre;
 import org.halfdusk.show.Sound;
+import org.halfdusk.show.shells.Calibre;
 
 /**
  * What is known of a show.

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.halfdusk.shoot.Shoot;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.typed.Field;
 
 /** Where shoots are kept. Every call is a transaction of its own, unless it is made within {@link AllOrNothing}. */

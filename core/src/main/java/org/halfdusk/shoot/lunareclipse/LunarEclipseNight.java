@@ -15,8 +15,8 @@ import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.DeltaT;
 import org.halfdusk.time.Interval;
 

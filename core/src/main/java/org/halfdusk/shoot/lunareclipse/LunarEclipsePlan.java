@@ -31,8 +31,8 @@ import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
-import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 

@@ -6,7 +6,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.discs.EclipseGuide;
-import org.halfdusk.light.Extinction;
+import org.halfdusk.light.sources.Extinction;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
@@ -14,7 +14,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /**
  * One exposure of a Moon in eclipse: first longer times down to the motion limit, then the aperture opens, and only then

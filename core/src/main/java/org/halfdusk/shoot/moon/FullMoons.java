@@ -6,8 +6,8 @@ import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.sky.LunarEvents;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.events.LunarEvents;
 import org.halfdusk.time.Interval;
 
 /**

@@ -19,7 +19,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.sky.BodyMotion;
 import org.halfdusk.time.Moment;
 

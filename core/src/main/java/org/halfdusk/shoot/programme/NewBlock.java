@@ -11,7 +11,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.setting.ExposurePlan;
 
 /** A block as a person begins with it, set as the plan is set; all its figures are working figures† that are there to be changed. */

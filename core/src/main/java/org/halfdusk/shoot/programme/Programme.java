@@ -15,13 +15,13 @@ import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.sequence.Phases;
-import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.ScriptRow;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.sequence.Timing;
-import org.halfdusk.shoot.Air;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.packing.Air;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.time.Interval;
 

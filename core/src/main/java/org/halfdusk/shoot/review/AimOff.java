@@ -2,7 +2,7 @@ package org.halfdusk.shoot.review;
 
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
-import org.halfdusk.frame.Solution;
+import org.halfdusk.frame.solved.Solution;
 import org.halfdusk.optics.framing.Framing;
 
 /**

@@ -4,8 +4,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameReading;
+import org.halfdusk.frame.points.FieldCell;
 
 /**
  * Whether a lens errs one way in frame after frame: the side of the picture on which its stars are widest. Focus that was missed errs now

@@ -2,8 +2,8 @@ package org.halfdusk.shoot.review;
 
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
-import org.halfdusk.frame.Solution;
 import org.halfdusk.frame.picture.Projection;
+import org.halfdusk.frame.solved.Solution;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;

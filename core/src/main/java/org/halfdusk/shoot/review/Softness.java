@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading;
+import org.halfdusk.shoot.review.taken.FrameFile;
 
 /**
  * Why a frame looks soft: the six causes in the order in which practitioners look for them, answered from the file and the shapes of its

@@ -8,6 +8,9 @@ import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
+import org.halfdusk.shoot.review.taken.FrameFile;
+import org.halfdusk.shoot.review.taken.StarsMeasured;
+import org.halfdusk.shoot.review.taken.TakenSetting;
 
 /**
  * What is said of a frame: how it stands, and the one thing to change next, since only one changed thing shows what it did. First what
@@ -96,7 +99,7 @@ public record Verdict(
     }
 
     /** Where the file does not say: the sensor's long side over the picture's. */
-    static double ownPitch(Plan plan, FrameFile file) {
+    public static double ownPitch(Plan plan, FrameFile file) {
         return plan.rig().camera().sensor().widthMm() * 1000 / Math.max(file.width(), file.height());
     }
 

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** Two of time, aperture and ISO are held, the third follows the light. */
 public final class Follow {

@@ -5,7 +5,7 @@ import java.util.OptionalDouble;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** What lets light in: each on the scale of stops on which more is brighter. */
 public enum Part {

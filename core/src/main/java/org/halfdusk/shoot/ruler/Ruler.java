@@ -13,9 +13,9 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.shoot.setting.wished.ExposureLimits;
 import org.halfdusk.typed.Range;
 
 /**

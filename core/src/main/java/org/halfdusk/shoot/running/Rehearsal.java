@@ -17,15 +17,15 @@ import java.util.stream.Stream;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
-import org.halfdusk.shoot.Air;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.camera.CameraState;
 import org.halfdusk.shoot.camera.Fault;
 import org.halfdusk.shoot.camera.Reason;
 import org.halfdusk.shoot.camera.SimulatedCamera;
+import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.packing.Air;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.time.Interval;
 

@@ -11,7 +11,7 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.time.Interval;

@@ -9,13 +9,13 @@ import org.halfdusk.light.LightWindows;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.sky.Curve;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.SkyEvents;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Curve;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.SkyEvents;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 

@@ -12,10 +12,10 @@ import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.sky.SkyEvents;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.SkyEvents;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 
 /**

@@ -2,6 +2,7 @@ package org.halfdusk.shoot.setting;
 
 import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** An aperture that a rig has, with what decided it. */
 public record ApertureChoice(FNumber fNumber, ApertureReason reason) {

@@ -16,6 +16,8 @@ import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Measurement;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
+import org.halfdusk.shoot.setting.wished.ExposureLimits;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.trailing.FrameTrails;
 import org.halfdusk.trailing.School;
 

@@ -2,6 +2,7 @@ package org.halfdusk.shoot.setting;
 
 import org.halfdusk.exposure.IsoSchool;
 import org.halfdusk.photometry.Iso;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** What decided the ISO. */
 public sealed interface IsoReason {

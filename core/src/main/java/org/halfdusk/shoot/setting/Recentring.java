@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Rig;
+import org.halfdusk.shoot.setting.wished.ExposureLimits;
 import org.halfdusk.sky.Sky;
 
 /**

@@ -18,8 +18,8 @@ import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.sky.SkyEvents;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.SkyEvents;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 
 /**

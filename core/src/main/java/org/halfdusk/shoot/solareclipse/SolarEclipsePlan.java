@@ -15,7 +15,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
 import org.halfdusk.exposure.discs.EclipseGuide;
-import org.halfdusk.light.Extinction;
+import org.halfdusk.light.sources.Extinction;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.photometry.FNumber;
@@ -30,7 +30,7 @@ import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Recentring;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 
 /**

@@ -6,7 +6,7 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /**
  * The exposure of one phase by its guide value.

@@ -11,9 +11,9 @@ import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.discs.EclipseGuide;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.sequence.CameraBuffer;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.PhaseChoice;
+import org.halfdusk.sequence.camera.CameraBuffer;
 import org.halfdusk.time.Interval;
 
 /**

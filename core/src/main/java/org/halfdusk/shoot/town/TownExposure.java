@@ -15,7 +15,7 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /**
  * Exposure of a lit town. What a meter is pointed at decides: a mid-tone as it says, shadows two stops less; film gets a third more, since

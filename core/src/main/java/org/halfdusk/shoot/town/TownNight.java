@@ -20,9 +20,9 @@ import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.sky.Curve;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Curve;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 

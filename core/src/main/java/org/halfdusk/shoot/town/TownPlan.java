@@ -13,7 +13,7 @@ import org.halfdusk.exposure.Ladder;
 import org.halfdusk.exposure.Reciprocity;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.exposure.ShutterTime;
-import org.halfdusk.light.Daylight;
+import org.halfdusk.light.sources.Daylight;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.framing.Framing;
@@ -27,8 +27,8 @@ import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.time.Interval;
 
 /** A shoot of a town at night answered. */

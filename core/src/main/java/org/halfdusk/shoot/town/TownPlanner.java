@@ -8,14 +8,14 @@ import org.halfdusk.optics.Lens;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.place.Place;
-import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishKind;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.packing.Packing;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** The planner of towns at night. */
 public record TownPlanner() implements SubjectPlanner<TownNight, TownWish> {

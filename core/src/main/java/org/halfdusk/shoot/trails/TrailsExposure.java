@@ -14,7 +14,7 @@ import org.halfdusk.shoot.setting.ApertureChoice;
 import org.halfdusk.shoot.setting.ApertureReason;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.IsoReason;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.trailing.School;
 
 /**

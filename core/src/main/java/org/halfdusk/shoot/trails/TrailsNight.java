@@ -11,9 +11,9 @@ import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.sky.Darkness;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.Night;
+import org.halfdusk.sky.events.Darkness;
+import org.halfdusk.sky.events.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.SiderealTime;
 

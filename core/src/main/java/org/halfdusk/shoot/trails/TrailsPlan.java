@@ -18,12 +18,12 @@ import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.FrameRun;
-import org.halfdusk.sequence.TrailGap;
+import org.halfdusk.sequence.camera.TrailGap;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.setting.Exposed;
-import org.halfdusk.shoot.setting.Wishes;
 import org.halfdusk.shoot.setting.Zone;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.time.Interval;
 
 /**

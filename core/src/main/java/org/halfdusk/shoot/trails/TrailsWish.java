@@ -3,9 +3,9 @@ package org.halfdusk.shoot.trails;
 import java.time.Duration;
 import java.util.List;
 import java.util.OptionalDouble;
-import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Wish;
 import org.halfdusk.shoot.WishKind;
+import org.halfdusk.shoot.packing.Air;
 import org.halfdusk.typed.Field;
 import org.halfdusk.typed.Range;
 

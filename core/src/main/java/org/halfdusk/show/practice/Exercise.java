@@ -1,7 +1,7 @@
 package org.halfdusk.show.practice;
 
 import java.util.Optional;
-import org.halfdusk.show.CueSheet;
+import org.halfdusk.show.shells.CueSheet;
 import org.halfdusk.typed.Range;
 
 /**
@@ -49,7 +49,7 @@ public record Exercise(long seed, Optional<CueSheet> typed, Smoke smoke, boolean
             this.thickness = thickness;
         }
 
-        /** As a {@link org.halfdusk.show.Drift} has it. */
+        /** As a {@link org.halfdusk.show.smoke.Drift} has it. */
         public double thickness() {
             return thickness;
         }

@@ -2,9 +2,9 @@ package org.halfdusk.show.practice;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.show.Cue;
-import org.halfdusk.show.CueSheet;
 import org.halfdusk.show.Shutter;
+import org.halfdusk.show.shells.Cue;
+import org.halfdusk.show.shells.CueSheet;
 
 /**
  * How long to hold the shutter open in a part of a show, counted on the show's own shells instead of guessed.

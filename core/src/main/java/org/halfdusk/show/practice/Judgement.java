@@ -3,9 +3,9 @@ package org.halfdusk.show.practice;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.show.Cue;
 import org.halfdusk.show.Display;
 import org.halfdusk.show.Shutter;
+import org.halfdusk.show.shells.Cue;
 
 /**
  * A frame judged as a tutor would: by what of its breaks the shutter took, not by taste.

@@ -1,7 +1,7 @@
 package org.halfdusk.show.practice;
 
-import org.halfdusk.show.Cue;
 import org.halfdusk.show.Shutter;
+import org.halfdusk.show.shells.Cue;
 
 /**
  * What a hand did on one shell, s.

@@ -5,16 +5,18 @@ import java.util.List;
 import java.util.Random;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.picture.Projection;
+import org.halfdusk.frame.stack.held.Held;
+import org.halfdusk.frame.stack.matched.Registration;
 import org.halfdusk.time.SiderealTime;
 
 /** Stars about a pole that a test paints as a lens draws them, as they turn. */
-final class Heaven {
+public final class Heaven {
     private final Projection lens;
     private final Vector pole;
     private final List<Vector> stars = new ArrayList<>();
     private final List<Double> lights = new ArrayList<>();
 
-    Heaven(Projection lens, Vector pole, int count, long seed) {
+    public Heaven(Projection lens, Vector pole, int count, long seed) {
         this.lens = lens;
         this.pole = pole.unit();
         Random random = new Random(seed);
@@ -27,7 +29,7 @@ final class Heaven {
     }
 
     /** A frame of even light with its stars from one second to another, of so much noise. */
-    Held frame(double from, double to, double sky, double noise, long seed) {
+    public Held frame(double from, double to, double sky, double noise, long seed) {
         int w = lens.width();
         int h = lens.height();
         double[] light = new double[w * h];
@@ -64,7 +66,7 @@ final class Heaven {
     }
 
     /** Where what stands at a place stands so many seconds later. */
-    double[] later(double x, double y, double seconds) {
+    public double[] later(double x, double y, double seconds) {
         double[] at = new double[2];
         lens.project(
                 Registration.same(lens).m(),

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.shoot.Isle;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

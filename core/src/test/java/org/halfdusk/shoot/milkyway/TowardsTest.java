@@ -12,7 +12,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.Isle;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 import org.junit.jupiter.api.Test;

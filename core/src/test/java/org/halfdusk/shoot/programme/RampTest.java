@@ -22,12 +22,13 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Timing;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
 import org.halfdusk.shoot.Site;
+import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
+import org.halfdusk.shoot.programme.check.ProgrammeCheck;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.junit.jupiter.api.Test;
 
 /** A time lapse through dusk, and checks of blocks against the night. */

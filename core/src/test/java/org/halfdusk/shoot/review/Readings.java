@@ -9,35 +9,39 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
-import org.halfdusk.frame.Solution;
-import org.halfdusk.frame.Tones;
+import org.halfdusk.frame.points.FieldCell;
+import org.halfdusk.frame.points.StarSheet;
+import org.halfdusk.frame.solved.Solution;
+import org.halfdusk.frame.tones.Tones;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.review.taken.FrameFile;
+import org.halfdusk.shoot.review.taken.Shot;
+import org.halfdusk.shoot.review.taken.TakenFrame;
 
 /** Readings as they would come out of frames, put together by hand. */
-final class Readings {
+public final class Readings {
     private Readings() {}
 
     static final FieldCell ROUND = new FieldCell(20, 2.4, 1.02, 0.4, Double.NaN);
 
-    static FrameReading stars(FrameFault.What... faults) {
+    public static FrameReading stars(FrameFault.What... faults) {
         return stars(Collections.nCopies(9, ROUND), faults);
     }
 
-    static FrameReading stars(List<FieldCell> cells, FrameFault.What... faults) {
+    public static FrameReading stars(List<FieldCell> cells, FrameFault.What... faults) {
         return of(FrameReading.Kind.STARS, cells, Optional.empty(), faults);
     }
 
-    static FrameReading of(FrameReading.Kind kind) {
+    public static FrameReading of(FrameReading.Kind kind) {
         return of(
                 kind,
                 Collections.nCopies(9, new FieldCell(0, Double.NaN, Double.NaN, Double.NaN, Double.NaN)),
                 Optional.empty());
     }
 
-    static FrameReading of(
+    public static FrameReading of(
             FrameReading.Kind kind, List<FieldCell> cells, Optional<Solution> solved, FrameFault.What... faults) {
         List<FrameFault> all = new ArrayList<>();
         for (FrameFault.What w : faults) {
@@ -52,12 +56,12 @@ final class Readings {
                 cells,
                 all,
                 solved,
-                new FrameReading.Sheet(3, 3, cells, Collections.nCopies(9, Optional.empty())),
+                new StarSheet(3, 3, cells, Collections.nCopies(9, Optional.empty())),
                 Optional.empty());
     }
 
     /** As a camera in UTC wrote it. */
-    static Shot shot(Instant opened, double seconds, double aperture, int iso, double focalMm) {
+    public static Shot shot(Instant opened, double seconds, double aperture, int iso, double focalMm) {
         return new Shot(
                 Optional.of(LocalDateTime.ofInstant(opened, ZoneOffset.UTC)),
                 Optional.of(ZoneOffset.UTC),
@@ -68,7 +72,7 @@ final class Readings {
                 OptionalDouble.empty());
     }
 
-    static Kept<TakenFrame> frame(long id, Shot shot, FrameReading r) {
+    public static Kept<TakenFrame> frame(long id, Shot shot, FrameReading r) {
         return new Kept<>(
                 id,
                 new TakenFrame(

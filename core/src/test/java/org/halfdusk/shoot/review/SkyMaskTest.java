@@ -13,7 +13,7 @@ import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.junit.jupiter.api.Test;
 
 /** Sky and land in a frame, as geometry has them. */

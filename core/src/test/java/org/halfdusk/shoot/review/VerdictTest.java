@@ -12,16 +12,18 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading;
+import org.halfdusk.frame.points.FieldCell;
 import org.halfdusk.optics.Lens;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
 import org.halfdusk.shoot.review.Softness.Cause;
 import org.halfdusk.shoot.review.Softness.Found;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.review.taken.FrameFile;
+import org.halfdusk.shoot.review.taken.StarsMeasured;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.junit.jupiter.api.Test;
 
 class VerdictTest {

@@ -20,7 +20,7 @@ import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.milkyway.MilkyWayPlanner;
-import org.halfdusk.shoot.programme.SettingUp;
+import org.halfdusk.shoot.programme.check.SettingUp;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlanner;
 import org.halfdusk.shoot.trails.TrailsPlanner;
 import org.halfdusk.time.Interval;

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.shoot.Isle;
+import org.halfdusk.shoot.setting.wished.ExposureLimits;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.trailing.Mount;
 import org.junit.jupiter.api.Test;

@@ -20,8 +20,8 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Isle;
 import org.halfdusk.shoot.Site;
 import org.halfdusk.shoot.setting.ApertureReason;
-import org.halfdusk.shoot.setting.Metered;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Metered;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.junit.jupiter.api.Test;
 
 /** A town in its blue hour, on sensor and on film. */

@@ -5,12 +5,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import org.halfdusk.show.Calibre;
-import org.halfdusk.show.Choreographer;
-import org.halfdusk.show.Cue;
-import org.halfdusk.show.CueSheet;
-import org.halfdusk.show.ShellKind;
-import org.halfdusk.show.Tint;
+import org.halfdusk.show.shells.Calibre;
+import org.halfdusk.show.shells.Choreographer;
+import org.halfdusk.show.shells.Cue;
+import org.halfdusk.show.shells.CueSheet;
+import org.halfdusk.show.shells.ShellKind;
+import org.halfdusk.show.shells.Tint;
 import org.junit.jupiter.api.Test;
 
 /** Times counted on shows. */

@@ -4,7 +4,7 @@ import java.time.ZoneOffset;
 import java.util.OptionalDouble;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.camera.ClockOffset;
-import org.halfdusk.shoot.review.Meant;
+import org.halfdusk.shoot.review.taken.Meant;
 import org.halfdusk.typed.Range;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;

@@ -17,16 +17,16 @@ import picocli.CommandLine.Spec;
         subcommands = {StackCommand.class, ReadCommand.class})
 public final class Commands implements Runnable {
     /** Everything asked for was done. */
-    static final int DONE = 0;
+    public static final int DONE = 0;
 
     /** Nothing was. */
-    static final int NOTHING = 1;
+    public static final int NOTHING = 1;
 
     /** It was asked wrongly. */
     static final int WRONG_USE = 2;
 
     /** Some of it was; standard error says which was not. */
-    static final int IN_PART = 3;
+    public static final int IN_PART = 3;
 
     private static final Set<String> NAMES = Set.of("stack", "read");
 

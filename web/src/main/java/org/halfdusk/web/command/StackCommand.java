@@ -11,6 +11,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
+import org.halfdusk.web.command.stack.StackFigures;
+import org.halfdusk.web.command.stack.StackJob;
+import org.halfdusk.web.command.stack.StackMode;
+import org.halfdusk.web.command.stack.StackOrder;
+import org.halfdusk.web.command.stack.Told;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -30,7 +35,7 @@ import tools.jackson.databind.json.JsonMapper;
             "Exit codes: 0 done, 1 nothing done, 2 wrong use, 3 done in part: standard error says what is not in it. Stopped, it goes on"
                     + " where it was when it is asked the same again."
         })
-final class StackCommand implements Callable<Integer> {
+public final class StackCommand implements Callable<Integer> {
     /** Whether frames are turned to lie star on star. */
     enum Align {
         STARS,

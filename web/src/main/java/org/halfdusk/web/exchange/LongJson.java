@@ -5,13 +5,13 @@ import tools.jackson.core.ObjectReadContext;
 import tools.jackson.core.json.JsonFactory;
 
 /** Counts what JSON holds before it is read whole: a tree takes many times the room of its text. */
-final class LongJson {
+public final class LongJson {
     private static final JsonFactory FACTORY = new JsonFactory();
 
     private LongJson() {}
 
     /** @throws IllegalArgumentException where it holds more than so many values and brackets */
-    static void check(String text, int most) {
+    public static void check(String text, int most) {
         int tokens = 0;
         try (JsonParser parser = FACTORY.createParser(ObjectReadContext.empty(), text)) {
             while (parser.nextToken() != null) {

@@ -18,18 +18,20 @@ import org.halfdusk.optics.DepthOfField;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.photometry.FNumber;
-import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.packing.Air;
 import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.trailing.FrameTrails;
 import org.halfdusk.trailing.Mount;
 import org.halfdusk.trailing.TrailMap;
+import org.halfdusk.web.expose.drawing.FilmPicture;
+import org.halfdusk.web.expose.drawing.TrailMapPicture;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Line;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * What stands below the subject's own picture: trails over the whole frame, light and noise, other ways to the same light, the

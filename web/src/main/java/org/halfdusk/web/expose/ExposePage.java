@@ -14,18 +14,19 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
-import org.halfdusk.shoot.kept.Kits;
-import org.halfdusk.shoot.kept.Rigs;
-import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.choices.Shoot;
+import org.halfdusk.shoot.choices.ShootField;
+import org.halfdusk.shoot.kept.kit.Kits;
+import org.halfdusk.shoot.kept.kit.Rigs;
+import org.halfdusk.shoot.kept.kit.StandingRig;
 import org.halfdusk.shoot.ruler.Follow;
-import org.halfdusk.shoot.setting.ExposureLimits;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.ExposureLimits;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.trailing.Tolerance;
 import org.halfdusk.typed.Field;
+import org.halfdusk.web.expose.drawing.RulerPicture;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
@@ -35,7 +36,7 @@ import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.ShootEditing.Choice;
 import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
 
 /** The Expose step: the subject's part, and the form of kit and wishes. */
 record ExposePage(

@@ -7,7 +7,7 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.programme.GroundFrames;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 
 /** The foreground's own exposure. */
 record GroundPart(String answer, String reason, List<Line> lines) {

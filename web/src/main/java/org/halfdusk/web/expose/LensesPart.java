@@ -10,8 +10,8 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.milkyway.LensTrade;
 import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** One's own lenses on one sky: what each would be set to, and what a star then leaves. */
 final class LensesPart {

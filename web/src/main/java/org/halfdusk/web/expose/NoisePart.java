@@ -8,12 +8,12 @@ import org.halfdusk.exposure.SkyExposure;
 import org.halfdusk.exposure.noise.LowOrHigh;
 import org.halfdusk.optics.ReadNoise;
 import org.halfdusk.photometry.SkyBrightness;
-import org.halfdusk.shoot.Air;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.packing.Air;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** Low ISO and lift, or high ISO now: answered by noise. */
 record NoisePart(String answer, Table table, List<Line> more) {

@@ -7,17 +7,17 @@ import java.util.OptionalDouble;
 import org.halfdusk.exposure.MeterReading;
 import org.halfdusk.exposure.lamps.PaintedLight;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.programme.Brought;
-import org.halfdusk.shoot.setting.ExposureLimits;
-import org.halfdusk.shoot.setting.Metered;
-import org.halfdusk.shoot.setting.OwnLight;
+import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.programme.check.Brought;
 import org.halfdusk.shoot.setting.StarBlur;
+import org.halfdusk.shoot.setting.wished.ExposureLimits;
+import org.halfdusk.shoot.setting.wished.Metered;
+import org.halfdusk.shoot.setting.wished.OwnLight;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Because;
-import org.halfdusk.web.subject.Line;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * People, and the light that a photographer knows of or brings.

@@ -7,10 +7,10 @@ import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.show.practice.FrameTimes;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Expose step says of a show. */
 final class FireworksExpose {

@@ -10,10 +10,10 @@ import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Night step says of a show. */
 final class FireworksNightStep {

@@ -2,11 +2,11 @@ package org.halfdusk.web.fireworks;
 
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.fireworks.FireworksNight;
-import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.events.DayPart;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What lists of nights say of a show. */
 final class FireworksNightWords {

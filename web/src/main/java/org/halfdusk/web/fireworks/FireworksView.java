@@ -10,21 +10,21 @@ import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.shoot.fireworks.Smoke;
-import org.halfdusk.show.Calibre;
+import org.halfdusk.show.shells.Calibre;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Banner;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Recorded;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.SubjectView;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Banner;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
 import org.springframework.stereotype.Component;
 
 /** Fireworks on the pages. */

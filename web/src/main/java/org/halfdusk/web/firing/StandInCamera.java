@@ -7,8 +7,8 @@ import java.util.Set;
 import org.halfdusk.shoot.camera.CameraPort;
 import org.halfdusk.shoot.camera.Conductor;
 import org.halfdusk.shoot.camera.SimulatedCamera;
-import org.halfdusk.web.shoot.RehearsalWords;
 import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.shoot.rehearsal.RehearsalWords;
 
 /** The simulated camera in real time: it fires nothing, and is busy as long as a real one. */
 final class StandInCamera implements CameraPort {

@@ -1,6 +1,6 @@
 package org.halfdusk.web.frame;
 
-import org.halfdusk.light.MilkyWay;
+import org.halfdusk.light.sources.MilkyWay;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;

@@ -8,7 +8,7 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 
 /**
  * What is sharp from near to far.

@@ -9,18 +9,19 @@ import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.framing.Framing;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.search.Alignments;
-import org.halfdusk.sky.BandArch;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.shapes.BandArch;
+import org.halfdusk.web.frame.sky.SkySheet;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.BodyWords;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.Recorded;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
 
 /**
  * The Frame step.

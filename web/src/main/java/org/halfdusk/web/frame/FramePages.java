@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.halfdusk.shoot.kept.FocusMarks;
+import org.halfdusk.shoot.kept.kit.FocusMarks;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.web.layout.drawing.Theme;

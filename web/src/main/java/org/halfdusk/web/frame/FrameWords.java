@@ -14,15 +14,15 @@ import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.Night;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.events.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.BodyWords;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.Framed;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
 
 /** The frame in words: where the subject's body is, what stands in the frame, where the band goes. */
 final class FrameWords {

@@ -7,7 +7,7 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * Marks of focus that were kept of this lens, what serves tonight best first.

@@ -9,15 +9,15 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.halfdusk.sequence.Panorama;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Programme;
-import org.halfdusk.sky.BandArch;
+import org.halfdusk.sky.shapes.BandArch;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
 
 /**
  * Tiles that join to one picture.

@@ -3,8 +3,8 @@ package org.halfdusk.web.frame;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.sky.PolePointers;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.sky.shapes.PolePointers;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
 

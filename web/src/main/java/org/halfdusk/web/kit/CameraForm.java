@@ -12,7 +12,7 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.web.kit.KitForm.Choice;
 import org.halfdusk.web.kit.KitForm.Field;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 import org.jspecify.annotations.Nullable;
 
 /** Between a camera and what is typed of it, part by part: what is wrong with one does not hide what is wrong with the next. */

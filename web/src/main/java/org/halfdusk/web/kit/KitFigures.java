@@ -17,14 +17,14 @@ import org.halfdusk.optics.kit.Filter;
 import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.optics.kit.Support;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.shoot.kept.Kits;
-import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Unreadable;
+import org.halfdusk.shoot.kept.kit.Kits;
+import org.halfdusk.shoot.kept.kit.StandingRig;
 import org.halfdusk.trailing.School;
 import org.halfdusk.trailing.StarTrails;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 import org.springframework.stereotype.Component;
 
 /** What follows from a piece of kit's figures, in words. */

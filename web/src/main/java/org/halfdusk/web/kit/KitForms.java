@@ -21,7 +21,7 @@ import org.halfdusk.optics.kit.Filter;
 import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.optics.kit.Support;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.shoot.kept.StandingRig;
+import org.halfdusk.shoot.kept.kit.StandingRig;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.kit.KitForm.Choice;

@@ -11,10 +11,10 @@ import org.halfdusk.optics.kit.Converter;
 import org.halfdusk.optics.kit.Filter;
 import org.halfdusk.optics.kit.Support;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.shoot.kept.Kits;
-import org.halfdusk.shoot.kept.Rigs;
-import org.halfdusk.shoot.kept.StandingRig;
 import org.halfdusk.shoot.kept.Unread;
+import org.halfdusk.shoot.kept.kit.Kits;
+import org.halfdusk.shoot.kept.kit.Rigs;
+import org.halfdusk.shoot.kept.kit.StandingRig;
 import org.springframework.stereotype.Component;
 
 /** All kit behind one door: each kind is listed, found, kept and put away alike. */

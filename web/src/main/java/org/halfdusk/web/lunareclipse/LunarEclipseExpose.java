@@ -8,10 +8,10 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.lunareclipse.LunarExposure;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Expose step says of a lunar eclipse. */
 final class LunarEclipseExpose {

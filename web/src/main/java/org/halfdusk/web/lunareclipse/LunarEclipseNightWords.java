@@ -8,7 +8,7 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What lists of nights say of a lunar eclipse. */
 final class LunarEclipseNightWords {

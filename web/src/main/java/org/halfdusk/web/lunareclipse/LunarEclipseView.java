@@ -12,17 +12,17 @@ import org.halfdusk.shoot.lunareclipse.LunarExposure;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Banner;
-import org.halfdusk.web.subject.Because;
-import org.halfdusk.web.subject.Contact;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.SubjectView;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Banner;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Contact;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 import org.springframework.stereotype.Component;
 
 /** A lunar eclipse on the pages. */

@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.light.DarkerGround;
-import org.halfdusk.light.GlowTiles;
+import org.halfdusk.light.map.DarkerGround;
+import org.halfdusk.light.map.GlowTiles;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
@@ -15,7 +15,7 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
 import org.springframework.stereotype.Component;
 
 /** The nearest ground that is darker than asked, and the user's own places that are. */

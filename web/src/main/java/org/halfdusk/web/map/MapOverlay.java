@@ -4,7 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.optics.framing.FrameWedge;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.map.picture.MapShapes;
+import org.halfdusk.web.subject.page.Table;
 
 /** What somebody adds to the map for what its address asks. */
 public interface MapOverlay {

@@ -8,7 +8,10 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.map.picture.Directions;
+import org.halfdusk.web.map.picture.GlowPicture;
+import org.halfdusk.web.map.picture.MapView;
+import org.halfdusk.web.subject.page.Table;
 
 /**
  * The map's page, worded.

@@ -16,12 +16,18 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
-import org.halfdusk.sky.Night;
+import org.halfdusk.sky.events.Night;
 import org.halfdusk.web.ground.GroundFolder;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.map.picture.Backdrops;
+import org.halfdusk.web.map.picture.Bearings;
+import org.halfdusk.web.map.picture.Directions;
+import org.halfdusk.web.map.picture.MapPicture;
+import org.halfdusk.web.map.picture.MapShapes;
+import org.halfdusk.web.map.picture.MapView;
 import org.halfdusk.web.subject.Subjects;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
 import org.springframework.stereotype.Component;
 
 /** Draws maps with everything that is to be seen on them. */

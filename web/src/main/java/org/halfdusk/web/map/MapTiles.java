@@ -1,6 +1,7 @@
 package org.halfdusk.web.map;
 
-import org.halfdusk.light.GlowTiles;
+import org.halfdusk.light.map.GlowTiles;
+import org.halfdusk.web.map.picture.GlowShelf;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 

@@ -3,6 +3,7 @@ package org.halfdusk.web.map;
 import java.util.List;
 import org.halfdusk.place.Track;
 import org.halfdusk.shoot.kept.Tracks;
+import org.halfdusk.web.map.picture.MapShapes;
 import org.springframework.stereotype.Component;
 
 /** The user's tracks. */

@@ -5,8 +5,8 @@ import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.ShutterReason;
 import org.halfdusk.trailing.School;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** The reasons of an exposure in words. */
 final class ExposeWords {

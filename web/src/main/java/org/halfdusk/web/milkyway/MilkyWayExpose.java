@@ -11,11 +11,11 @@ import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.trailing.School;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.LearntWords;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.LearntWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Expose step says of the Milky Way. */
 final class MilkyWayExpose {

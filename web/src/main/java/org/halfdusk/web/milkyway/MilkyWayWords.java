@@ -18,7 +18,7 @@ import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.milkyway.MilkyWayNight;
 import org.halfdusk.shoot.milkyway.NoWindow;
 import org.halfdusk.shoot.milkyway.WindowLimit;
-import org.halfdusk.sky.BandArch;
+import org.halfdusk.sky.shapes.BandArch;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.BodyWords;
 import org.halfdusk.web.layout.words.Words;

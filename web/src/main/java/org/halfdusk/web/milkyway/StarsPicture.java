@@ -8,7 +8,7 @@ import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Histogram;
+import org.halfdusk.web.subject.page.Histogram;
 
 /** What an untracked exposure of the sky looks like: one star after three times, the histogram, the meter. */
 public record StarsPicture(List<Star> stars, Histogram histogram, Meter meter) {

@@ -11,10 +11,10 @@ import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonShot;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Expose step says of the moon. */
 final class MoonExpose {

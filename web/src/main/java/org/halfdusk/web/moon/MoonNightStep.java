@@ -11,16 +11,16 @@ import org.halfdusk.shoot.moon.LandAndMoon;
 import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.shoot.moon.MoonPlan;
-import org.halfdusk.sky.EventType;
 import org.halfdusk.sky.MoonPhase;
-import org.halfdusk.sky.SkyEvent;
+import org.halfdusk.sky.events.EventType;
+import org.halfdusk.sky.events.SkyEvent;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Night step says of the moon. */
 final class MoonNightStep {

@@ -8,12 +8,12 @@ import java.util.Optional;
 import org.halfdusk.shoot.moon.FullMoons;
 import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPicture;
-import org.halfdusk.sky.EventType;
-import org.halfdusk.sky.SkyEvent;
+import org.halfdusk.sky.events.EventType;
+import org.halfdusk.sky.events.SkyEvent;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** A night of the moon in words, by the picture that is wished. */
 final class MoonWords {

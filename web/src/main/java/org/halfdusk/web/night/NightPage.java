@@ -3,23 +3,23 @@ package org.halfdusk.web.night;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.choices.Shoot;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.shoot.EarlierHere;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.WishForm;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.shoot.begin.EarlierHere;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.Subjects;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
 import org.halfdusk.web.weather.WeatherPart;
 
 /** The Night step: the subject's part, and the form that moves it. */

@@ -9,11 +9,11 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.sky.HorizontalPosition;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.BodyWords;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 
 /** When sun, moon and core come out from behind the place's skyline, and go behind it; nothing where it is flat. */
 final class SkylineLines {

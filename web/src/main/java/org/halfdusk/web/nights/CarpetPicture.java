@@ -20,7 +20,7 @@ import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.picture.Previews;
-import org.halfdusk.web.subject.EclipseWords;
+import org.halfdusk.web.subject.words.EclipseWords;
 
 /**
  * The night carpet: its picture, a pixel a cell, and what is written about it. Places along it are percent of its size.

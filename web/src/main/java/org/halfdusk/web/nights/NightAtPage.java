@@ -7,18 +7,18 @@ import java.util.List;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.AfterDark;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** One night at up to three places, worded. */
 record NightAtPage(

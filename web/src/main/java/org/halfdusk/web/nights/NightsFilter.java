@@ -3,8 +3,8 @@ package org.halfdusk.web.nights;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.SubjectNight;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.typed.TypedNumber;
 
 /**

@@ -16,9 +16,9 @@ import org.halfdusk.time.YearlyDate;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.SubjectView;
 import org.halfdusk.web.subject.Subjects;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** A year of nights: the carpet, the best of those that pass the filter, and all of them as a table. */
 record NightsPage(

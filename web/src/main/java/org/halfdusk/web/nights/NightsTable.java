@@ -6,13 +6,13 @@ import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.search.Carpet;
-import org.halfdusk.sky.Darkness;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Rising;
+import org.halfdusk.sky.events.Darkness;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.Rising;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;
+import org.halfdusk.web.subject.words.ReasonWords;
 import org.springframework.web.util.HtmlUtils;
 
 /** All nights of a carpet as rows of a table, the text that stands for the picture. */

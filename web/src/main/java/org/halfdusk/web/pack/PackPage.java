@@ -6,9 +6,9 @@ import java.util.Set;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.kit.Accessory;
 import org.halfdusk.place.PlaceNotes;
-import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.packing.Packing;
 
 /**
  * The Pack step.

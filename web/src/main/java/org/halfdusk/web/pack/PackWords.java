@@ -11,11 +11,11 @@ import org.halfdusk.optics.kit.Converter;
 import org.halfdusk.optics.kit.Filter;
 import org.halfdusk.optics.kit.Support;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.shoot.Air;
-import org.halfdusk.shoot.Packing;
 import org.halfdusk.shoot.Plan;
+import org.halfdusk.shoot.packing.Air;
+import org.halfdusk.shoot.packing.Packing;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What a thing to pack is called, and why it is on the list. */
 record PackWords(Plan plan, Packing packing, List<Accessory> owned) {

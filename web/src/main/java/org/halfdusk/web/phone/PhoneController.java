@@ -7,7 +7,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;

@@ -18,7 +18,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import org.halfdusk.shoot.review.Shot;
+import org.halfdusk.shoot.review.taken.Shot;
 
 /**
  * What a camera has written into a picture's file (Exif 2.32).

@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.halfdusk.frame.CatalogueSky;
-import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
-import org.halfdusk.frame.Solution;
 import org.halfdusk.frame.picture.Pixels;
-import org.halfdusk.shoot.review.Meant;
-import org.halfdusk.shoot.review.Shot;
+import org.halfdusk.frame.points.FieldCell;
+import org.halfdusk.frame.solved.CatalogueSky;
+import org.halfdusk.frame.solved.Solution;
+import org.halfdusk.shoot.review.taken.Meant;
+import org.halfdusk.shoot.review.taken.Shot;
 import org.jspecify.annotations.Nullable;
 
 /** A frame as it was read, as JSON gives it to other programs: over the network and on the command line. */

@@ -1,6 +1,6 @@
 package org.halfdusk.web.picture;
 
-import org.halfdusk.shoot.review.Shot;
+import org.halfdusk.shoot.review.taken.Shot;
 
 /**
  * How a picture was made of several.

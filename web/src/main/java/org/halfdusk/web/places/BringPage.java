@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.halfdusk.place.Track;
-import org.halfdusk.web.exchange.MapFile;
+import org.halfdusk.web.exchange.map.MapFile;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
 

@@ -15,8 +15,8 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.shoot.planning.Recent;
-import org.halfdusk.web.exchange.MapFile;
-import org.halfdusk.web.exchange.PlaceTexts;
+import org.halfdusk.web.exchange.map.MapFile;
+import org.halfdusk.web.exchange.map.PlaceTexts;
 import org.halfdusk.web.ground.GroundFolder;
 import org.springframework.stereotype.Component;
 

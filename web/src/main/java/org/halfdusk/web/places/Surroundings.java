@@ -12,7 +12,7 @@ import org.halfdusk.place.terrain.HeightSource;
 import org.halfdusk.place.terrain.Relief;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
 
 /**
  * What stands and shines about a place.

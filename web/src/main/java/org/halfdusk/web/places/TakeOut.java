@@ -13,8 +13,8 @@ import org.halfdusk.place.Place;
 import org.halfdusk.place.Track;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.exchange.MapFile;
-import org.halfdusk.web.exchange.PlaceTexts;
+import org.halfdusk.web.exchange.map.MapFile;
+import org.halfdusk.web.exchange.map.PlaceTexts;
 import org.halfdusk.web.layout.words.Words;
 
 /** What of a shoot stands on a map: its place, what is in its frame, where it is aimed and what it holds. */

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.web.layout.drawing.Ground;
 import org.halfdusk.web.layout.drawing.Scene;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 
 /**
  * The practice of a fireworks shoot.

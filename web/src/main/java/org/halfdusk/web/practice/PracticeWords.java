@@ -1,12 +1,12 @@
 package org.halfdusk.web.practice;
 
 import java.util.List;
-import org.halfdusk.show.ShellKind;
 import org.halfdusk.show.practice.HandHabit;
 import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
+import org.halfdusk.show.shells.ShellKind;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 
 /** What a tutor says of frames and of the hand that takes them. */
 final class PracticeWords {

@@ -9,7 +9,7 @@ import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.ShowGround;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
-import org.halfdusk.web.map.MapShapes;
+import org.halfdusk.web.map.picture.MapShapes;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Component;

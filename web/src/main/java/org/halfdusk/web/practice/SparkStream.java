@@ -5,7 +5,7 @@ import java.nio.ByteOrder;
 import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.show.Display;
-import org.halfdusk.show.Spark;
+import org.halfdusk.show.shells.Spark;
 
 /**
  * Sparks of a display as the script plays them: by birth, each of {@value #FIGURES} little-endian floats: born, dies, from x y z, speed

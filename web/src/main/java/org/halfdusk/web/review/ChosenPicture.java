@@ -5,20 +5,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.halfdusk.frame.FieldCell;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
-import org.halfdusk.shoot.review.FrameFile;
-import org.halfdusk.shoot.review.PlannedAndTaken;
-import org.halfdusk.shoot.review.PlannedAndTaken.Taken;
-import org.halfdusk.shoot.review.Shot;
-import org.halfdusk.shoot.review.StarsMeasured;
-import org.halfdusk.shoot.review.TakenFrame;
+import org.halfdusk.frame.points.FieldCell;
+import org.halfdusk.frame.points.StarSheet;
 import org.halfdusk.shoot.review.Verdict;
+import org.halfdusk.shoot.review.taken.FrameFile;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Taken;
+import org.halfdusk.shoot.review.taken.Shot;
+import org.halfdusk.shoot.review.taken.StarsMeasured;
+import org.halfdusk.shoot.review.taken.TakenFrame;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.FaultWords;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.words.FaultWords;
 
 /** The frame that is looked at, with the shapes of its stars drawn larger than life. */
 final class ChosenPicture {
@@ -92,7 +93,7 @@ final class ChosenPicture {
 
     private static List<ReviewPage.Ellipse> shapes(FrameReading r, FrameFile file, Verdict v, double times) {
         List<ReviewPage.Ellipse> all = new ArrayList<>();
-        FrameReading.Sheet sheet = r.sheet();
+        StarSheet sheet = r.sheet();
         double px = WIDTH / (double) file.width();
         double side = (double) file.width() / sheet.columns();
         Optional<StarsMeasured.Corner> corner = v.change()

@@ -11,9 +11,9 @@ import java.util.function.LongFunction;
 import java.util.function.ToLongFunction;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.shoot.review.PlannedAndTaken;
-import org.halfdusk.shoot.review.PlannedAndTaken.Slot;
-import org.halfdusk.shoot.review.PlannedAndTaken.Taken;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Slot;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Taken;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
 

@@ -4,19 +4,19 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.shoot.kept.Frames;
 import org.halfdusk.shoot.kept.Kept;
+import org.halfdusk.shoot.kept.done.Frames;
 import org.halfdusk.shoot.review.OneWay;
-import org.halfdusk.shoot.review.PlannedAndTaken;
-import org.halfdusk.shoot.review.PlannedAndTaken.Taken;
 import org.halfdusk.shoot.review.Softness;
-import org.halfdusk.shoot.review.TakenFrame;
 import org.halfdusk.shoot.review.Verdict;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Taken;
+import org.halfdusk.shoot.review.taken.TakenFrame;
 import org.springframework.stereotype.Component;
 
 /** Pictures that are looked at without a shoot. */
 @Component
-class ReadPages {
+public class ReadPages {
     static final String ACTION = "/log/read";
 
     private final Frames frames;
@@ -33,7 +33,7 @@ class ReadPages {
             String series,
             String wrong) {}
 
-    ReadPage page(Optional<Long> asked, String wrong) {
+    public ReadPage page(Optional<Long> asked, String wrong) {
         List<Taken> taken = frames.alone().stream().map(ReadPages::taken).toList();
         PlannedAndTaken both = new PlannedAndTaken(List.of(), taken, Optional.empty());
         Optional<Taken> chosen = taken.stream()

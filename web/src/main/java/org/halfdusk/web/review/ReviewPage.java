@@ -5,7 +5,8 @@ import java.util.Optional;
 import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.web.picture.FramesFolder;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.review.frames.BringIn;
+import org.halfdusk.web.subject.page.Line;
 
 /**
  * The Review step.

@@ -7,18 +7,18 @@ import org.halfdusk.frame.FrameFault.What;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.review.OneWay;
-import org.halfdusk.shoot.review.PlannedAndTaken;
-import org.halfdusk.shoot.review.PlannedAndTaken.Slot;
-import org.halfdusk.shoot.review.PlannedAndTaken.Taken;
-import org.halfdusk.shoot.review.PlannedAndTaken.Wrong;
 import org.halfdusk.shoot.review.Softness;
 import org.halfdusk.shoot.review.Softness.Cause;
 import org.halfdusk.shoot.review.Softness.Found;
-import org.halfdusk.shoot.review.StarsMeasured;
 import org.halfdusk.shoot.review.Verdict;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Slot;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Taken;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken.Wrong;
+import org.halfdusk.shoot.review.taken.StarsMeasured;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.BlockWords;
-import org.halfdusk.web.subject.FaultWords;
+import org.halfdusk.web.subject.words.BlockWords;
+import org.halfdusk.web.subject.words.FaultWords;
 
 /** What the Review step says of frames. */
 final class ReviewWords {

@@ -6,7 +6,7 @@ import org.halfdusk.shoot.camera.CameraState;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.ClockWords;
+import org.halfdusk.web.subject.words.ClockWords;
 
 /**
  * How a camera stands, in words.

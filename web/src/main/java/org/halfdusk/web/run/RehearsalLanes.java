@@ -11,10 +11,10 @@ import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.shoot.RehearsalDesk;
-import org.halfdusk.web.shoot.RehearsalWords;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.shoot.rehearsal.RehearsalDesk;
+import org.halfdusk.web.shoot.rehearsal.RehearsalWords;
+import org.halfdusk.web.subject.words.BlockWords;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.sequence.RunSimulation;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
@@ -19,7 +19,7 @@ import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.web.layout.files.Sha256;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.ClockWords;
+import org.halfdusk.web.subject.words.ClockWords;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

@@ -7,8 +7,8 @@ import java.util.List;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.PlaceNotes;
-import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.camera.ClockOffset;
@@ -16,7 +16,7 @@ import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.subject.words.BlockWords;
 
 /** The night in words: for the eye at arm's length, and for a voice. */
 final class RunWords {

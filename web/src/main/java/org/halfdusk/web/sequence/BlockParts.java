@@ -11,13 +11,13 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.Timer;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.BlockWords;
+import org.halfdusk.web.subject.words.BlockWords;
 
 /** The blocks of a programme as the Sequence step lists them, each with the form that changes it. */
 final class BlockParts {

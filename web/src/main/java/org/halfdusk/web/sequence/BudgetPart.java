@@ -6,15 +6,15 @@ import java.util.List;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.kit.Card;
-import org.halfdusk.sequence.RunSimulation;
-import org.halfdusk.shoot.RigChoices;
+import org.halfdusk.sequence.camera.RunSimulation;
+import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.Line;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * What the programme takes of card, battery and buffer.

@@ -5,10 +5,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.programme.Handover;
+import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.programme.Programme;
-import org.halfdusk.shoot.programme.Refocus;
+import org.halfdusk.shoot.programme.check.Handover;
+import org.halfdusk.shoot.programme.check.Refocus;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
@@ -17,9 +17,9 @@ import org.halfdusk.web.shoot.ShootDesk;
  *
  * @param at where a pause for it is laid
  */
-record FocusAnew(String words, String at) {
+public record FocusAnew(String words, String at) {
     /** Over the whole of a rig's programme. @param rigs all of the shoot, this one among them */
-    static List<FocusAnew> of(ShootDesk.Open open, List<ShootDesk.Open> rigs) {
+    public static List<FocusAnew> of(ShootDesk.Open open, List<ShootDesk.Open> rigs) {
         List<FocusAnew> all = new ArrayList<>(cooled(open));
         ZoneId zone = open.plan().place().zone();
         for (ShootDesk.Open other : sameKit(open, rigs)) {

@@ -5,11 +5,11 @@ import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
-import org.halfdusk.shoot.programme.ProgrammeCheck;
+import org.halfdusk.shoot.programme.check.ProgrammeCheck;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.subject.BlockWords;
-import org.halfdusk.web.subject.ClockWords;
+import org.halfdusk.web.subject.words.BlockWords;
+import org.halfdusk.web.subject.words.ClockWords;
 
 /** What is checked about a night's blocks, in words. */
 final class SequenceChecks {

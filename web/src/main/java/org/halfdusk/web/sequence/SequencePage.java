@@ -18,26 +18,27 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.BlockSpec;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.sequence.PhaseChoice;
-import org.halfdusk.sequence.RunSimulation;
 import org.halfdusk.sequence.Timer;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.RigChoices;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.NewBlock;
 import org.halfdusk.shoot.programme.Programme;
-import org.halfdusk.shoot.programme.ProgrammeCheck;
+import org.halfdusk.shoot.programme.check.ProgrammeCheck;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.sequence.drawing.Timeline;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.WishForm;
-import org.halfdusk.web.subject.Because;
-import org.halfdusk.web.subject.BlockWords;
 import org.halfdusk.web.subject.SequenceStep;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.BlockWords;
 
 /**
  * The Sequence step: the programme as a list of blocks, each with its frames.
@@ -47,7 +48,7 @@ import org.halfdusk.web.subject.Table;
  * @param error of the last form
  * @param ring whether only a hand sets the aperture: then no frame has its own
  */
-record SequencePage(
+public record SequencePage(
         SequenceStep step,
         WishForm wishes,
         List<Part> blocks,
@@ -322,7 +323,7 @@ record SequencePage(
     }
 
     /** A rig by its kit. */
-    static String name(Plan plan) {
+    public static String name(Plan plan) {
         return Words.rig(plan.rig());
     }
 
@@ -401,11 +402,11 @@ record SequencePage(
     }
 
     /** What an intervalometer asks for, with the trap of names and real times; what it sweeps or gives. */
-    static String timer(Programme.Planned p, ShootDesk.Open open) {
+    public static String timer(Programme.Planned p, ShootDesk.Open open) {
         return p.timer(open.plan()).map(t -> timer(p.block(), t)).orElse("");
     }
 
-    static String timer(Block b, Timer t) {
+    public static String timer(Block b, Timer t) {
         Frame first = b.frames().get(0);
         double real = t.exposure().realSeconds();
         boolean bulb = t.exposure().bulb();
@@ -438,7 +439,7 @@ record SequencePage(
     }
 
     /** "1/500 s f/8 ISO 100", or from the shortest to the longest where they differ. */
-    static String settings(List<Frame> frames) {
+    public static String settings(List<Frame> frames) {
         if (frames.isEmpty()) {
             return "";
         }

@@ -3,10 +3,10 @@ package org.halfdusk.web.sequence;
 import java.util.List;
 import java.util.function.Supplier;
 import org.halfdusk.web.layout.drawing.Theme;
-import org.halfdusk.web.shoot.Identities;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.shoot.begin.Identities;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 

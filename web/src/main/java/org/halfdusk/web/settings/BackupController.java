@@ -2,8 +2,8 @@ package org.halfdusk.web.settings;
 
 import jakarta.servlet.http.HttpServletResponse;
 import org.halfdusk.web.door.Upload;
-import org.halfdusk.web.exchange.BackupDesk;
-import org.halfdusk.web.exchange.BackupFile;
+import org.halfdusk.web.exchange.backup.BackupDesk;
+import org.halfdusk.web.exchange.backup.BackupFile;
 import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;

@@ -7,7 +7,7 @@ import org.halfdusk.shoot.programme.SettingCurve;
 import org.halfdusk.shoot.programme.SettingCurve.Point;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Numbers;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * The setting over the night, drawn under the strip on its scale: higher takes in more light.

@@ -7,9 +7,9 @@ import java.util.Optional;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.Shoot;
+import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.programme.SettingCurve;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.springframework.stereotype.Component;
 
 /** Settings over whole nights: a hundred plans each, so those that were drawn last are kept. */

@@ -7,7 +7,7 @@ import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * How what is shown at the playhead stands to what the programme will use.

@@ -12,30 +12,30 @@ import java.util.regex.Pattern;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.sequence.RunSimulation;
-import org.halfdusk.shoot.Air;
+import org.halfdusk.sequence.camera.RunSimulation;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.camera.ClockOffset;
+import org.halfdusk.shoot.choices.Shoot;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.shoot.kept.RunLog;
 import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.kept.done.RunLog;
+import org.halfdusk.shoot.packing.Air;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.time.CivilTime;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
-import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.EclipseWords;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.Subjects;
+import org.halfdusk.web.subject.words.EclipseWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 import org.springframework.stereotype.Component;
 
 /** Opens a shoot, plans it and words its frame. */
@@ -112,12 +112,12 @@ public class ShootDesk {
             return base() + "/" + step;
         }
 
-        String base() {
+        public String base() {
             return base(shoot.id(), rig);
         }
 
         /** Where the steps of a shoot through one of its rigs begin; people count rigs from one. */
-        static String base(long id, int rig) {
+        public static String base(long id, int rig) {
             return "/shoots/" + id + (rig == Shoots.FIRST_RIG ? "" : "/rig" + (rig + 1));
         }
     }

@@ -7,14 +7,14 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.halfdusk.optics.Lens;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.choices.Shoot;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.kept.Kept;
-import org.halfdusk.shoot.kept.Kits;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.typed.Field;
-import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpStatus;
@@ -44,7 +44,7 @@ public class ShootEditing {
         }
 
         /** What a form that was not saved is answered with. */
-        HttpStatus refusal() {
+        public HttpStatus refusal() {
             return clash.isPresent() ? HttpStatus.CONFLICT : HttpStatus.BAD_REQUEST;
         }
     }

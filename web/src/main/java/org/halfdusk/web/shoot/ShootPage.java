@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.web.layout.drawing.NightStrip;
-import org.halfdusk.web.subject.Banner;
-import org.halfdusk.web.subject.Contact;
+import org.halfdusk.web.subject.page.Banner;
+import org.halfdusk.web.subject.page.Contact;
 
 /**
  * What stands on every page of a shoot: its name, the seven steps with their answers, the strip, the caption.

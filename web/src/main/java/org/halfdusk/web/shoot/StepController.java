@@ -4,7 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.halfdusk.web.door.NotFound;
+import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.Shell;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -1,8 +1,8 @@
 package org.halfdusk.web.shoot;
 
 import java.util.List;
-import org.halfdusk.shoot.Shoot;
-import org.halfdusk.shoot.ShootField;
+import org.halfdusk.shoot.choices.Shoot;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.FormErrors;

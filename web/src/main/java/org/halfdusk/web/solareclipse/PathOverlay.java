@@ -15,19 +15,19 @@ import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.geodesy.GreatCircle;
-import org.halfdusk.shoot.ShootField;
 import org.halfdusk.shoot.Subject;
+import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Sky;
-import org.halfdusk.sky.Terminator;
+import org.halfdusk.sky.shapes.Terminator;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
-import org.halfdusk.web.map.MapShapes;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.map.picture.MapShapes;
+import org.halfdusk.web.subject.page.Table;
 import org.springframework.stereotype.Component;
 
 /** The path of a solar eclipse on the map: centre line, limits, where the sun rises and sets at the greatest; how far it is off. */

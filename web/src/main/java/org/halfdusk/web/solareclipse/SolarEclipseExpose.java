@@ -6,10 +6,10 @@ import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.shoot.solareclipse.SolarExposure;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Expose step says of a solar eclipse. */
 final class SolarEclipseExpose {

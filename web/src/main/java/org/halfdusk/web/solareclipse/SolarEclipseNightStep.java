@@ -7,14 +7,14 @@ import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
-import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.events.DayPart;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Line;
 import org.halfdusk.web.subject.NightStep;
-import org.halfdusk.web.subject.ReasonWords;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Night step says of a solar eclipse. */
 final class SolarEclipseNightStep {

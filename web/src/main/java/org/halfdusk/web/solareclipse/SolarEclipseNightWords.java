@@ -4,12 +4,12 @@ import java.util.List;
 import org.halfdusk.eclipse.SolarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
-import org.halfdusk.sky.DayPart;
 import org.halfdusk.sky.HorizontalPosition;
+import org.halfdusk.sky.events.DayPart;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What lists of nights say of a solar eclipse. */
 final class SolarEclipseNightWords {

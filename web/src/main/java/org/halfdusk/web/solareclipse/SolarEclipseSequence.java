@@ -3,14 +3,14 @@ package org.halfdusk.web.solareclipse;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.sequence.Block;
-import org.halfdusk.sequence.CameraBuffer;
+import org.halfdusk.sequence.camera.CameraBuffer;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
-import org.halfdusk.web.subject.Line;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.SequenceStep;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What the Sequence step says of a solar eclipse. */
 final class SolarEclipseSequence {

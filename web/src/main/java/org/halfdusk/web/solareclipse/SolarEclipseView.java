@@ -16,14 +16,14 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Banner;
-import org.halfdusk.web.subject.Contact;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.SubjectView;
+import org.halfdusk.web.subject.page.Banner;
+import org.halfdusk.web.subject.page.Contact;
+import org.halfdusk.web.subject.words.ReasonWords;
 import org.springframework.stereotype.Component;
 
 /** A solar eclipse on the pages. */

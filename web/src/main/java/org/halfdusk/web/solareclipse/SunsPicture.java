@@ -17,7 +17,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
  * The Sun along the eclipse as it is seen from here, the middle of it large, and the frames of the rig below.

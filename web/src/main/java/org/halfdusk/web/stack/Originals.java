@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.halfdusk.shoot.review.FrameFile;
+import org.halfdusk.shoot.review.taken.FrameFile;
 import org.halfdusk.web.picture.FramesFolder;
 import org.halfdusk.web.standin.SimulatedNights;
 import org.springframework.stereotype.Component;

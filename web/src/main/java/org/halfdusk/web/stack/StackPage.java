@@ -2,7 +2,7 @@ package org.halfdusk.web.stack;
 
 import java.util.List;
 import java.util.Optional;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 
 /**
  * The stacking bench.

@@ -4,11 +4,11 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.photometry.Stops;
-import org.halfdusk.shoot.review.PlannedAndTaken;
-import org.halfdusk.shoot.review.Stackable;
+import org.halfdusk.shoot.review.taken.PlannedAndTaken;
+import org.halfdusk.shoot.review.taken.Stackable;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.FaultWords;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.words.FaultWords;
 import tools.jackson.databind.JsonNode;
 
 /** Words of the stacking bench. */

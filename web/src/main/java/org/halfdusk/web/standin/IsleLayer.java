@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.halfdusk.store.Facts;
 import org.halfdusk.web.map.MapLayer;
-import org.halfdusk.web.map.MapShapes;
+import org.halfdusk.web.map.picture.MapShapes;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;

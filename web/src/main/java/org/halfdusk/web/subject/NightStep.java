@@ -1,6 +1,8 @@
 package org.halfdusk.web.subject;
 
 import java.util.List;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
 
 /**
  * A subject's Night step.

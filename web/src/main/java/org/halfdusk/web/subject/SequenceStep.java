@@ -1,6 +1,9 @@
 package org.halfdusk.web.subject;
 
 import java.util.List;
+import org.halfdusk.web.subject.page.Because;
+import org.halfdusk.web.subject.page.Line;
+import org.halfdusk.web.subject.page.Table;
 
 /**
  * A subject's Sequence step, beside the list of its blocks.

@@ -10,6 +10,9 @@ import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.subject.page.Banner;
+import org.halfdusk.web.subject.page.Contact;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** A subject on the pages: its words, its pictures, its tables. One for each, in the subject's own folder. */
 public interface SubjectView<N extends SubjectNight, P extends Plan> {

@@ -17,6 +17,10 @@ import org.halfdusk.time.CivilTime;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.subject.page.Banner;
+import org.halfdusk.web.subject.page.Contact;
+import org.halfdusk.web.subject.words.EclipseWords;
+import org.halfdusk.web.subject.words.WeatherWords;
 import org.springframework.stereotype.Component;
 
 /** The subjects' views, each asked through the types that are its own. */

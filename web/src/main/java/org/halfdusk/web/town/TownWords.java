@@ -11,7 +11,7 @@ import org.halfdusk.shoot.town.TownPlan;
 import org.halfdusk.shoot.town.TownWish;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** A night of a town in words. */
 final class TownWords {

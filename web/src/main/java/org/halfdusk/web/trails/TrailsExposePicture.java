@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.halfdusk.sequence.FrameRun;
-import org.halfdusk.sequence.TrailGap;
+import org.halfdusk.sequence.camera.TrailGap;
 import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Histogram;
+import org.halfdusk.web.subject.page.Histogram;
 
 /**
  * One trail across a gap at 100 %, and the sky on the histogram of one frame and of all in one.

@@ -4,7 +4,7 @@ import org.halfdusk.shoot.trails.TrailsNight;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 
 /** What lists of nights say of star trails. */
 final class TrailsNightWords {

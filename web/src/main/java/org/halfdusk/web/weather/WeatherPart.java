@@ -9,8 +9,8 @@ import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
-import org.halfdusk.web.subject.Table;
-import org.halfdusk.web.subject.WeatherWords;
+import org.halfdusk.web.subject.page.Table;
+import org.halfdusk.web.subject.words.WeatherWords;
 
 /**
  * The weather of a shoot's night.

@@ -16,7 +16,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
-import org.halfdusk.shoot.kept.Frames;
+import org.halfdusk.shoot.kept.done.Frames;
 import org.halfdusk.web.App;
 import org.halfdusk.web.picture.PictureFiles;
 import org.junit.jupiter.api.Tag;

@@ -13,7 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.halfdusk.shoot.kept.RunLog;
+import org.halfdusk.shoot.kept.done.RunLog;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.App;
 import org.junit.jupiter.api.Tag;

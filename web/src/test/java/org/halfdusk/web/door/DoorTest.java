@@ -279,9 +279,10 @@ class DoorTest extends DemoPages {
     @Test
     void aPresetPressedTwiceMakesOneRig() throws Exception {
         app.post("/kit/preset", Map.of("camera", "3", "lens", "4"));
-        int rigs = app.bean(org.halfdusk.shoot.kept.Rigs.class).rigs().size();
+        int rigs = app.bean(org.halfdusk.shoot.kept.kit.Rigs.class).rigs().size();
         app.post("/kit/preset", Map.of("camera", "3", "lens", "4"));
-        assertEquals(rigs, app.bean(org.halfdusk.shoot.kept.Rigs.class).rigs().size());
+        assertEquals(
+                rigs, app.bean(org.halfdusk.shoot.kept.kit.Rigs.class).rigs().size());
     }
 
     @Test

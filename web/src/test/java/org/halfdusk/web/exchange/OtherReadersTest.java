@@ -17,6 +17,8 @@ import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
+import org.halfdusk.web.exchange.map.MapFile;
+import org.halfdusk.web.exchange.map.PlaceTexts;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -20,11 +20,11 @@ import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.shoot.setting.ExposurePlan;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 import org.halfdusk.trailing.School;
 import org.halfdusk.trailing.Trailing;
 import org.halfdusk.web.layout.drawing.Theme;
-import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.page.Because;
 import org.junit.jupiter.api.Test;
 
 /** Each reason of an exposure in words that hold its quantities. */

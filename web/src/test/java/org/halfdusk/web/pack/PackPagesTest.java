@@ -7,7 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.Set;
-import org.halfdusk.shoot.kept.PackLists;
+import org.halfdusk.shoot.kept.done.PackLists;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;

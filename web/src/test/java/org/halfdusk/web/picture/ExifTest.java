@@ -10,7 +10,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
-import org.halfdusk.shoot.review.Shot;
+import org.halfdusk.shoot.review.taken.Shot;
 import org.junit.jupiter.api.Test;
 
 class ExifTest {

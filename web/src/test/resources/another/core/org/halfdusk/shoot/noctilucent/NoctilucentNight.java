@@ -9,8 +9,8 @@ import org.halfdusk.light.SkyLight;
 import org.halfdusk.shoot.AfterDark;
 import org.halfdusk.shoot.NightScore;
 import org.halfdusk.shoot.Site;
-import org.halfdusk.sky.Night;
-import org.halfdusk.sky.Windows;
+import org.halfdusk.sky.events.Night;
+import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 
 /** The hours with the sun 6° to 16° down, in which high clouds are lit and the sky is not. */

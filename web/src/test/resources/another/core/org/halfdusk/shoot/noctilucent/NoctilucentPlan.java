@@ -18,7 +18,7 @@ import org.halfdusk.shoot.setting.ExposurePlan;
 import org.halfdusk.shoot.setting.Exposed;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Traits;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** Four seconds at ISO 400 wide open, low in the north. */
 public record NoctilucentPlan(

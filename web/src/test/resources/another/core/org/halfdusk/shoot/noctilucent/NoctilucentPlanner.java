@@ -13,7 +13,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.Traits;
 import org.halfdusk.shoot.WishKind;
-import org.halfdusk.shoot.setting.Wishes;
+import org.halfdusk.shoot.setting.wished.Wishes;
 
 /** The planner of noctilucent clouds. */
 public record NoctilucentPlanner() implements SubjectPlanner<NoctilucentNight, NoctilucentWish> {

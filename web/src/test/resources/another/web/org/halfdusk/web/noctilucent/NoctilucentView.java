@@ -8,15 +8,15 @@ import org.halfdusk.shoot.noctilucent.NoctilucentPlan;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.subject.Because;
+import org.halfdusk.web.subject.page.Because;
 import org.halfdusk.web.subject.ExposeStep;
-import org.halfdusk.web.subject.Line;
+import org.halfdusk.web.subject.page.Line;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.NightWords;
-import org.halfdusk.web.subject.ReasonWords;
+import org.halfdusk.web.subject.words.ReasonWords;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.SubjectView;
-import org.halfdusk.web.subject.Table;
+import org.halfdusk.web.subject.page.Table;
 import org.springframework.stereotype.Component;
 
 /** Noctilucent clouds on the pages. */

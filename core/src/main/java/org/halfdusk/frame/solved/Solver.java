@@ -1,0 +1,443 @@
+package org.halfdusk.frame.solved;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.halfdusk.angle.Vector;
+import org.halfdusk.frame.picture.Projection;
+import org.halfdusk.frame.tones.LeastSquares;
+import org.halfdusk.sky.Refraction;
+
+/**
+ * Matches a frame's stars with the catalogue. Pairs of its brightest are compared with pairs of the catalogue's by their distance; each
+ * pair that fits says how the camera must have stood, and how many others then fit says whether it did. The best is made better by least
+ * squares in steps that let in fainter stars and allow less. First near the plan, then farther, then all over the sky.
+ */
+public final class Solver {
+    private static final int PAIRED = 26;
+    private static final int MOST_CATALOGUE = 90;
+    private static final int VERIFIED = 45;
+    private static final int DETECTED = 130;
+    private static final int KEPT = 12;
+    private static final int LEAST_MATCHED = 8;
+
+    private final SkyGuess guess;
+    private final int width;
+    private final int height;
+    private final double[][] found;
+    private final Projection nominal;
+
+    /** @param found x and y of detections, the brightest first */
+    public Solver(SkyGuess guess, int width, int height, double[][] found) {
+        this.guess = guess;
+        this.width = width;
+        this.height = height;
+        this.found = found;
+        this.nominal = new Projection(guess.fisheye(), guess.focalMm() * 1000 / guess.pitchMicrons(), 0, width, height);
+    }
+
+    /** @param matrix rows right, up, forward in north, east, up @param pairs star of the catalogue and detection */
+    public record Solved(Projection lens, double[] matrix, List<int[]> pairs, double residual) {
+        /** Row by row, of so many parts each way. */
+        private List<Vector> towards(int parts) {
+            List<Vector> all = new ArrayList<>();
+            for (int y = 0; y < parts; y++) {
+                for (int x = 0; x < parts; x++) {
+                    all.add(seen((x + 0.5) * lens.width() / parts, (y + 0.5) * lens.height() / parts));
+                }
+            }
+            return List.copyOf(all);
+        }
+
+        /** Where a pixel looks: north, east, up. */
+        private Vector seen(double x, double y) {
+            Vector v = lens.direction(x, y);
+            return row(matrix, 0)
+                    .times(v.x())
+                    .plus(row(matrix, 1).times(v.y()))
+                    .plus(row(matrix, 2).times(v.z()));
+        }
+
+        public Solution solution(SkyGuess guess, SkyLight.Through t, List<List<OptionalDouble>> sky) {
+            Vector forward = forward();
+            double azimuth = forward.longitudeRad();
+            double apparent = forward.latitudeRad();
+            // East of the middle along the horizon, and across that towards the zenith.
+            Vector along = new Vector(-Math.sin(azimuth), Math.cos(azimuth), 0);
+            Vector across = Vector.ofSpherical(azimuth, apparent + Math.PI / 2, 1);
+            Vector right = row(matrix, 0);
+            double roll = Math.atan2(right.dot(across), right.dot(along));
+            return new Solution(
+                    Math.toDegrees(azimuth),
+                    Refraction.STANDARD.airless(Math.toDegrees(apparent)),
+                    Math.toDegrees(roll),
+                    lens.focalPx() * guess.pitchMicrons() / 1000,
+                    lens.k1(),
+                    forward,
+                    residual,
+                    pairs.size(),
+                    t.z(),
+                    t.extinction(),
+                    t.fall(),
+                    sky,
+                    towards(sky.size()));
+        }
+
+        Vector forward() {
+            return row(matrix, 2);
+        }
+
+        /** Where a star stands in the frame; false where it does not. */
+        boolean places(SkyGuess.Known star, double[] at) {
+            return lens.project(matrix, star.direction(), at) && lens.inside(at, 0);
+        }
+    }
+
+    private static Vector row(double[] matrix, int i) {
+        return new Vector(matrix[3 * i], matrix[3 * i + 1], matrix[3 * i + 2]);
+    }
+
+    public Optional<Solved> solve() {
+        double field = Math.toDegrees(Math.acos(nominal.direction(0, 0).z()));
+        double[] reaches = guess.clockKnown()
+                ? new double[] {field + 8, field + 40, ALL_OVER}
+                : new double[] {field + 8, field + UNSURE};
+        for (double reach : reaches) {
+            Optional<Solved> s = near(reach);
+            if (s.isPresent()) {
+                return s.filter(f -> guess.clockKnown() || degrees(f.forward(), aim()) < UNSURE);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static final double ALL_OVER = 180;
+
+    /** Degrees that a camera is aimed off its plan at most where its clock may be wrong: farther, the clock is as likely at fault†. */
+    private static final double UNSURE = 15;
+
+    private Vector aim() {
+        return Vector.ofSpherical(Math.toRadians(guess.azimuthDegrees()), Math.toRadians(guess.altitudeDegrees()), 1);
+    }
+
+    private static double degrees(Vector a, Vector b) {
+        return Math.toDegrees(a.separationRad(b));
+    }
+
+    private record Pair(int a, int b, double degrees) {}
+
+    private record Hypothesis(double[] matrix, int matched, int inside) {
+        /** So many stars fall on detections that no other way of standing need be tried†. */
+        boolean plain() {
+            return inside >= PLAIN && matched >= PLAIN_SHARE * inside;
+        }
+    }
+
+    private static final int PLAIN = 25;
+    private static final double PLAIN_SHARE = 0.8;
+
+    private Optional<Solved> near(double reachDegrees) {
+        Vector aim = aim();
+        List<Vector> stars = guess.stars().stream()
+                .filter(k -> k.altitude().degrees() > 2 && degrees(k.direction(), aim) <= reachDegrees)
+                .limit(most(reachDegrees))
+                .map(SkyGuess.Known::direction)
+                .toList();
+        List<Pair> catalogue = new ArrayList<>();
+        for (int i = 0; i < stars.size(); i++) {
+            for (int k = i + 1; k < stars.size(); k++) {
+                catalogue.add(new Pair(i, k, degrees(stars.get(i), stars.get(k))));
+            }
+        }
+        catalogue.sort(Comparator.comparingDouble(Pair::degrees));
+        double[] angles = catalogue.stream().mapToDouble(Pair::degrees).toArray();
+        int n = Math.min(PAIRED, found.length);
+        List<Vector> seen = Arrays.stream(found, 0, n)
+                .map(d -> nominal.direction(d[0], d[1]))
+                .toList();
+        Grid grid = new Grid(Math.min(DETECTED, found.length), tolerance());
+        List<Hypothesis> best = new ArrayList<>();
+        double[] at = new double[2];
+        for (int i = 0; i < n; i++) {
+            for (int k = i + 1; k < n && best.stream().noneMatch(Hypothesis::plain); k++) {
+                double apart = degrees(seen.get(i), seen.get(k));
+                double slack = 0.025 * apart + 0.1;
+                if (apart < 12 * slack) {
+                    continue;
+                }
+                int from = Arrays.binarySearch(angles, apart - slack);
+                for (int p = from < 0 ? -from - 1 : from; p < angles.length && angles[p] <= apart + slack; p++) {
+                    Pair c = catalogue.get(p);
+                    tried(seen.get(i), seen.get(k), stars.get(c.a()), stars.get(c.b()), stars, grid, best, at);
+                    tried(seen.get(i), seen.get(k), stars.get(c.b()), stars.get(c.a()), stars, grid, best, at);
+                }
+            }
+        }
+        return best.stream()
+                .map(h -> refined(h.matrix()))
+                .flatMap(Optional::stream)
+                .max(Comparator.comparingInt(s -> s.pairs().size()));
+    }
+
+    private int most(double reachDegrees) {
+        return reachDegrees >= 180 ? 2 * MOST_CATALOGUE : MOST_CATALOGUE;
+    }
+
+    private double tolerance() {
+        return Math.max(8, 0.011 * Math.max(width, height));
+    }
+
+    /** How the camera stands where two of its directions are two of the sky's; kept where many others fit as well. */
+    private void tried(
+            Vector s1,
+            Vector s2,
+            Vector c1,
+            Vector c2,
+            List<Vector> stars,
+            Grid grid,
+            List<Hypothesis> best,
+            double[] at) {
+        Vector sx = s1.plus(s2).unit();
+        Vector sz = s1.cross(s2).unit();
+        Vector sy = sz.cross(sx);
+        Vector cx = c1.plus(c2).unit();
+        Vector cz = c1.cross(c2).unit();
+        Vector cy = cz.cross(cx);
+        double[] m = rows(
+                cx.times(sx.x()).plus(cy.times(sy.x())).plus(cz.times(sz.x())),
+                cx.times(sx.y()).plus(cy.times(sy.y())).plus(cz.times(sz.y())),
+                cx.times(sx.z()).plus(cy.times(sy.z())).plus(cz.times(sz.z())));
+        Vector forward = row(m, 2);
+        int matched = 0;
+        int inside = 0;
+        for (int i = 0; i < stars.size() && inside < VERIFIED; i++) {
+            Vector v = stars.get(i);
+            if (forward.dot(v) < 0.02 || !nominal.project(m, v, at) || !nominal.inside(at, 0)) {
+                continue;
+            }
+            inside++;
+            matched += grid.nearest(at[0], at[1], tolerance()) >= 0 ? 1 : 0;
+            if (inside == 12 && matched < 3) {
+                return;
+            }
+        }
+        if (matched < 5 || matched < 0.2 * inside) {
+            return;
+        }
+        if (best.size() < KEPT) {
+            best.add(new Hypothesis(m, matched, inside));
+        } else {
+            int worst = 0;
+            for (int i = 1; i < best.size(); i++) {
+                worst = best.get(i).matched() < best.get(worst).matched() ? i : worst;
+            }
+            if (best.get(worst).matched() < matched) {
+                best.set(worst, new Hypothesis(m, matched, inside));
+            }
+        }
+    }
+
+    /** Detections by place. */
+    private final class Grid {
+        /** Of finer cells there are more than detections, px. */
+        private static final int FINEST = 24;
+
+        private final int cell;
+        private final int columns;
+        private final int rows;
+        private final int[] first;
+        private final int[] next;
+
+        Grid(int count, double reach) {
+            this.cell = Math.max(FINEST, (int) Math.ceil(reach));
+            this.columns = width / cell + 1;
+            this.rows = height / cell + 1;
+            this.first = new int[columns * rows];
+            this.next = new int[count];
+            Arrays.fill(first, -1);
+            for (int i = count - 1; i >= 0; i--) {
+                int x = (int) Math.max(0, Math.min(width - 1, found[i][0])) / cell;
+                int y = (int) Math.max(0, Math.min(height - 1, found[i][1])) / cell;
+                next[i] = first[y * columns + x];
+                first[y * columns + x] = i;
+            }
+        }
+
+        /** The nearest detection within a reach; −1 for none. */
+        int nearest(double x, double y, double reach) {
+            int best = -1;
+            double least = reach * reach;
+            int cx = (int) x / cell;
+            int cy = (int) y / cell;
+            for (int gy = Math.max(0, cy - 1); gy <= Math.min(rows - 1, cy + 1); gy++) {
+                for (int gx = Math.max(0, cx - 1); gx <= Math.min(columns - 1, cx + 1); gx++) {
+                    for (int i = first[gy * columns + gx]; i >= 0; i = next[i]) {
+                        double d = (found[i][0] - x) * (found[i][0] - x) + (found[i][1] - y) * (found[i][1] - y);
+                        if (d < least) {
+                            least = d;
+                            best = i;
+                        }
+                    }
+                }
+            }
+            return best;
+        }
+    }
+
+    /** Steps of letting in fainter stars and allowing less: catalogue stars in the frame, reach in px, whether distortion is found too. */
+    private record Step(int stars, double reach, boolean distortion) {}
+
+    private Optional<Solved> refined(double[] start) {
+        double scale = Math.max(width, height) / 1800.0;
+        List<Step> steps = List.of(
+                new Step(40, 20 * scale, false),
+                new Step(60, 14 * scale, true),
+                new Step(120, 7 * scale, true),
+                new Step(300, 3.5 * scale, true),
+                new Step(1200, 2 * scale, true),
+                new Step(1200, 1.6 * scale, true));
+        Projection lens = nominal;
+        double[] m = start.clone();
+        List<int[]> pairs = List.of();
+        int inside = 0;
+        for (Step s : steps) {
+            int count = Math.min(found.length, 3 * s.stars());
+            Grid grid = new Grid(count, s.reach());
+            for (int round = 0; round < 3; round++) {
+                List<int[]> now = new ArrayList<>();
+                inside = matches(lens, m, s, grid, now);
+                if (now.size() < LEAST_MATCHED - 2) {
+                    return Optional.empty();
+                }
+                pairs = now;
+                lens = fitted(lens, m, pairs, s.distortion() && pairs.size() >= 20);
+                if (lens.focalPx() < 0.85 * nominal.focalPx() || lens.focalPx() > 1.18 * nominal.focalPx()) {
+                    return Optional.empty();
+                }
+            }
+        }
+        double[] off = LeastSquares.off(places(lens, m, pairs), seen(pairs));
+        Arrays.sort(off);
+        double median = off[off.length / 2];
+        double reach = steps.get(steps.size() - 1).reach();
+        double chance = inside
+                * Math.min(found.length, 3.0 * Math.max(inside, 40))
+                * Math.PI
+                * reach
+                * reach
+                / ((double) width * height);
+        boolean sure = pairs.size() >= LEAST_MATCHED
+                && pairs.size() >= 0.22 * inside
+                && pairs.size() > 4 * chance + 4
+                && median < 0.45 * reach
+                && ordered(pairs);
+        return sure ? Optional.of(new Solved(lens, m, pairs, median)) : Optional.empty();
+    }
+
+    private int matches(Projection lens, double[] m, Step s, Grid grid, List<int[]> pairs) {
+        double[] at = new double[2];
+        int inside = 0;
+        List<SkyGuess.Known> stars = guess.stars();
+        boolean[] taken = new boolean[found.length];
+        for (int i = 0; i < stars.size() && inside < s.stars(); i++) {
+            if (!lens.project(m, stars.get(i).direction(), at) || !lens.inside(at, 2)) {
+                continue;
+            }
+            inside++;
+            int d = grid.nearest(at[0], at[1], s.reach());
+            if (d >= 0 && !taken[d]) {
+                taken[d] = true;
+                pairs.add(new int[] {i, d});
+            }
+        }
+        return inside;
+    }
+
+    /** Bright stars of the catalogue are bright in the frame, by the ranks of both. */
+    private static boolean ordered(List<int[]> pairs) {
+        int n = pairs.size();
+        Integer[] byFound = new Integer[n];
+        for (int i = 0; i < n; i++) {
+            byFound[i] = i;
+        }
+        Arrays.sort(byFound, Comparator.comparingInt(i -> pairs.get(i)[1]));
+        double sum = 0;
+        for (int rank = 0; rank < n; rank++) {
+            // Pairs stand in the catalogue's order.
+            double d = rank - byFound[rank];
+            sum += d * d;
+        }
+        return 1 - 6 * sum / ((double) n * ((double) n * n - 1)) > 0.45;
+    }
+
+    /** Where the catalogue's stars of some pairs should stand. */
+    private LeastSquares.Places places(Projection lens, double[] m, List<int[]> pairs) {
+        return (pair, at) -> {
+            lens.project(m, guess.stars().get(pairs.get(pair)[0]).direction(), at);
+            return true;
+        };
+    }
+
+    /** Where they were found. */
+    private double[][] seen(List<int[]> pairs) {
+        return pairs.stream().map(p -> found[p[1]]).toArray(double[][]::new);
+    }
+
+    /** One step of least squares for the turn (in place), the focal length and the distortion; what is far off counts less. */
+    private Projection fitted(Projection lens, double[] m, List<int[]> pairs, boolean distortion) {
+        int n = distortion ? 5 : 4;
+        double step = 1e-5;
+        // What is turned or stretched a little, for all stars at once.
+        LeastSquares.Places[] changed = new LeastSquares.Places[n];
+        for (int p = 0; p < n; p++) {
+            Projection stretched = p == 3
+                    ? new Projection(lens.fisheye(), lens.focalPx() * (1 + step), lens.k1(), width, height)
+                    : p == 4 ? new Projection(lens.fisheye(), lens.focalPx(), lens.k1() + step, width, height) : lens;
+            changed[p] = places(stretched, p < 3 ? turned(m, p, step) : m, pairs);
+        }
+        double[] change = LeastSquares.step(places(lens, m, pairs), changed, step, seen(pairs), 0.05, 6.25)
+                .change(1e-9);
+        if (change.length == 0) {
+            return lens;
+        }
+        double[] next = m;
+        for (int p = 0; p < 3; p++) {
+            next = turned(next, p, change[p]);
+        }
+        System.arraycopy(orthogonal(next), 0, m, 0, 9);
+        double focal = lens.focalPx() * (1 + Math.max(-0.1, Math.min(0.1, change[3])));
+        double k1 = n > 4 ? Math.max(-0.3, Math.min(0.3, lens.k1() + change[4])) : lens.k1();
+        return new Projection(lens.fisheye(), focal, k1, width, height);
+    }
+
+    /** Rows turned about one of the camera's own axes. */
+    private static double[] turned(double[] m, int axis, double angle) {
+        int a = (axis + 1) % 3;
+        int b = (axis + 2) % 3;
+        double c = Math.cos(angle);
+        double s = Math.sin(angle);
+        double[] t = m.clone();
+        for (int i = 0; i < 3; i++) {
+            t[3 * a + i] = c * m[3 * a + i] - s * m[3 * b + i];
+            t[3 * b + i] = s * m[3 * a + i] + c * m[3 * b + i];
+        }
+        return t;
+    }
+
+    private static double[] orthogonal(double[] m) {
+        Vector forward = row(m, 2).unit();
+        Vector right = row(m, 0);
+        right = right.minus(forward.times(right.dot(forward))).unit();
+        Vector up = forward.cross(right);
+        return rows(right, up.times(Math.signum(up.dot(row(m, 1)))), forward);
+    }
+
+    private static double[] rows(Vector right, Vector up, Vector forward) {
+        return new double[] {
+            right.x(), right.y(), right.z(), up.x(), up.y(), up.z(), forward.x(), forward.y(), forward.z()
+        };
+    }
+}

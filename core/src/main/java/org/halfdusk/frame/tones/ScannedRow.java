@@ -1,0 +1,43 @@
+package org.halfdusk.frame.tones;
+
+import org.halfdusk.frame.picture.Pixels;
+
+/** A row of a frame with what all that count need of it, worked out once. */
+public final class ScannedRow {
+    final int width;
+    final float[] red;
+    final float[] green;
+    final float[] blue;
+
+    /** Linear luminance, and the brightest of the three colours. */
+    public final float[] luminance;
+
+    public final float[] most;
+
+    /** Where each luminance is counted in {@link Tones}, once {@link #bin} was called. */
+    final short[] bins;
+
+    public ScannedRow(int width) {
+        this.width = width;
+        this.red = new float[width];
+        this.green = new float[width];
+        this.blue = new float[width];
+        this.luminance = new float[width];
+        this.most = new float[width];
+        this.bins = new short[width];
+    }
+
+    public void read(Pixels pixels, int y) {
+        pixels.row(y, 0, width, red, green, blue);
+        for (int x = 0; x < width; x++) {
+            luminance[x] = Pixels.luminance(red[x], green[x], blue[x]);
+            most[x] = Math.max(red[x], Math.max(green[x], blue[x]));
+        }
+    }
+
+    public void bin() {
+        for (int x = 0; x < width; x++) {
+            bins[x] = Tones.bin(luminance[x]);
+        }
+    }
+}

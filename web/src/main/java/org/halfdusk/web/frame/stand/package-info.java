@@ -1,0 +1,5 @@
+/** Where to stand so that the frame holds what it should. */
+@NullMarked
+package org.halfdusk.web.frame.stand;
+
+import org.jspecify.annotations.NullMarked;
