@@ -25,6 +25,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.SubjectPlanner;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -242,7 +243,7 @@ class FactsTest {
         List<String> starts = Biweekly.parse(ics).first().getEvents().stream()
                 .filter(e -> e.getUid().getValue().contains("." + ofRig + "@"))
                 .map(e -> e.getDateStart().getValue().toInstant())
-                .map(t -> Words.clockSeconds(t, zone))
+                .map(t -> Times.clockSeconds(t, zone))
                 .toList();
         List<String> cardRows = Pattern.compile("<td class=\"clock\">([^<]*)</td><td class=\"clock\">([^<]*)</td>")
                 .matcher(card)
@@ -251,7 +252,7 @@ class FactsTest {
                 .toList();
         for (JsonNode b : programme.get("blocks")) {
             Instant start = Instant.parse(b.get("start").asString());
-            String clock = Words.clockSeconds(start, zone);
+            String clock = Times.clockSeconds(start, zone);
             tell(name + "block " + number, "JSON", clock);
             tell(name + "block " + number, "card", cardRows.get(number));
             tell(name + "block " + number, "calendar", starts.get(number));

@@ -58,11 +58,10 @@ class HouseTest {
                     .and()
                     .resideOutsideOfPackage("org.halfdusk.web.standin")
                     .should()
-                    .callMethodWhere(com.tngtech.archunit.core.domain.JavaCall.Predicates.target(com.tngtech.archunit
-                            .core.domain.properties.HasOwner.Predicates.With
-                            .<com.tngtech.archunit.core.domain.JavaClass>owner(
-                                    com.tngtech.archunit.core.domain.JavaClass.Predicates.equivalentTo(Math.class))
-                            .and(com.tngtech.archunit.core.domain.properties.HasName.Predicates.name(function))))
+                    .callMethodWhere(com.tngtech.archunit.base.DescribedPredicate.describe(
+                            "it is Math." + function,
+                            call -> call.getTargetOwner().isEquivalentTo(Math.class)
+                                    && call.getName().equals(function)))
                     .check(WEB);
         }
     }

@@ -30,11 +30,12 @@ import org.halfdusk.web.expose.drawing.RulerPicture;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
-import org.halfdusk.web.shoot.ShootEditing.Choice;
-import org.halfdusk.web.shoot.WishForm;
+import org.halfdusk.web.shoot.edit.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing.Choice;
+import org.halfdusk.web.shoot.edit.WishForm;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.page.Table;
 
@@ -101,7 +102,7 @@ record ExposePage(
                     "ISO " + s.iso(),
                     rig.camera().name() + ", " + Words.plain(rig.focalMm()) + " mm "
                             + rig.widestAperture().label() + ", " + stance + people + filter,
-                    "at " + Words.clock(open.at(), plan.place().zone()) + sky,
+                    "at " + Times.clock(open.at(), plan.place().zone()) + sky,
                     said
                             ? "All three are held: " + Words.stops(Math.abs(off)) + (off > 0 ? " over" : " under") + "."
                             : "",

@@ -8,8 +8,8 @@ import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.shoot.kept.kit.Rigs;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.stereotype.Component;
 
 /** The Expose step of a shoot. */

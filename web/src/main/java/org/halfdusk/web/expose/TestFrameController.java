@@ -6,7 +6,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.Symptom;
 import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.web.door.refusal.NotFound;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -65,7 +65,7 @@ class TestFrameController {
     private String noted(ShootDesk.Open open, Symptom seen, Symptom.Remedy r) {
         String notes = open.shoot().it().notes();
         String line = "Test frame "
-                + Words.clockSeconds(clock.instant(), open.plan().place().zone()) + ": " + TestFrameWords.note(seen, r);
+                + Times.clockSeconds(clock.instant(), open.plan().place().zone()) + ": " + TestFrameWords.note(seen, r);
         String all = notes.isBlank() ? line : notes + "\n" + line;
         return all.length() <= Shoot.LONGEST_NOTES ? all : notes;
     }

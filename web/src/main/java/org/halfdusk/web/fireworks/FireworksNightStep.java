@@ -9,6 +9,7 @@ import org.halfdusk.shoot.fireworks.FireworksPlan;
 import org.halfdusk.shoot.fireworks.Show;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.page.Line;
@@ -23,8 +24,8 @@ final class FireworksNightStep {
         FireworksNight n = plan.night();
         Show show = plan.show();
         List<Line> times = new ArrayList<>();
-        times.add(new Line("Show", Words.span(n.show(), n.zone())));
-        times.add(new Line("Finale from", Words.clock(n.show().end().minus(show.finale()), n.zone())));
+        times.add(new Line("Show", Times.span(n.show(), n.zone())));
+        times.add(new Line("Finale from", Times.clock(n.show().end().minus(show.finale()), n.zone())));
         times.add(new Line("Direction of the site", Words.azimuth(show.azimuth().degrees())));
         times.add(new Line("Distance", Words.metres(show.distanceMetres())));
         times.add(new Line("Sound arrives after", Words.seconds(show.soundLagSeconds())));

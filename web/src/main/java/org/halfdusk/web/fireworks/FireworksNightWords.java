@@ -4,6 +4,7 @@ import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.fireworks.FireworksNight;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.events.DayPart;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -15,8 +16,8 @@ final class FireworksNightWords {
     static NightWords of(FireworksNight n) {
         double sun = n.sky().at(Body.SUN, n.show().start()).altitude().degrees();
         return new NightWords(
-                "Show " + Words.span(n.show(), n.zone()),
-                "show at " + Words.clock(n.show().start(), n.zone()),
+                "Show " + Times.span(n.show(), n.zone()),
+                "show at " + Times.clock(n.show().start(), n.zone()),
                 sentence(n, sun),
                 switch (DayPart.of(sun)) {
                     case DAY, CIVIL_TWILIGHT -> "the sky is not dark yet";

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.shoot.camera.Conductor;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.http.HttpStatus;
@@ -84,7 +85,7 @@ class FiringController {
                         .sorted(Comparator.comparing(Conductor.Shot::planned).reversed())
                         .limit(LINES)
                         .map(s -> new Line(
-                                Words.clockSeconds(
+                                Times.clockSeconds(
                                         s.planned(), open.plan().place().zone()),
                                 words(s),
                                 s.late().isEmpty()))

@@ -18,6 +18,7 @@ import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.page.Table;
@@ -156,16 +157,16 @@ class AlignmentController {
                 ? "On no night of " + from.getYear()
                         + ". Allow more to the side or over the top, another light, or another object."
                 : Words.count(nights, "night") + " of " + from.getYear() + ", the first "
-                        + Words.day(found.get(0).night()) + ".";
+                        + Times.day(found.get(0).night()) + ".";
     }
 
     private static Table table(List<Alignments.Match> found, ZoneId zone, Shoot shoot) {
         List<Table.Row> rows = found.stream()
                 .map(m -> Table.Row.of(
                                 m.night().equals(shoot.night()),
-                                Words.shortDate(m.night()),
-                                Words.span(m.span(), zone),
-                                Words.clock(m.closest().at(), zone),
+                                Times.shortDate(m.night()),
+                                Times.span(m.span(), zone),
+                                Times.clock(m.closest().at(), zone),
                                 Words.degrees(m.overDegrees()))
                         .to("/nights/" + m.night() + "?subject=" + shoot.subject() + "&place=" + shoot.placeId()))
                 .toList();

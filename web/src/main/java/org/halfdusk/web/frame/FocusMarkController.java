@@ -12,7 +12,7 @@ import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

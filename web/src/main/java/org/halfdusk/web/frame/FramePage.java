@@ -17,6 +17,7 @@ import org.halfdusk.sky.shapes.BandArch;
 import org.halfdusk.web.frame.sky.SkySheet;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Recorded;
@@ -203,8 +204,8 @@ record FramePage(
         return tonight.stream()
                 .findFirst()
                 .map(m -> "Within 2° over " + object.get().name() + " from "
-                        + Words.span(m.span(), zone) + ", nearest at "
-                        + Words.clock(m.closest().at(), zone) + ", "
+                        + Times.span(m.span(), zone) + ", nearest at "
+                        + Times.clock(m.closest().at(), zone) + ", "
                         + Words.degrees(m.overDegrees()) + " over its top.")
                 .orElse("Not within 2° over " + object.get().name() + " this night.");
     }

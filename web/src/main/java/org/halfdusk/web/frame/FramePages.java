@@ -11,8 +11,8 @@ import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.stereotype.Component;
 
 /** The Frame step of a shoot. */

@@ -25,6 +25,7 @@ import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.BodyWords;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -92,7 +93,7 @@ record FramePicture(
                 Words.degrees(plan.rig().longFieldDegrees()) + " × "
                         + Words.degrees(plan.rig().shortFieldDegrees()) + " of sky, "
                         + (plan.framing().upright() ? "upright" : "level") + ", aimed at " + aim + ", at "
-                        + Words.clock(at, plan.night().zone())
+                        + Times.clock(at, plan.night().zone())
                         + ". Stars to magnitude " + Words.plain(FAINTEST)
                         + "; the dashed line is the middle of the Milky Way, the dotted one the way of "
                         + BodyWords.name(followed) + " with its hours.",
@@ -176,7 +177,7 @@ record FramePicture(
             for (Instant t = first; t.isBefore(night.end()); t = t.plus(1, ChronoUnit.HOURS)) {
                 HorizontalPosition p = sky.at(body, t);
                 if (p.altitude().degrees() > 0) {
-                    mark(p, Words.clock(t, zone)).ifPresent(hours::add);
+                    mark(p, Times.clock(t, zone)).ifPresent(hours::add);
                 }
             }
             return hours;

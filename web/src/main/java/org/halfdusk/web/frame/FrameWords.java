@@ -18,6 +18,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.events.Night;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.Framed;
@@ -58,7 +59,7 @@ final class FrameWords {
         highest(plan, body)
                 .ifPresent(t -> reason.append(
                                 plan.traits().byDay() ? "Highest of this day at " : "Highest of this night at ")
-                        .append(Words.clock(t, plan.night().zone()))
+                        .append(Times.clock(t, plan.night().zone()))
                         .append(". "));
         reason.append(size(plan));
         return new Because(at(open), answer, reason.toString());
@@ -84,7 +85,7 @@ final class FrameWords {
     }
 
     private static String at(ShootDesk.Open open) {
-        return "At " + Words.clock(open.at(), open.plan().night().zone());
+        return "At " + Times.clock(open.at(), open.plan().night().zone());
     }
 
     private static String size(Plan plan) {
@@ -228,7 +229,7 @@ final class FrameWords {
                     HorizontalPosition p = sky.at(part, t).apparent();
                     return Table.Row.of(
                             t.equals(open.at()),
-                            Words.clock(t, zone),
+                            Times.clock(t, zone),
                             p.altitude().degrees() > 0
                                     ? Words.degrees(p.altitude().degrees())
                                     : "down",

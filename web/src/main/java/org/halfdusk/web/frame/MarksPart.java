@@ -5,6 +5,7 @@ import java.util.List;
 import org.halfdusk.optics.FocusMark;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -45,7 +46,7 @@ record MarksPart(List<Mark> marks, String air, String typed, String celsius, Str
                 k.id(),
                 m.mark(),
                 (zoom ? "at " + Words.plain(m.focalMm()) + " mm, " : "")
-                        + Words.dateWithYear(
+                        + Times.dateWithYear(
                                 m.noted().atZone(open.plan().place().zone()).toLocalDate())
                         + cold);
     }

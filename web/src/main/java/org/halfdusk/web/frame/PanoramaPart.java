@@ -15,6 +15,7 @@ import org.halfdusk.sky.shapes.BandArch;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.page.Table;
@@ -74,7 +75,7 @@ record PanoramaPart(
                 error,
                 true,
                 wholeBand,
-                p.tiles().size() + " tiles in " + Words.minutesSeconds(Duration.ofSeconds(Math.round(seconds))),
+                p.tiles().size() + " tiles in " + Times.minutesSeconds(Duration.ofSeconds(Math.round(seconds))),
                 "Turn the head by " + Words.degrees(p.stepDegrees())
                         + ": a tile covers that much at its edge nearest the "
                         + "horizon, less " + Words.percent(wish.overlap()) + " of overlap"

@@ -1,6 +1,5 @@
 package org.halfdusk.web.kit;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -20,7 +19,6 @@ import org.halfdusk.optics.kit.Converter;
 import org.halfdusk.optics.kit.Filter;
 import org.halfdusk.optics.kit.PeriodicError;
 import org.halfdusk.optics.kit.Support;
-import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.kit.StandingRig;
 import org.halfdusk.typed.PlainText;
 import org.halfdusk.typed.TypedNumber;
@@ -35,43 +33,23 @@ import org.springframework.stereotype.Component;
 /** Between kit and what is typed of it, both ways. */
 @Component
 class KitForms {
-    private static final List<Field> LENS = List.of(
-            Field.number("shortest", "Shortest focal length", "mm", ""),
-            Field.number("longest", "Longest focal length", "mm", "The same for a fixed focal length."),
-            Field.number("widest", "Widest aperture, f/", "", ""),
-            Field.number("widestLong", "Widest at the long end, f/", "", "The same where it stays."),
-            Field.number("smallest", "Smallest aperture, f/", "", ""),
-            Field.number("sharpest", "Sharpest aperture, f/", "", "Where the corners are at their best."),
-            Field.check("electronic", "Aperture set by the camera", "Otherwise by a ring, by hand."),
-            Field.check("fisheye", "Fisheye", "Equisolid; otherwise straight lines stay straight."),
-            Field.text("coma", "Stars in the corners", "What you see wide open: round, wings, commas."));
-
     private static final List<Choice> USES = List.of(
             new Choice("NEUTRAL", "neutral density"),
             new Choice("SOLAR", "for the sun, approved"),
             new Choice("DIFFUSION", "diffusion"),
             new Choice("OTHER", "other"));
 
-    private final Shelf shelf;
+    private final RigForm rigs;
 
     KitForms(Shelf shelf) {
-        this.shelf = shelf;
+        rigs = new RigForm(shelf);
     }
 
     List<Field> fields(KitKind kind) {
         return switch (kind) {
-            case RIGS ->
-                List.of(
-                        Field.choice("camera", "Camera", "", choices(KitKind.CAMERAS, false)),
-                        Field.choice("lens", "Lens", "", choices(KitKind.LENSES, false)),
-                        Field.number("focal", "Focal length set", "mm", ""),
-                        Field.choice("converter", "Converter", "", choices(KitKind.CONVERTERS, true)),
-                        Field.choice("filter", "Filter", "", choices(KitKind.FILTERS, true)),
-                        Field.choice("support", "Tripod or mount", "", choices(KitKind.SUPPORTS, true)),
-                        Field.choice("card", "Card", "", choices(KitKind.CARDS, true)),
-                        Field.choice("battery", "Battery", "", choices(KitKind.BATTERIES, true)));
+            case RIGS -> rigs.fields();
             case CAMERAS -> CameraForm.FIELDS;
-            case LENSES -> LENS;
+            case LENSES -> LensForm.FIELDS;
             case CONVERTERS -> List.of(Field.number("factor", "Factor", "×", "1.4 costs one stop, 2 costs two."));
             case FILTERS ->
                 List.of(
@@ -102,15 +80,6 @@ class KitForms {
                         Field.number("minutes", "Exposing from one charge", "min", "At 20 °C."),
                         Field.number("count", "How many", "", ""));
         };
-    }
-
-    private List<Choice> choices(KitKind kind, boolean none) {
-        List<Choice> choices = new ArrayList<>();
-        if (none) {
-            choices.add(new Choice("", "none"));
-        }
-        shelf.list(kind).forEach(k -> choices.add(new Choice(Long.toString(k.id()), name(k.it()))));
-        return choices;
     }
 
     static String name(Object it) {
@@ -154,15 +123,7 @@ class KitForms {
         if (it instanceof Camera c) {
             CameraForm.typed(c, t);
         } else if (it instanceof Lens l) {
-            put(t, "shortest", l.shortestMm());
-            put(t, "longest", l.longestMm());
-            put(t, "widest", l.widestAtShortest());
-            put(t, "widestLong", l.widestAtLongest());
-            put(t, "smallest", l.smallestAperture());
-            put(t, "sharpest", l.sharpestAperture());
-            tick(t, "electronic", l.electronicAperture());
-            tick(t, "fisheye", l.fisheye());
-            t.put("coma", l.coma());
+            LensForm.typed(l, t);
         } else if (it instanceof Converter c) {
             put(t, "factor", c.factor());
         } else if (it instanceof Filter f) {
@@ -182,19 +143,8 @@ class KitForms {
             put(t, "minutes", b.minutes());
             put(t, "count", b.count());
         } else if (it instanceof StandingRig r) {
-            rig(r, t);
+            RigForm.typed(r, t);
         }
-    }
-
-    private static void rig(StandingRig r, Map<String, String> t) {
-        put(t, "camera", r.cameraId());
-        put(t, "lens", r.lensId());
-        put(t, "focal", r.focalMm());
-        r.converterId().ifPresent(v -> put(t, "converter", v));
-        r.filterId().ifPresent(v -> put(t, "filter", v));
-        r.supportId().ifPresent(v -> put(t, "support", v));
-        r.cardId().ifPresent(v -> put(t, "card", v));
-        r.batteryId().ifPresent(v -> put(t, "battery", v));
     }
 
     static void put(Map<String, String> t, String field, double v) {
@@ -221,9 +171,9 @@ class KitForms {
             }
         }
         Optional<Object> read = switch (form.kind()) {
-            case RIGS -> Optional.ofNullable(rig(name, e));
+            case RIGS -> Optional.ofNullable(rigs.rig(name, e));
             case CAMERAS -> Optional.ofNullable(new CameraForm(form).camera(name));
-            case LENSES -> Optional.ofNullable(lens(name, form));
+            case LENSES -> Optional.ofNullable(LensForm.lens(name, form));
             case CONVERTERS -> {
                 double factor = e.number("factor", "factor", 1.01, 4, "×");
                 yield checked(e, "factor", () -> new Converter(name, factor));
@@ -288,80 +238,5 @@ class KitForms {
             }
         }
         return rates;
-    }
-
-    private static @Nullable Object lens(String name, KitForm form) {
-        FormErrors e = form.errors();
-        double shortest = e.number("shortest", "shortest focal length", 1, 5000, "mm");
-        double longest = e.number("longest", "longest focal length", 1, 5000, "mm");
-        double widest = e.number("widest", "widest aperture f/", 0.5, 64, "");
-        double widestLong = e.number("widestLong", "widest aperture at the long end f/", 0.5, 64, "");
-        double smallest = e.number("smallest", "smallest aperture f/", 0.5, 128, "");
-        double sharpest = e.number("sharpest", "sharpest aperture f/", 0.5, 128, "");
-        if (longest < shortest) {
-            e.add(
-                    "longest",
-                    "longest focal length " + e.text("longest") + " mm is shorter than the shortest, "
-                            + e.text("shortest") + " mm");
-        }
-        return e.any()
-                ? null
-                : e.check(
-                        "sharpest",
-                        () -> new Lens(
-                                name,
-                                shortest,
-                                longest,
-                                widest,
-                                widestLong,
-                                smallest,
-                                sharpest,
-                                form.ticked("electronic"),
-                                e.text("coma"),
-                                form.ticked("fisheye")));
-    }
-
-    private @Nullable Object rig(String name, FormErrors e) {
-        Optional<Long> camera = chosen(e, "camera", KitKind.CAMERAS, true);
-        Optional<Long> lens = chosen(e, "lens", KitKind.LENSES, true);
-        Optional<Long> converter = chosen(e, "converter", KitKind.CONVERTERS, false);
-        Optional<Long> filter = chosen(e, "filter", KitKind.FILTERS, false);
-        Optional<Long> support = chosen(e, "support", KitKind.SUPPORTS, false);
-        Optional<Long> card = chosen(e, "card", KitKind.CARDS, false);
-        Optional<Long> battery = chosen(e, "battery", KitKind.BATTERIES, false);
-        double focal = e.number("focal", "focal length", 1, 5000, "mm");
-        if (e.any() || camera.isEmpty() || lens.isEmpty()) {
-            return null;
-        }
-        Lens glass = (Lens) shelf.find(KitKind.LENSES, lens.get()).orElseThrow();
-        if (!(focal >= glass.shortestMm() && focal <= glass.longestMm())) {
-            e.add(
-                    "focal",
-                    "focal length " + e.text("focal") + " mm is outside this lens's " + Words.plain(glass.shortestMm())
-                            + " to " + Words.plain(glass.longestMm()) + " mm");
-            return null;
-        }
-        return e.check(
-                "name",
-                () -> new StandingRig(
-                        name, camera.get(), lens.get(), converter, focal, filter, support, card, battery));
-    }
-
-    private Optional<Long> chosen(FormErrors e, String field, KitKind kind, boolean needed) {
-        String text = e.text(field);
-        if (text.isEmpty()) {
-            if (needed) {
-                e.add(field, field + " is not chosen; one of the kit is needed");
-            }
-            return Optional.empty();
-        }
-        Optional<Long> id = shelf.list(kind).stream()
-                .map(Kept::id)
-                .filter(i -> Long.toString(i).equals(text))
-                .findFirst();
-        if (id.isEmpty()) {
-            e.add(field, field + " number “" + TypedNumber.shown(text) + "” is not in the kit; choose one of the list");
-        }
-        return id;
     }
 }

@@ -5,7 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.ZoneId;
 import org.halfdusk.web.layout.drawing.Theme;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -40,8 +40,8 @@ public class Shell {
         String clockWords = "";
         if (demo) {
             var now = clock.instant();
-            clockWords = "Demo clock: " + Words.longDate(now.atZone(madrid).toLocalDate()) + ", "
-                    + Words.clockOf(now, madrid);
+            clockWords = "Demo clock: " + Times.longDate(now.atZone(madrid).toLocalDate()) + ", "
+                    + Times.clockOf(now, madrid);
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
         return new Frame(Theme.of(theme), clockWords, !"off".equals(keys), request.getRequestURI() + query, assets);

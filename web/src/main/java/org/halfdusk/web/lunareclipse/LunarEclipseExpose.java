@@ -7,6 +7,7 @@ import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.lunareclipse.LunarExposure;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.page.Because;
@@ -123,7 +124,7 @@ final class LunarEclipseExpose {
         String other = fixed && s.phase() != plan.own()
                 ? " What you fixed holds for " + phase(plan.own(), plan) + " alone."
                 : "";
-        return new Because("At " + Words.clock(s.at(), plan.night().zone()), label, guide + spent + sky + seen + other);
+        return new Because("At " + Times.clock(s.at(), plan.night().zone()), label, guide + spent + sky + seen + other);
     }
 
     private static String phase(EclipsedMoon.Phase phase, LunarEclipsePlan plan) {

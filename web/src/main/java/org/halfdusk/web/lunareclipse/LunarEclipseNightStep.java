@@ -10,6 +10,7 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.lunareclipse.LunarExposure;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.page.Line;
@@ -27,8 +28,8 @@ final class LunarEclipseNightStep {
             times.add(new Line("Type", Words.capital(LunarEclipseNightWords.type(e.type()))));
             times.add(new Line("Umbral magnitude", Words.thousandths(e.umbralMagnitude())));
             times.add(new Line("Penumbral magnitude", Words.thousandths(e.penumbralMagnitude())));
-            e.totality().ifPresent(t -> times.add(new Line("Totality", Words.minutesSeconds(t.duration()))));
-            e.umbra().ifPresent(t -> times.add(new Line("In the shadow", Words.duration(t.duration()))));
+            e.totality().ifPresent(t -> times.add(new Line("Totality", Times.minutesSeconds(t.duration()))));
+            e.umbra().ifPresent(t -> times.add(new Line("In the shadow", Times.duration(t.duration()))));
         });
         times.addAll(ReasonWords.moon(n.night()));
         times.addAll(ReasonWords.sunAndDark(n.night()));
@@ -90,7 +91,7 @@ final class LunarEclipseNightStep {
     private static Table.Row courseRow(LunarEclipsePlan.Step s, ZoneId zone, boolean chosen, String address) {
         return Table.Row.of(
                         chosen,
-                        Words.clock(s.at(), zone),
+                        Times.clock(s.at(), zone),
                         covered(s),
                         Words.degrees(s.moon().altitude().degrees()),
                         Words.azimuth(s.moon().azimuth().degrees()))
@@ -111,7 +112,7 @@ final class LunarEclipseNightStep {
         String instead = under ? "under horizon" : "lost in the sky";
         return Table.Row.of(
                 false,
-                Words.clock(s.at(), zone),
+                Times.clock(s.at(), zone),
                 covered(s),
                 s.visible() ? e.setting().shutter().label() : instead,
                 s.visible() ? e.setting().fNumber().label() : "",

@@ -6,6 +6,7 @@ import org.halfdusk.eclipse.LunarEclipse;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -23,7 +24,7 @@ final class LunarEclipseNightWords {
         return new NightWords(
                 n.eclipse()
                         .map(e -> Words.capital(type(e.type()))
-                                + n.main().map(w -> ", " + Words.span(w, zone)).orElse(""))
+                                + n.main().map(w -> ", " + Times.span(w, zone)).orElse(""))
                         .orElse("No lunar eclipse"),
                 answer(n),
                 sentence(n),
@@ -49,7 +50,7 @@ final class LunarEclipseNightWords {
             return type(e.type()) + ", not seen here";
         }
         return e.totality().isPresent()
-                ? "total, " + Words.minutes(e.totality().get().duration())
+                ? "total, " + Times.minutes(e.totality().get().duration())
                 : type(e.type()) + ", " + Words.percent(Math.max(0, e.umbralMagnitude())) + " covered";
     }
 
@@ -75,7 +76,7 @@ final class LunarEclipseNightWords {
         }
         LunarEclipse e = n.eclipse().get();
         String how = e.totality()
-                .map(t -> "Totality lasts " + Words.minutes(t.duration()) + ", umbral magnitude "
+                .map(t -> "Totality lasts " + Times.minutes(t.duration()) + ", umbral magnitude "
                         + Words.plain(e.umbralMagnitude()) + ". ")
                 .orElse(
                         e.type() == LunarEclipse.Type.PARTIAL
@@ -97,8 +98,8 @@ final class LunarEclipseNightWords {
         boolean rises = !contacts.get(0).visible();
         boolean sets = !contacts.get(contacts.size() - 1).visible();
         ZoneId zone = n.zone();
-        String rise = "It rises already eclipsed at " + Words.clock(up.start(), zone);
-        String set = "sets still eclipsed at " + Words.clock(up.end(), zone);
+        String rise = "It rises already eclipsed at " + Times.clock(up.start(), zone);
+        String set = "sets still eclipsed at " + Times.clock(up.end(), zone);
         if (rises && sets) {
             return rise + " and " + set + ".";
         }

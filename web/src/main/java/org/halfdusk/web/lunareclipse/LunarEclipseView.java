@@ -11,6 +11,7 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.shoot.lunareclipse.LunarExposure;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.NightStep;
@@ -91,7 +92,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
         return n.contacts().stream()
                 .map(c -> new Contact(
                         name(c.name()),
-                        Words.clockSeconds(c.at(), n.zone()),
+                        Times.clockSeconds(c.at(), n.zone()),
                         c.visible()
                                 ? "moon "
                                         + Words.wholeDegrees(c.moon().altitude().degrees()) + " up, "
@@ -146,7 +147,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 .filter(t -> !plan.night().seen().isEmpty()
                         && t.isAfter(plan.night().seen().get(0).start()))
                 .map(t -> " It comes out of the bright sky at "
-                        + Words.clock(t, plan.night().zone()) + ": before that there is nothing to take.")
+                        + Times.clock(t, plan.night().zone()) + ": before that there is nothing to take.")
                 .orElse("");
     }
 
@@ -159,7 +160,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                         frames == 0 ? "Nothing to take" : Words.count(frames, "frame"),
                         frames == 0
                                 ? LunarEclipseNightWords.sentence(plan.night())
-                                : "One every " + Words.minutes(plan.cadence())
+                                : "One every " + Times.minutes(plan.cadence())
                                         + " while the moon is up; three in a bracket while the shadow is exposed for."
                                         + comesOut(plan)),
                 Table.of(
@@ -178,7 +179,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
     @Override
     public String frames(LunarEclipsePlan plan) {
         int frames = Block.frames(plan.blocks());
-        return frames == 0 ? "" : "×" + frames + " every " + Words.minutes(plan.cadence());
+        return frames == 0 ? "" : "×" + frames + " every " + Times.minutes(plan.cadence());
     }
 
     @Override
@@ -218,7 +219,7 @@ class LunarEclipseView implements SubjectView<LunarEclipseNight, LunarEclipsePla
                 : (plan.night().eclipse().get().greatest().equals(plan.moment())
                                 ? "At greatest eclipse"
                                 : "At "
-                                        + Words.clock(
+                                        + Times.clock(
                                                 plan.moment(), plan.night().zone()))
                         + "; every phase has its own setting";
     }

@@ -14,6 +14,7 @@ import org.halfdusk.shoot.lunareclipse.LunarEclipseNight;
 import org.halfdusk.shoot.lunareclipse.LunarEclipsePlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -129,7 +130,7 @@ public record MoonsPicture(List<Moon> moons, String horizonY, boolean horizonSho
                 Numbers.tenths(RADIUS),
                 circle(s, s.umbra()),
                 circle(s, s.penumbra()),
-                Words.clock(t, zone),
+                Times.clock(t, zone),
                 settings
                         ? step.visible() ? setting.shutter().label().replace(" s", "") : unseen
                         : Words.degrees(p.altitude().degrees()),

@@ -7,6 +7,7 @@ import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.picture.Directions;
 import org.halfdusk.web.map.picture.GlowPicture;
@@ -67,7 +68,7 @@ record MapPage(
             return "Map";
         }
         Directions d = directions.get();
-        String at = "At " + Words.clock(d.at(), d.place().zone());
+        String at = "At " + Times.clock(d.at(), d.place().zone());
         return up(d, Body.GALACTIC_CENTRE, "the core")
                 .or(() -> up(d, Body.MOON, "the moon"))
                 .or(() -> up(d, Body.SUN, "the sun"))
@@ -85,11 +86,11 @@ record MapPage(
 
     static String from(Optional<Kept<Place>> chosen, Optional<Directions> d) {
         return chosen.map(c -> "From " + c.it().name() + ", "
-                        + Words.longDate(d.orElseThrow().date()) + ". Drag the hour, the sky on the map follows.")
+                        + Times.longDate(d.orElseThrow().date()) + ". Drag the hour, the sky on the map follows.")
                 .orElse("Choose a place, and the sky over it is drawn about it.");
     }
 
     static String clock(Directions d) {
-        return Words.clock(d.at(), d.place().zone());
+        return Times.clock(d.at(), d.place().zone());
     }
 }

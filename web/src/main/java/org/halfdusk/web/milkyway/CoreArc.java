@@ -14,7 +14,7 @@ import org.halfdusk.shoot.milkyway.MilkyWayPlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.BodyWords;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /**
  * The way of the wished part of the band over the horizon of one night, drawn as altitude over azimuth, with what stands before it.
@@ -70,7 +70,7 @@ public record CoreArc(
                     saidY = y;
                 }
                 dots.add(scale.dot(
-                        p, room ? Words.clock(t, zone) : "", t.atZone(zone).getHour() % 2 != 0));
+                        p, room ? Times.clock(t, zone) : "", t.atZone(zone).getHour() % 2 != 0));
             }
         }
         return dots;
@@ -94,7 +94,7 @@ public record CoreArc(
                 scale.path(m, night),
                 usable,
                 dots,
-                scale.dot(now, Words.clock(at, zone), false),
+                scale.dot(now, Times.clock(at, zone), false),
                 now.altitude().degrees() > 0 && scale.holds(now),
                 objects,
                 scale.skyline(plan.place().skyline()),

@@ -16,6 +16,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.page.Line;
@@ -65,7 +66,7 @@ final class MilkyWayNightStep {
         return name + ", " + Words.degrees(c.object().topDegrees()) + " high in "
                 + Words.azimuth(c.object().azimuth().degrees()) + ": " + BodyWords.name(m.part())
                 + " passes nearest at "
-                + Words.clock(c.at(), m.zone()) + ", " + how + ".";
+                + Times.clock(c.at(), m.zone()) + ", " + how + ".";
     }
 
     private static List<Line> times(MilkyWayPlan plan) {
@@ -113,7 +114,7 @@ final class MilkyWayNightStep {
                 m.neverDark()
                         ? BodyWords.head(m.part()) + " in the least light"
                         : m.wish().arch() ? "Arch at its best" : BodyWords.head(m.part()) + " highest",
-                Words.clock(m.bestMoment(), zone) + ", "
+                Times.clock(m.bestMoment(), zone) + ", "
                         + Words.degrees(m.best().position().altitude().degrees()) + " in "
                         + Words.azimuth(m.best().position().azimuth().degrees())));
         return lines;
@@ -147,7 +148,7 @@ final class MilkyWayNightStep {
         return spans.isEmpty()
                 ? "never"
                 : String.join(
-                        " and ", spans.stream().map(i -> Words.span(i, zone)).toList());
+                        " and ", spans.stream().map(i -> Times.span(i, zone)).toList());
     }
 
     /** The core through the window, hour by hour; without a window through the dark or the least light. */
@@ -181,7 +182,7 @@ final class MilkyWayNightStep {
         HorizontalPosition p = m.sky().at(m.part(), t);
         return Table.Row.of(
                 current,
-                Words.clock(t, m.zone()),
+                Times.clock(t, m.zone()),
                 Words.degrees(p.altitude().degrees()),
                 Words.azimuth(p.azimuth().degrees()),
                 m.wish().arch() ? MilkyWayWords.feet(m, t) : Words.lean(m.sky().bandLeanDegrees(m.part(), t)));

@@ -1,13 +1,13 @@
 package org.halfdusk.web.milkyway;
 
-import static org.halfdusk.web.layout.words.Words.clock;
+import static org.halfdusk.web.layout.words.Times.clock;
+import static org.halfdusk.web.layout.words.Times.duration;
+import static org.halfdusk.web.layout.words.Times.span;
 import static org.halfdusk.web.layout.words.Words.degrees;
-import static org.halfdusk.web.layout.words.Words.duration;
 import static org.halfdusk.web.layout.words.Words.flat;
 import static org.halfdusk.web.layout.words.Words.lean;
 import static org.halfdusk.web.layout.words.Words.percent;
 import static org.halfdusk.web.layout.words.Words.plain;
-import static org.halfdusk.web.layout.words.Words.span;
 import static org.halfdusk.web.layout.words.Words.upright;
 
 import java.time.Duration;

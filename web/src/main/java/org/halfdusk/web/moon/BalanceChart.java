@@ -13,6 +13,7 @@ import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -47,15 +48,15 @@ public record BalanceChart(
     public record Disc(String width, String height, String x, String y, String radius, String words) {}
 
     private static Tick tick(Instant t, Interval axis, ZoneId zone) {
-        return new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Words.clock(t, zone));
+        return new Tick(Numbers.tenths(Math.max(18, Math.min(WIDTH - 18, x(t, axis)))), Times.clock(t, zone));
     }
 
     private static Span span(Interval w, Interval axis, ZoneId zone) {
         return new Span(
                 Numbers.tenths(x(w.start(), axis)),
                 Numbers.tenths(x(w.end(), axis) - x(w.start(), axis)),
-                Words.clock(w.start(), zone),
-                Words.clock(w.end(), zone),
+                Times.clock(w.start(), zone),
+                Times.clock(w.end(), zone),
                 Numbers.tenths((x(w.start(), axis) + x(w.end(), axis)) / 2));
     }
 
@@ -116,7 +117,7 @@ public record BalanceChart(
                     : "This evening land and moon never ask for one exposure: the moon alone, or two frames.";
         }
         Interval w = n.picture() == MoonPicture.WITH_LAND ? n.main().orElse(alike.get(0)) : alike.get(0);
-        return "Between " + Words.clock(w.start(), n.zone()) + " and " + Words.clock(w.end(), n.zone())
+        return "Between " + Times.clock(w.start(), n.zone()) + " and " + Times.clock(w.end(), n.zone())
                 + " one exposure holds both: the moon is at most "
                 + Words.plain(LandAndMoon.MOON_BRIGHTER_BY_AT_MOST)
                 + " stops brighter. Then the moon alone, at the setting above.";

@@ -14,6 +14,7 @@ import org.halfdusk.web.layout.drawing.DiscDrawing;
 import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -183,7 +184,7 @@ public record DiscsPicture(BalanceChart balance, List<Panel> panels, List<Full> 
         return new Full(
                 name,
                 Numbers.tenths(SCALE_RADIUS * share),
-                Words.shortDate(m.at().atZone(plan.night().zone()).toLocalDate()),
+                Times.shortDate(m.at().atZone(plan.night().zone()).toLocalDate()),
                 Words.thousands(m.distanceKm()) + " km, " + Words.tenths(m.diameterArcmin()) + "′");
     }
 

@@ -16,6 +16,7 @@ import org.halfdusk.sky.events.EventType;
 import org.halfdusk.sky.events.SkyEvent;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.page.Line;
@@ -58,7 +59,7 @@ final class MoonNightStep {
                 over >= 0 ? Words.degrees(over) + " over its top" : Words.degrees(-over) + " under its top, behind it";
         return a.object().name() + ", " + Words.degrees(a.object().topDegrees()) + " high in "
                 + Words.degrees(a.object().azimuth().degrees()) + ": the moon's middle passes it at "
-                + Words.clockSeconds(a.moon().at(), n.zone()) + ", " + where + ".";
+                + Times.clockSeconds(a.moon().at(), n.zone()) + ", " + where + ".";
     }
 
     private static List<Line> times(MoonPlan plan, FullMoons year) {
@@ -80,7 +81,7 @@ final class MoonNightStep {
         n.equalLight()
                 .forEach(m -> lines.add(new Line(
                         m.moon().type() == EventType.MOONRISE ? "Equal light, by moonrise" : "Equal light, by moonset",
-                        Words.clock(m.equalLight(), zone))));
+                        Times.clock(m.equalLight(), zone))));
         return lines;
     }
 
@@ -95,7 +96,7 @@ final class MoonNightStep {
     }
 
     private static String event(SkyEvent e, ZoneId zone) {
-        return Words.clock(e.at(), zone) + ", "
+        return Times.clock(e.at(), zone) + ", "
                 + (e.type() == EventType.MOON_TRANSIT
                         ? Words.degrees(e.position().altitude().degrees()) + " up in "
                         : "in ")
@@ -114,7 +115,7 @@ final class MoonNightStep {
             double brighter = n.landAndMoon(t).moonBrighterBy();
             rows.add(Table.Row.of(
                             chosen,
-                            Words.clock(t, n.zone()),
+                            Times.clock(t, n.zone()),
                             Words.degrees(p.altitude().degrees()),
                             Words.degrees(p.azimuth().degrees()),
                             plan.night().down(p)

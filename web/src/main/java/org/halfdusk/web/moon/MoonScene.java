@@ -17,6 +17,7 @@ import org.halfdusk.web.layout.drawing.Scene;
 import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -59,7 +60,7 @@ public record MoonScene(
         String field = Words.degrees(plan.rig().longFieldDegrees()) + " × "
                 + Words.degrees(plan.rig().shortFieldDegrees());
         String words = "Moon " + Words.percent(MoonDisc.at(sky, at).illuminatedFraction()) + " lit, "
-                + Words.clock(at, zone) + ", in a frame of " + field + ".";
+                + Times.clock(at, zone) + ", in a frame of " + field + ".";
         return new MoonScene(
                 scene.viewBox(),
                 theme.colour(SkyColours.of(sun, 0)),
@@ -90,7 +91,7 @@ public record MoonScene(
                 boolean right = x < Scene.WIDTH * 0.8;
                 return new Moon(
                         DiscDrawing.of(x, scene.y(p.y()), radius, d.illuminatedFraction(), d.limbFromZenithDegrees()),
-                        Words.clock(t, zone),
+                        Times.clock(t, zone),
                         Numbers.tenths(right ? x + radius + 10 : x - radius - 54),
                         Numbers.tenths(scene.y(p.y()) + 5),
                         faint);

@@ -10,6 +10,7 @@ import org.halfdusk.shoot.moon.MoonPlan;
 import org.halfdusk.shoot.moon.MoonShot;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.NightStep;
@@ -123,7 +124,7 @@ class MoonView implements SubjectView<MoonNight, MoonPlan> {
                                         + plan.bracket().size(),
                         plan.night().main().isEmpty()
                                 ? "One at the best moment: " + MoonWords.none(plan.night()) + "."
-                                : "Every " + Words.minutes(plan.betweenBrackets()) + " "
+                                : "Every " + Times.minutes(plan.betweenBrackets()) + " "
                                         + MoonWords.meanwhile(plan.night().picture()) + "."),
                 Table.of(
                         "Checks",

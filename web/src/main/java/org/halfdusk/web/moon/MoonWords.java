@@ -10,6 +10,7 @@ import org.halfdusk.shoot.moon.MoonNight;
 import org.halfdusk.shoot.moon.MoonPicture;
 import org.halfdusk.sky.events.EventType;
 import org.halfdusk.sky.events.SkyEvent;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.page.Line;
@@ -21,7 +22,7 @@ final class MoonWords {
 
     static NightWords of(MoonNight n) {
         ZoneId zone = n.zone();
-        String heading = n.main().map(w -> Words.span(w, zone)).orElseGet(() -> Words.capital(shortly(n)));
+        String heading = n.main().map(w -> Times.span(w, zone)).orElseGet(() -> Words.capital(shortly(n)));
         String answer = n.main()
                 .map(w -> (land(n) ? risesOrSets(n) : "") + length(w.duration()) + (land(n) ? "" : what(n)))
                 .orElseGet(() -> shortly(n));
@@ -30,7 +31,7 @@ final class MoonWords {
 
     /** Minutes of a short window, hours of a long one. */
     private static String length(Duration window) {
-        return window.toMinutes() < MINUTES_TO_HOURS ? Words.minutes(window) : Words.duration(window);
+        return window.toMinutes() < MINUTES_TO_HOURS ? Times.minutes(window) : Times.duration(window);
     }
 
     private static final int MINUTES_TO_HOURS = 100;
@@ -62,7 +63,7 @@ final class MoonWords {
     private static String note(MoonNight n) {
         return land(n)
                 ? nearest(n)
-                        .map(e -> (e.type() == EventType.MOONRISE ? "rise " : "set ") + Words.clock(e.at(), n.zone()))
+                        .map(e -> (e.type() == EventType.MOONRISE ? "rise " : "set ") + Times.clock(e.at(), n.zone()))
                         .orElse("")
                 : Words.percent(n.night().moonPhase().illuminatedFraction()) + " lit";
     }
@@ -77,7 +78,7 @@ final class MoonWords {
     private static String risesOrSets(MoonNight n) {
         return n.suitable()
                 .map(m -> (m.moon().type() == EventType.MOONRISE ? "rises " : "sets ")
-                        + Words.clock(m.moon().at(), n.zone()) + ", ")
+                        + Times.clock(m.moon().at(), n.zone()) + ", ")
                 .orElse("");
     }
 
@@ -104,7 +105,7 @@ final class MoonWords {
         }
         String minutes = length(n.main().orElseThrow().duration());
         String highest = Words.degrees(n.best().position().altitude().degrees()) + " up at "
-                + Words.clock(n.bestMoment(), n.zone());
+                + Times.clock(n.bestMoment(), n.zone());
         return switch (n.picture()) {
             case WITH_LAND ->
                 "The moon, " + lit + ", " + n.suitable().map(m -> meeting(m, n)).orElse("is low") + ". For " + minutes
@@ -137,7 +138,7 @@ final class MoonWords {
 
     private static String meeting(MoonNight.Meeting m, MoonNight n) {
         boolean rise = m.moon().type() == EventType.MOONRISE;
-        return (rise ? "rises at " : "sets at ") + Words.clock(m.moon().at(), n.zone()) + " in "
+        return (rise ? "rises at " : "sets at ") + Times.clock(m.moon().at(), n.zone()) + " in "
                 + Words.degrees(m.moon().position().azimuth().degrees()) + ", " + equalLight(m);
     }
 
@@ -183,7 +184,7 @@ final class MoonWords {
     /** That the night has a full moon, and how large it is among its year's. */
     static Optional<String> fullMoon(MoonNight n, FullMoons year) {
         return year.in(n.whole())
-                .map(m -> "Full at " + Words.clock(m.at(), n.zone()) + ", " + away(m)
+                .map(m -> "Full at " + Times.clock(m.at(), n.zone()) + ", " + away(m)
                         + nearestOrFarthest(n, year)
                                 .map(s -> ": the " + s + " full moon of " + year.year())
                                 .orElse("")
@@ -203,7 +204,7 @@ final class MoonWords {
     }
 
     private static String when(FullMoons.FullMoon m, ZoneId zone) {
-        return Words.shortDate(m.at().atZone(zone).toLocalDate()) + " " + Words.clock(m.at(), zone) + ", " + away(m);
+        return Times.shortDate(m.at().atZone(zone).toLocalDate()) + " " + Times.clock(m.at(), zone) + ", " + away(m);
     }
 
     /** Whether the wished picture can be taken at a moment at which the moon is up. */

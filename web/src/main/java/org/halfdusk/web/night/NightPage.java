@@ -10,12 +10,12 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.drawing.Theme;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
-import org.halfdusk.web.shoot.WishForm;
 import org.halfdusk.web.shoot.begin.EarlierHere;
+import org.halfdusk.web.shoot.edit.ShootEditing;
+import org.halfdusk.web.shoot.edit.WishForm;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.page.Line;
@@ -69,9 +69,9 @@ record NightPage(
                 errors.of("NOTES").isEmpty() ? open.shoot().it().notes() : errors.text("NOTES"),
                 NightsAhead.everyNight(open.shoot().it().subject()),
                 date.minusDays(1).toString(),
-                Words.shortDate(date.minusDays(1)),
+                Times.shortDate(date.minusDays(1)),
                 date.plusDays(1).toString(),
-                Words.shortDate(date.plusDays(1)),
+                Times.shortDate(date.plusDays(1)),
                 earlier.at(open.shoot().it().placeId(), open.shoot().id()));
     }
 
@@ -87,7 +87,7 @@ record NightPage(
             SubjectNight n = planner.night(shoot.subject(), open.plan().place(), date, shoot.wish());
             rows.add(Table.Row.of(
                             i == 0,
-                            Words.shortDate(date),
+                            Times.shortDate(date),
                             subjects.of(shoot.subject(), n).words().heading(),
                             Integer.toString(n.score().total()))
                     .to("/nights/" + date + "?subject=" + shoot.subject() + "&place=" + shoot.placeId()));

@@ -4,9 +4,9 @@ import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
 import org.halfdusk.web.shoot.begin.EarlierHere;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Component;
 

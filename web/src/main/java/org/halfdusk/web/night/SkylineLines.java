@@ -12,6 +12,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.events.Windows;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.page.Line;
 
@@ -57,7 +58,7 @@ final class SkylineLines {
 
     private static String say(Plan plan, Body body, Instant at, ZoneId zone) {
         HorizontalPosition p = plan.night().sky().at(body, at).apparent();
-        return Words.clock(at, zone) + ", " + Words.degrees(p.altitude().degrees()) + " in "
+        return Times.clock(at, zone) + ", " + Words.degrees(p.altitude().degrees()) + " in "
                 + Words.azimuth(p.azimuth().degrees());
     }
 }

@@ -18,6 +18,7 @@ import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.picture.Previews;
 import org.halfdusk.web.subject.words.EclipseWords;
@@ -119,7 +120,7 @@ record CarpetPicture(
         int last = c.firstMinute() + c.rows() * c.stepMinutes();
         for (int m = (c.firstMinute() / 60 + 1) * 60; m < last; m += 60) {
             int hour = Math.floorMod(m / 60, 24);
-            ticks.add(new Tick(percent(m - c.firstMinute(), last - c.firstMinute()), Words.hour(hour), hour % 2 == 0));
+            ticks.add(new Tick(percent(m - c.firstMinute(), last - c.firstMinute()), Times.hour(hour), hour % 2 == 0));
         }
         return ticks;
     }
@@ -130,7 +131,7 @@ record CarpetPicture(
         for (int i = 0; i < n; i++) {
             LocalDate d = c.columns().get(i).night().date();
             if (d.getDayOfMonth() == 1 || i == 0 && d.getDayOfMonth() < 20) {
-                ticks.add(new Tick(percent(i, n), Words.month(d, i == 0 || d.getMonthValue() == 1), true));
+                ticks.add(new Tick(percent(i, n), Times.month(d, i == 0 || d.getMonthValue() == 1), true));
             }
         }
         return ticks;
@@ -147,7 +148,7 @@ record CarpetPicture(
                                 e.night().toEpochDay() - first.date().toEpochDay() + 0.5,
                                 c.columns().size()),
                         e.ofTheMoon(),
-                        Words.capital(EclipseWords.name(e)) + " on " + Words.day(e.night())))
+                        Words.capital(EclipseWords.name(e)) + " on " + Times.day(e.night())))
                 .toList();
     }
 
@@ -164,7 +165,7 @@ record CarpetPicture(
                         percent(i + 0.5, n),
                         b > 0.5,
                         (b > 0.5 ? "Full moon " : "New moon ")
-                                + Words.shortDate(c.columns().get(i).night().date())));
+                                + Times.shortDate(c.columns().get(i).night().date())));
             }
         }
         return moons;

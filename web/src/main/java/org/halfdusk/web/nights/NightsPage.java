@@ -13,6 +13,7 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.time.YearlyDate;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.NightsAhead;
 import org.halfdusk.web.subject.NightWords;
@@ -101,8 +102,8 @@ record NightsPage(
     }
 
     private static String span(List<SubjectNight> nights) {
-        return Words.longDate(nights.get(0).date()) + " to "
-                + Words.longDate(nights.get(nights.size() - 1).date());
+        return Times.longDate(nights.get(0).date()) + " to "
+                + Times.longDate(nights.get(nights.size() - 1).date());
     }
 
     private static <T> List<T> each(List<SubjectNight> nights, Function<SubjectNight, T> as) {
@@ -159,27 +160,27 @@ record NightsPage(
 
     private static String noneOf(List<SubjectNight> nights, NightsFilter filter, Subject subject, Subjects subjects) {
         if (nights.stream().anyMatch(n -> n.main().isPresent())) {
-            return "None passes: from " + Words.day(filter.from())
-                    + filter.to().map(t -> " to " + Words.day(t)).orElse("")
+            return "None passes: from " + Times.day(filter.from())
+                    + filter.to().map(t -> " to " + Times.day(t)).orElse("")
                     + (filter.weekends() ? ", weekends only" : "")
                     + (filter.hours() > 0 ? ", at least " + Words.plain(filter.hours()) + " h" : "")
                     + ". Loosen one of them.";
         }
         return nights.stream()
                 .min(Planner.BEST_FIRST)
-                .map(n -> "Of the night of " + Words.day(n.date()) + ": "
+                .map(n -> "Of the night of " + Times.day(n.date()) + ": "
                         + subjects.of(subject, n).words().sentence())
                 .orElse("");
     }
 
     private static Answer answer(SubjectNight n, NightWords words) {
-        return new Answer(Words.day(n.date()), n.date().toString(), words.heading(), words.sentence());
+        return new Answer(Times.day(n.date()), n.date().toString(), words.heading(), words.sentence());
     }
 
     private static Row row(SubjectNight n, NightWords words) {
         return new Row(
                 n.date().toString(),
-                Words.shortDate(n.date()),
+                Times.shortDate(n.date()),
                 ReasonWords.usable(n),
                 words.best(),
                 n instanceof AfterDark a ? Words.percent(a.night().moonPhase().illuminatedFraction()) : "",

@@ -9,6 +9,7 @@ import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.sky.events.Darkness;
 import org.halfdusk.sky.events.Night;
 import org.halfdusk.sky.events.Rising;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
@@ -34,7 +35,7 @@ final class NightsTable {
                     .append("&amp;place=")
                     .append(placeId)
                     .append("\">")
-                    .append(Words.shortDate(n.date()))
+                    .append(Times.shortDate(n.date()))
                     .append("</a></td>");
             for (String cell : cells(n, subjects.of(subject, n).words())) {
                 html.append("<td>").append(HtmlUtils.htmlEscape(cell)).append("</td>");
@@ -52,13 +53,13 @@ final class NightsTable {
         if (n instanceof AfterDark a) {
             Night night = a.night();
             sunset = sunset(night, zone);
-            dark = night.darkness() instanceof Darkness.Dark d ? Words.span(d.interval(), zone) : "never dark";
+            dark = night.darkness() instanceof Darkness.Dark d ? Times.span(d.interval(), zone) : "never dark";
             moon = Words.percent(night.moonPhase().illuminatedFraction());
         }
         return List.of(
                 sunset,
                 dark,
-                n.main().map(w -> Words.span(w, zone)).orElse(""),
+                n.main().map(w -> Times.span(w, zone)).orElse(""),
                 ReasonWords.usable(n),
                 words.best(),
                 moon,
@@ -68,7 +69,7 @@ final class NightsTable {
 
     private static String sunset(Night night, ZoneId zone) {
         if (night.sun() instanceof Rising.Crosses c) {
-            return c.sets().map(t -> Words.clock(t, zone)).orElse("none");
+            return c.sets().map(t -> Times.clock(t, zone)).orElse("none");
         }
         return night.sun() instanceof Rising.AlwaysUp ? "never sets" : "never rises";
     }

@@ -19,6 +19,7 @@ import org.halfdusk.sky.events.LunarEvents;
 import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.refusal.NotFound;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.begin.UsualPlace;
 import org.springframework.stereotype.Controller;
@@ -87,8 +88,8 @@ class PhasesController {
             rows.add(new Row(
                     date.toString(),
                     name(p.phase()),
-                    Words.shortDate(date),
-                    Words.clock(p.at(), zone),
+                    Times.shortDate(date),
+                    Times.clock(p.at(), zone),
                     moon.map(m -> Words.thousands(m.distanceKm()) + " km").orElse(""),
                     moon.map(m -> Words.tenths(m.diameterArcmin()) + "′").orElse(""),
                     moon.map(m -> note(m, full)).orElse("")));

@@ -14,7 +14,7 @@ import org.halfdusk.web.exchange.CsvFile;
 import org.halfdusk.web.layout.Shell;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;

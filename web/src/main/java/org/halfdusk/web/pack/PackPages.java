@@ -13,8 +13,8 @@ import org.halfdusk.shoot.packing.Packing;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.stereotype.Component;
 
 /** The Pack step of a shoot. */

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.refusal.NotFound;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -76,7 +77,7 @@ class PhoneController {
     }
 
     private static String until(Authority a) {
-        return Words.dateWithYear(
+        return Times.dateWithYear(
                 a.certificate().getNotAfter().toInstant().atZone(ZoneOffset.UTC).toLocalDate());
     }
 

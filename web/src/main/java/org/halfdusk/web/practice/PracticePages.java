@@ -24,6 +24,7 @@ import org.halfdusk.show.smoke.Puff;
 import org.halfdusk.web.fireworks.VerdictWords;
 import org.halfdusk.web.layout.drawing.Ground;
 import org.halfdusk.web.layout.drawing.Scene;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
@@ -171,7 +172,7 @@ class PracticePages {
                 .toList();
         List<PracticePage.Choice> finale = List.of(
                 choice("without", address, form, form.with(now.withFinale(false))),
-                choice("last " + Words.minutes(plan.show().finale()), address, form, form.with(now.withFinale(true))));
+                choice("last " + Times.minutes(plan.show().finale()), address, form, form.with(now.withFinale(true))));
         List<PracticePage.Choices> all = new ArrayList<>();
         all.add(new PracticePage.Choices("Distance", distances));
         all.add(new PracticePage.Choices("Smoke", smoke));

@@ -17,6 +17,7 @@ import org.halfdusk.shoot.review.taken.Shot;
 import org.halfdusk.shoot.review.taken.StarsMeasured;
 import org.halfdusk.shoot.review.taken.TakenFrame;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.page.Line;
 import org.halfdusk.web.subject.words.FaultWords;
@@ -63,13 +64,13 @@ final class ChosenPicture {
     }
 
     private static String caption(TakenFrame f, String label, Taken t, ZoneId zone) {
-        String at = t.opened().map(o -> ", " + Words.clockSeconds(o, zone)).orElse("");
+        String at = t.opened().map(o -> ", " + Times.clockSeconds(o, zone)).orElse("");
         if (f.shootId().isEmpty()) {
             return f.file().name()
                     + f.file()
                             .shot()
                             .taken()
-                            .map(d -> ", " + Words.longDate(d.toLocalDate()))
+                            .map(d -> ", " + Times.longDate(d.toLocalDate()))
                             .orElse("")
                     + at;
         }

@@ -15,7 +15,7 @@ import org.halfdusk.shoot.review.taken.PlannedAndTaken;
 import org.halfdusk.shoot.review.taken.PlannedAndTaken.Slot;
 import org.halfdusk.shoot.review.taken.PlannedAndTaken.Taken;
 import org.halfdusk.web.layout.words.Numbers;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /**
  * What was planned above what was taken, over the time in which either happened: where nothing did for minutes the axis is broken.
@@ -59,7 +59,7 @@ record LanePicture(List<Bar> planned, List<Bar> taken, List<Tick> ticks, List<St
         List<Tick> notes = new ArrayList<>();
         for (Slot s : both.planned()) {
             Frame f = s.frame();
-            String clock = Words.clockSeconds(f.open(), zone);
+            String clock = Times.clockSeconds(f.open(), zone);
             String words = "planned " + clock + ", " + ReviewWords.slot(s);
             add(planned, spans, f.open(), f.close(), "planned", "", words);
             if (s.taken().isEmpty()) {
@@ -70,7 +70,7 @@ record LanePicture(List<Bar> planned, List<Bar> taken, List<Tick> ticks, List<St
         for (Taken t : both.taken()) {
             t.opened().ifPresent(o -> {
                 boolean here = chosen.filter(c -> c == t.frame().id()).isPresent();
-                String words = ReviewWords.label(both, t) + ", " + Words.clockSeconds(o, zone);
+                String words = ReviewWords.label(both, t) + ", " + Times.clockSeconds(o, zone);
                 String to = href.apply(t.frame().id());
                 add(taken, spans, o, closed(t, o), here ? "chosen" : tone(both, t), to, words);
                 if (here) {
@@ -184,7 +184,7 @@ record LanePicture(List<Bar> planned, List<Bar> taken, List<Tick> ticks, List<St
     }
 
     private static String clock(Instant at, ZoneId zone, long step) {
-        return step % 60 == 0 ? Words.clock(at, zone) : Words.clockSeconds(at, zone);
+        return step % 60 == 0 ? Times.clock(at, zone) : Times.clockSeconds(at, zone);
     }
 
     private static long step(Span s) {

@@ -16,7 +16,7 @@ import org.halfdusk.shoot.review.learnt.Learnt;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
 import org.halfdusk.web.door.refusal.NotFound;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.subject.words.LearntWords;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -91,7 +91,7 @@ class LearntController {
     private From from(Learnt l, Learnt.Figure figure) {
         Optional<Shoot> shoot = shoots.find(l.shootId()).map(Kept::it);
         return new From(
-                shoot.map(s -> s.title() + ", " + Words.longDate(s.night()))
+                shoot.map(s -> s.title() + ", " + Times.longDate(s.night()))
                         .orElse("a shoot that is not there any more"),
                 shoot.isPresent() ? "/shoots/" + l.shootId() + "/review" : "",
                 LearntWords.from(figure, l.value()));

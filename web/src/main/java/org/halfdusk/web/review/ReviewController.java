@@ -27,7 +27,7 @@ import org.halfdusk.web.review.frames.BringIn;
 import org.halfdusk.web.review.frames.DemoFrames;
 import org.halfdusk.web.review.frames.FrameDesk;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;

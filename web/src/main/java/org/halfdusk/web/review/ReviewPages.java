@@ -33,12 +33,13 @@ import org.halfdusk.shoot.review.taken.TakenFrame;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.picture.FramesFolder;
 import org.halfdusk.web.review.frames.BringIn;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.halfdusk.web.subject.page.Line;
 import org.halfdusk.web.subject.words.FaultWords;
 import org.halfdusk.web.subject.words.LearntWords;
@@ -293,7 +294,7 @@ class ReviewPages implements StepPages {
         ZoneId zone = open.plan().place().zone();
         return log.entries(open.shoot().id()).stream()
                 .filter(e -> e.kind() == RunEntry.Kind.NOTE)
-                .map(e -> new Line(Words.clock(e.at(), zone), e.text()))
+                .map(e -> new Line(Times.clock(e.at(), zone), e.text()))
                 .toList();
     }
 

@@ -17,7 +17,7 @@ import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.picture.Exif;
 import org.halfdusk.web.subject.words.ClockWords;
 import org.springframework.http.HttpStatus;
@@ -69,7 +69,7 @@ class ClockController {
                             k.id(),
                             k.it().name(),
                             o.map(ClockWords::said).orElse(""),
-                            o.map(c -> Words.shortDate(
+                            o.map(c -> Times.shortDate(
                                             c.at().atZone(ZoneOffset.UTC).toLocalDate()))
                                     .orElse(""),
                             o.map(ClockOffset::fair).orElse(true));

@@ -17,8 +17,8 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
-import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.shoot.ShootDesk;
+import org.halfdusk.web.layout.words.Times;
+import org.halfdusk.web.shoot.Playhead;
 import org.halfdusk.web.shoot.rehearsal.RehearsalDesk;
 import org.halfdusk.web.shoot.rehearsal.RehearsalWords;
 import org.springframework.stereotype.Controller;
@@ -114,7 +114,7 @@ class RehearsalController {
 
     private static String words(Rehearsal.Placed p, RehearsalDesk.Gone gone) {
         return RehearsalWords.name(p.fault()) + (gone.many() ? ", rig " + (p.rig() + 1) : "") + ", "
-                + Words.clockSeconds(p.at(), gone.zone());
+                + Times.clockSeconds(p.at(), gone.zone());
     }
 
     /** From before the first step to the end of the last block. */
@@ -131,7 +131,7 @@ class RehearsalController {
     }
 
     private static Instant moment(String text) {
-        return ShootDesk.instant(text)
+        return Playhead.instant(text)
                 .orElseThrow(() -> new IllegalArgumentException("moment “" + TypedNumber.shown(text)
                         + "” cannot be read; a moment of UTC such as 2027-08-02T08:48:07Z is allowed"));
     }

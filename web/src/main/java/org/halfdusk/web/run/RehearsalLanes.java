@@ -10,6 +10,7 @@ import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.rehearsal.RehearsalDesk;
@@ -78,7 +79,7 @@ record RehearsalLanes(
                 .limit(MOST_SHOWN)
                 .map(e -> new Happened(
                         e.at().toEpochMilli(),
-                        Words.clockSeconds(e.at(), zone),
+                        Times.clockSeconds(e.at(), zone),
                         gone.many() ? "Rig " + (e.rig() + 1) : "",
                         RehearsalWords.event(e),
                         e.what() != Rehearsal.What.MENDED))
@@ -118,7 +119,7 @@ record RehearsalLanes(
                         i.from(),
                         true,
                         scale,
-                        Words.clockSeconds(i.from(), zone) + " " + RehearsalWords.name(i.fault()))));
+                        Times.clockSeconds(i.from(), zone) + " " + RehearsalWords.name(i.fault()))));
         return new Lane(
                 o.rig(),
                 Words.rig(o.plan().rig()),
@@ -206,7 +207,7 @@ record RehearsalLanes(
             for (long t = first; t < shown.end().getEpochSecond(); t += seconds) {
                 Instant at = Instant.ofEpochSecond(t);
                 if (x(at) > EDGE && x(at) < WIDTH - EDGE) {
-                    all.add(new Tick(Numbers.tenths(x(at)), Words.clock(at, zone)));
+                    all.add(new Tick(Numbers.tenths(x(at)), Times.clock(at, zone)));
                 }
             }
             return all;

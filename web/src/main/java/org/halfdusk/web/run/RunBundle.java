@@ -17,6 +17,7 @@ import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.web.layout.files.Sha256;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.words.ClockWords;
@@ -161,7 +162,7 @@ record RunBundle(
                 RunWords.detail(h, zone)
                         + off.map(c -> RunWords.shown(c, h.at(), zone)).orElse(""),
                 h.setting().map(s -> RunWords.setting(s, o.plan())).orElse(""),
-                Words.clockSeconds(h.at(), zone),
+                Times.clockSeconds(h.at(), zone),
                 RunWords.says(h),
                 h.kind() == Hand.Kind.FILTER_OFF || h.kind() == Hand.Kind.FILTER_ON);
     }

@@ -15,10 +15,11 @@ import org.halfdusk.shoot.running.WayOut;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.shoot.Playhead;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
 import org.halfdusk.web.shoot.begin.Identities;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
@@ -114,7 +115,7 @@ class RunPages implements StepPages {
     WayOut.Trouble trouble(FormErrors form) {
         String minutes = form.text("minutes").isBlank() ? "0" : form.text("minutes");
         String spoilt = form.text("spoilt").isBlank() ? "0" : form.text("spoilt");
-        Instant at = ShootDesk.instant(form.text("from")).orElseGet(clock::instant);
+        Instant at = Playhead.instant(form.text("from")).orElseGet(clock::instant);
         long millis = Math.round(WayOut.Trouble.MINUTES.read(minutes) * 60_000);
         return new WayOut.Trouble(at, Duration.ofMillis(millis), WayOut.Trouble.SPOILT.whole(spoilt));
     }

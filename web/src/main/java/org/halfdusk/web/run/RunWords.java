@@ -14,6 +14,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.running.Hand;
 import org.halfdusk.shoot.running.WayOut;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.words.BlockWords;
@@ -45,7 +46,7 @@ final class RunWords {
     }
 
     static String detail(Hand h, ZoneId zone) {
-        String until = Words.clockSeconds(h.until(), zone);
+        String until = Times.clockSeconds(h.until(), zone);
         return switch (h.kind()) {
             case START ->
                 Words.count(h.frames(), "frame") + " to " + until
@@ -79,8 +80,8 @@ final class RunWords {
 
     /** "lose 12 of 79, end at 01:38 as planned". */
     static String way(WayOut w, ZoneId zone) {
-        String end = Words.clock(w.end(), zone);
-        String planned = Words.clock(w.plannedEnd(), zone);
+        String end = Times.clock(w.end(), zone);
+        String planned = Times.clock(w.plannedEnd(), zone);
         String outside = w.outside() ? ", behind the window" : "";
         return switch (w.kind()) {
             case LOSE -> "lose " + w.lost() + " of " + (w.frames() + w.lost()) + ", end by " + planned;
@@ -93,7 +94,7 @@ final class RunWords {
 
     /** What a camera whose clock is off shows at a moment: a hand that goes by it has to know. */
     static String shown(ClockOffset o, Instant at, ZoneId zone) {
-        return "; its own clock shows " + Words.clockSeconds(o.shown(at), zone);
+        return "; its own clock shows " + Times.clockSeconds(o.shown(at), zone);
     }
 
     /** "about 58 %, to 22:00 at 4 °C". */
@@ -101,7 +102,7 @@ final class RunWords {
         String fed = o.shoot().it().rig().choices().recording().outsidePower() ? "fed from outside" : "";
         String until = run.emptyAt()
                 .filter(e -> e.isAfter(l.at()))
-                .map(e -> ", to " + Words.clock(e, zone))
+                .map(e -> ", to " + Times.clock(e, zone))
                 .orElse("");
         return fed.isEmpty()
                 ? "about " + Words.percentFloor(l.charge()) + until + " at "

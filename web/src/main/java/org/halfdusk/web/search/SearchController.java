@@ -8,6 +8,7 @@ import org.halfdusk.place.towns.Gazetteer;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.web.kit.KitNames;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
@@ -75,7 +76,7 @@ class SearchController {
         return shoots.list(asked).stream()
                 .map(k -> new Found(
                         k.it().title(),
-                        subjects.name(k.it().subject()) + ", " + Words.longDate(k.it().night()),
+                        subjects.name(k.it().subject()) + ", " + Times.longDate(k.it().night()),
                         "/shoots/" + k.id() + "/night"))
                 .toList();
     }

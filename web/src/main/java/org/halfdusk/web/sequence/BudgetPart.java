@@ -11,6 +11,7 @@ import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.typed.Field;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.page.Line;
@@ -86,14 +87,14 @@ record BudgetPart(
         List<Warning> warnings = new ArrayList<>();
         if (!run.dropped().isEmpty()) {
             RunSimulation.Dropped d = run.dropped().get(0);
-            String first = "Frame " + d.number() + " at " + Words.clockSeconds(d.at(), zone) + " is dropped, "
+            String first = "Frame " + d.number() + " at " + Times.clockSeconds(d.at(), zone) + " is dropped, "
                     + run.dropped().size() + " in all: ";
             warnings.add(
                     d.why() == RunSimulation.Why.CAMERA_BUSY ? busy(first, recording) : full(first, rig, recording));
         }
         run.cardFullAt()
                 .ifPresent(t -> warnings.add(new Warning(
-                        "The card is full at " + Words.clock(t, zone) + ": "
+                        "The card is full at " + Times.clock(t, zone) + ": "
                                 + rig.card().map(Card::name).orElse("") + " of this rig holds "
                                 + Words.plain(
                                         rig.card().map(Card::totalGigabytes).orElse(0.0))
@@ -101,7 +102,7 @@ record BudgetPart(
                         recording.jpeg() ? List.of(way("Write raw alone", RigChoices.FILES, false)) : List.of())));
         run.emptyAt()
                 .ifPresent(t -> warnings.add(new Warning(
-                        "A battery ends at about " + Words.clock(t, zone)
+                        "A battery ends at about " + Times.clock(t, zone)
                                 + " with no pause before it: a gap of a minute or more, in the middle of a block. Lay a pause "
                                 + "and change it there, or feed the camera from outside.",
                         List.of(way("Feed it from outside", RigChoices.POWER, true)))));

@@ -9,6 +9,7 @@ import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.shoot.programme.check.Handover;
 import org.halfdusk.shoot.programme.check.Refocus;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
@@ -38,7 +39,7 @@ public record FocusAnew(String words, String at) {
         return sameKit(open, rigs).stream()
                 .flatMap(r -> Programme.overlap(open.blocks(), r.blocks()).stream()
                         .map(i -> "The same camera and lens are planned as rig " + (r.rig() + 1) + " from "
-                                + Words.span(i, zone) + ": move one of the two."))
+                                + Times.span(i, zone) + ": move one of the two."))
                 .toList();
     }
 
@@ -46,7 +47,7 @@ public record FocusAnew(String words, String at) {
         ZoneId zone = open.plan().place().zone();
         return open.forecast().map(f -> Refocus.of(open.blocks(), f)).orElseGet(List::of).stream()
                 .map(r -> new FocusAnew(
-                        "By " + Words.clock(r.at(), zone) + " the air has "
+                        "By " + Times.clock(r.at(), zone) + " the air has "
                                 + (r.by() < 0 ? "cooled" : "warmed") + " by "
                                 + Words.degreesWarmer(Math.abs(r.by())) + ", to " + Words.celsius(r.celsius())
                                 + ": glass has moved, focus anew.",
@@ -73,12 +74,12 @@ public record FocusAnew(String words, String at) {
         double was = other.plan().rig().lensFocalMm();
         double is = plan.rig().lensFocalMm();
         String zoom = was == is ? "" : ", zoom from " + Words.plain(was) + " to " + Words.plain(is) + " mm";
-        return "Before " + Words.clock(h.at(), zone) + " this camera comes from rig " + (other.rig() + 1)
+        return "Before " + Times.clock(h.at(), zone) + " this camera comes from rig " + (other.rig() + 1)
                 + ": turn it to "
                 + Words.azimuth(plan.framing().azimuth().degrees()) + ", "
                 + Words.degrees(plan.framing().altitude().degrees()) + " up" + zoom
                 + (zoom.isEmpty() ? "; see that its focus stayed" : ", and focus anew") + ". "
-                + Words.minutes(Duration.between(h.since(), h.at())) + " are left for it"
+                + Times.minutes(Duration.between(h.since(), h.at())) + " are left for it"
                 + (h.hurried() ? ": too few, start this block later." : ".");
     }
 }

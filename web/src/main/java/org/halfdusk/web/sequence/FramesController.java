@@ -6,6 +6,7 @@ import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.typed.Range;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.door.refusal.NotFound;
+import org.halfdusk.web.sequence.block.FrameRows;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.words.BlockWords;
 import org.springframework.stereotype.Controller;
@@ -40,7 +41,7 @@ class FramesController {
                         + "” with frames is not there any more; allowed are those that the Sequence step lists"));
         model.addAttribute("title", open.shoot().it().title());
         model.addAttribute("name", BlockWords.name(planned.block().kind()));
-        model.addAttribute("settings", SequencePage.settings(planned.block().frames()));
+        model.addAttribute("settings", BlockWords.settings(planned.block().frames()));
         model.addAttribute("block", block);
         model.addAttribute(
                 "rows",

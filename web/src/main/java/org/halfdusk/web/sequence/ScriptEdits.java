@@ -25,7 +25,7 @@ import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Faults;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.shoot.ShootDesk;
 
 /** What a form of the Sequence step does to a computed script: fixes a phase, sets a row or takes it away, lets a phase be computed. */
@@ -178,7 +178,7 @@ final class ScriptEdits {
         RigChoices choices = RigChoices.ROWS.with(open.shoot().it().rig().choices(), ScriptRow.inOrder(rows));
         if (Programme.of(open.plan(), choices).leftOut().contains(set)) {
             throw new IllegalArgumentException("there is no place for a frame at "
-                    + Words.clockSeconds(set.at(), open.plan().place().zone())
+                    + Times.clockSeconds(set.at(), open.plan().place().zone())
                     + ": it would stand in a pause, in another phase, or on the wrong side of the filter; allowed are moments "
                     + "that are free, bare frames between filter off and filter on alone");
         }

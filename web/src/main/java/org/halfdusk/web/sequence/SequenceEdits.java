@@ -193,9 +193,4 @@ final class SequenceEdits {
         return new IllegalArgumentException("start “" + TypedNumber.shown(t)
                 + "” is not a time; write it as 00:20 or 00:20:30, where it comes twice with its offset, 02:30+02:00");
     }
-
-    /** As a field of the form takes it. */
-    static String typed(double value) {
-        return TypedNumber.plain(value);
-    }
 }

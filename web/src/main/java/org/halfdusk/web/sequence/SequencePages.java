@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.function.Supplier;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
 import org.halfdusk.web.shoot.StepPages;
 import org.halfdusk.web.shoot.begin.Identities;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 

@@ -6,7 +6,7 @@ import java.util.List;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.Plan;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.subject.words.ReasonWords;
 
 /**
@@ -25,7 +25,7 @@ public record Moment(boolean own, String sentence, String href) {
         ZoneId zone = programme.place().zone();
         String skipped = open.skipped().isEmpty()
                 ? ""
-                : "Clocks skip " + open.skipped() + " in this night; " + Words.clock(now.moment(), zone)
+                : "Clocks skip " + open.skipped() + " in this night; " + Times.clock(now.moment(), zone)
                         + " is shown. ";
         if (now.moment().equals(programme.moment())) {
             return new Moment(true, skipped.trim(), back);
@@ -44,12 +44,12 @@ public record Moment(boolean own, String sentence, String href) {
                 : differing(now.setting(), programme.setting()) + " instead of "
                         + differing(programme.setting(), now.setting());
         return new Moment(
-                same, "At " + Words.clock(now.moment(), zone) + " " + why + setting + begins(open, zone) + ".", back);
+                same, "At " + Times.clock(now.moment(), zone) + " " + why + setting + begins(open, zone) + ".", back);
     }
 
     private static String begins(ShootDesk.Open open, ZoneId zone) {
         return Block.firstFrame(open.blocks())
-                .map(t -> "; the programme starts at " + Words.clock(t, zone))
+                .map(t -> "; the programme starts at " + Times.clock(t, zone))
                 .orElse("; there is no programme");
     }
 

@@ -1,6 +1,5 @@
 package org.halfdusk.web.shoot;
 
-import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -8,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.sequence.Block;
@@ -32,6 +30,7 @@ import org.halfdusk.weather.Spell;
 import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.words.EclipseWords;
@@ -145,8 +144,8 @@ public class ShootDesk {
         Kept<Shoot> shoot = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id));
         Plan plan = planner.plan(shoot.it());
         Interval axis = plan.night().axis();
-        Optional<CivilTime.Meant> meant =
-                understood(at).flatMap(a -> playhead(a, axis, plan.place().zone()));
+        Optional<CivilTime.Meant> meant = Playhead.understood(at)
+                .flatMap(a -> Playhead.in(a, axis, plan.place().zone()));
         Instant wished = meant.map(CivilTime.Meant::at).orElse(plan.moment());
         Instant inside =
                 wished.isBefore(axis.start()) ? axis.start() : wished.isAfter(axis.end()) ? axis.end() : wished;
@@ -178,44 +177,6 @@ public class ShootDesk {
                 .toList();
     }
 
-    /** What an address says of the playhead, where it is a moment at all: nothing else is ever sent back. */
-    static Optional<String> understood(Optional<String> at) {
-        return at.map(String::strip).filter(ShootDesk::moment);
-    }
-
-    /** A moment of UTC as addresses and forms of pages carry it; nothing where it is none. */
-    public static Optional<Instant> instant(String text) {
-        return INSTANT.matcher(text).matches() && moment(text) ? Optional.of(Instant.parse(text)) : Optional.empty();
-    }
-
-    private static boolean moment(String text) {
-        if (!INSTANT.matcher(text).matches()) {
-            return CivilTime.read(text).isPresent();
-        }
-        try {
-            Instant.parse(text);
-            return true;
-        } catch (DateTimeException e) {
-            return false;
-        }
-    }
-
-    private static final Pattern INSTANT =
-            Pattern.compile("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d{1,9})?)?Z");
-
-    /** Of what is understood: an instant as it is; a time of day at its first occurrence along the axis, or by its offset. */
-    private static Optional<CivilTime.Meant> playhead(String text, Interval axis, ZoneId zone) {
-        if (INSTANT.matcher(text).matches()) {
-            return Optional.of(new CivilTime.Meant(Instant.parse(text), false));
-        }
-        return CivilTime.read(text).flatMap(t -> t.on(axis, zone).or(() -> t.on(around(axis), zone)));
-    }
-
-    /** A time of day that the axis does not reach counts as its nearer end. */
-    private static Interval around(Interval axis) {
-        return Interval.of(axis.start().minusSeconds(43_200), axis.end().plusSeconds(43_200));
-    }
-
     private static NightStrip strip(Open open, Theme theme) {
         return NightStrip.large(
                 open.plan().night(),
@@ -242,16 +203,16 @@ public class ShootDesk {
                 shoot.title(),
                 plan.place().name(),
                 subject.date(),
-                Words.clockOf(shoot.savedAt(), zone),
+                Times.clockOf(shoot.savedAt(), zone),
                 shoots.undoable(open.shoot().id()),
                 step,
                 subjects.dayName(shoot.subject()),
                 steps(open, step),
                 strip(open, theme),
                 open.at().toString(),
-                Words.clock(open.at(), zone),
+                Times.clock(open.at(), zone),
                 CivilTime.text(open.at(), zone),
-                Words.clocksChange(plan.night().axis(), zone).orElse(""),
+                Times.clocksChange(plan.night().axis(), zone).orElse(""),
                 Words.units().twelveHours(),
                 step.equals("night") ? nextGoodNight(open) : "",
                 subject.contacts(),

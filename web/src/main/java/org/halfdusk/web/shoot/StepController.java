@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.Shell;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

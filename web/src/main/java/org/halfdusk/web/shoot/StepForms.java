@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.springframework.stereotype.Component;
 
 /** What every step does with a form: saves and goes back to the page, or shows it again with what is wrong. */
@@ -36,7 +37,7 @@ public class StepForms {
             // Another night or place has another best moment; everything else keeps the playhead.
             boolean sameSky = !form.containsKey("NIGHT") && !form.containsKey("PLACE");
             Optional<String> at =
-                    ShootDesk.understood(Optional.ofNullable(form.get("at"))).filter(a -> sameSky);
+                    Playhead.understood(Optional.ofNullable(form.get("at"))).filter(a -> sameSky);
             String page = ShootDesk.Open.base(id, rig) + "/" + step
                     + at.map(a -> "?at=" + a).orElse("");
             if (partial && sameSky) {

@@ -3,6 +3,7 @@ package org.halfdusk.web.shoot;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 
 /** One step of a shoot: its name in the address, and its page. Each step's folder has one. */
 public interface StepPages {

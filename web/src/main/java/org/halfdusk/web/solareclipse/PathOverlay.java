@@ -24,6 +24,7 @@ import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.shapes.Terminator;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
 import org.halfdusk.web.map.picture.MapShapes;
@@ -106,7 +107,7 @@ class PathOverlay implements MapOverlay {
         @Override
         public String words() {
             return path.map(p -> PathOverlay.words(day, p, place))
-                    .orElseGet(() -> "No eclipse of the sun is total or annular on " + Words.longDate(day)
+                    .orElseGet(() -> "No eclipse of the sun is total or annular on " + Times.longDate(day)
                             + "; where it is partial there is no path.");
         }
 
@@ -135,7 +136,7 @@ class PathOverlay implements MapOverlay {
             EclipsePath.Point p = path.points().get(i);
             all.add(line(
                     "name",
-                    Words.clock(p.at(), ZoneOffset.UTC) + " UTC, " + Words.minutesSeconds(p.lasts()),
+                    Times.clock(p.at(), ZoneOffset.UTC) + " UTC, " + Times.minutesSeconds(p.lasts()),
                     List.<double[]>of(new double[] {p.latitudeDegrees(), p.longitudeDegrees()}),
                     NAMED_FROM));
         }
@@ -166,8 +167,8 @@ class PathOverlay implements MapOverlay {
 
     private static String words(LocalDate day, EclipsePath path, Optional<Place> place) {
         EclipsePath.Point middle = path.middle();
-        String all = Words.capital(word(path)) + " eclipse of " + Words.longDate(day) + ": at its greatest "
-                + Words.minutesSeconds(middle.lasts()) + " on a path " + Math.round(middle.widthKm()) + " km wide.";
+        String all = Words.capital(word(path)) + " eclipse of " + Times.longDate(day) + ": at its greatest "
+                + Times.minutesSeconds(middle.lasts()) + " on a path " + Math.round(middle.widthKm()) + " km wide.";
         return place.map(p -> all + " " + here(path, p)).orElse(all)
                 + " Never look at the sun without an approved filter outside totality.";
     }
@@ -184,10 +185,10 @@ class PathOverlay implements MapOverlay {
         double km = GreatCircle.distanceKm(lat, lon, near.latitudeDegrees(), near.longitudeDegrees());
         double bearing = GreatCircle.bearingDegrees(lat, lon, near.latitudeDegrees(), near.longitudeDegrees());
         String lasts = path.lasts(lat, lon)
-                .map(d -> "At " + place.shortName() + " it lasts " + Words.minutesSeconds(d))
+                .map(d -> "At " + place.shortName() + " it lasts " + Times.minutesSeconds(d))
                 .orElse(place.shortName() + " lies outside the path");
         return lasts + "; the centre line runs " + Words.distance(km * 1000) + " to the " + Words.compassWord(bearing)
-                + ", where it lasts " + Words.minutesSeconds(near.lasts()) + ".";
+                + ", where it lasts " + Times.minutesSeconds(near.lasts()) + ".";
     }
 
     private static Optional<Table> across(EclipsePath path, Place place) {
@@ -207,12 +208,12 @@ class PathOverlay implements MapOverlay {
             rows.add(Table.Row.of(
                     share == 0,
                     share == 0 ? "centre line" : Math.round(km) + " km " + Words.compass(bearing),
-                    path.lasts(at[0], at[1]).map(Words::minutesSeconds).orElse("none"),
+                    path.lasts(at[0], at[1]).map(Times::minutesSeconds).orElse("none"),
                     share == 0 ? "" : Math.round(100 * Math.abs(share)) + " %"));
         }
         return Optional.of(Table.of(
                 "Across the path near here",
-                "At " + Words.clock(p.at(), zone) + " the shadow's middle stands nearest to this place, the sun "
+                "At " + Times.clock(p.at(), zone) + " the shadow's middle stands nearest to this place, the sun "
                         + Words.degrees(p.sunDegrees())
                         + " up. The Moon's mountains move the limits by a kilometre or two.",
                 rows,

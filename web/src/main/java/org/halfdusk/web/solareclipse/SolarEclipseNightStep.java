@@ -10,6 +10,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.events.DayPart;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.page.Line;
@@ -30,16 +31,16 @@ final class SolarEclipseNightStep {
             e.central()
                     .ifPresent(c -> times.add(new Line(
                             e.type() == SolarEclipse.Type.TOTAL ? "Totality" : "Ring",
-                            Words.minutesSeconds(c.duration()))));
+                            Times.minutesSeconds(c.duration()))));
             times.add(new Line("This place", SolarEclipseView.limit(d)));
             d.filter()
                     .off()
                     .ifPresent(o -> times.add(new Line(
                             "Lens bare at most",
-                            Words.minutesSeconds(o.duration()) + ", from " + Words.clockSeconds(o.start(), d.zone())
-                                    + " to " + Words.clockSeconds(o.end(), d.zone()))));
+                            Times.minutesSeconds(o.duration()) + ", from " + Times.clockSeconds(o.start(), d.zone())
+                                    + " to " + Times.clockSeconds(o.end(), d.zone()))));
             times.add(
-                    new Line("First to last contact", Words.duration(e.partial().duration())));
+                    new Line("First to last contact", Times.duration(e.partial().duration())));
             times.add(new Line("Sun on the sensor", Words.tenths(plan.discMillimetres()) + " mm across"));
         });
         return new NightStep(
@@ -63,7 +64,7 @@ final class SolarEclipseNightStep {
                 .map(c -> Table.Row.of(
                                 false,
                                 SolarEclipseView.contact(c, d).name(),
-                                Words.clockSeconds(c.at(), d.zone()),
+                                Times.clockSeconds(c.at(), d.zone()),
                                 Words.degrees(c.sun().altitude().degrees()),
                                 Words.degrees(c.sun().azimuth().degrees()))
                         .to(address + "?at=" + c.at()))

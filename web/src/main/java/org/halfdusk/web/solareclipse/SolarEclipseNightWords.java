@@ -7,6 +7,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
 import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.events.DayPart;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -28,9 +29,9 @@ final class SolarEclipseNightWords {
     private static String heading(SolarEclipse e, SolarEclipseDay d) {
         return Words.capital(SolarEclipseView.type(e))
                 + e.central()
-                        .map(c -> ", " + Words.minutesSeconds(c.duration()))
+                        .map(c -> ", " + Times.minutesSeconds(c.duration()))
                         .orElse("")
-                + (e.visible() ? ", maximum " + Words.clock(e.maximum(), d.zone()) : ", under the horizon");
+                + (e.visible() ? ", maximum " + Times.clock(e.maximum(), d.zone()) : ", under the horizon");
     }
 
     static String answer(SolarEclipseDay d) {
@@ -42,7 +43,7 @@ final class SolarEclipseNightWords {
             return SolarEclipseView.type(e) + ", not seen here";
         }
         return e.central()
-                .map(c -> SolarEclipseView.type(e) + ", " + Words.minutesSeconds(c.duration()))
+                .map(c -> SolarEclipseView.type(e) + ", " + Times.minutesSeconds(c.duration()))
                 .orElse("partial, " + Words.percentFloor(e.obscuration()));
     }
 
@@ -71,11 +72,11 @@ final class SolarEclipseNightWords {
         String how = switch (e.type()) {
             case TOTAL ->
                 "Total here: the moon covers the sun for "
-                        + Words.minutesSeconds(
+                        + Times.minutesSeconds(
                                 e.central().map(Interval::duration).orElseThrow()) + ". ";
             case ANNULAR ->
                 "Annular here: a ring for "
-                        + Words.minutesSeconds(
+                        + Times.minutesSeconds(
                                 e.central().map(Interval::duration).orElseThrow())
                         + ", never without filter. ";
             case PARTIAL ->

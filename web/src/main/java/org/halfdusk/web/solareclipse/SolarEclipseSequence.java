@@ -5,6 +5,7 @@ import java.util.List;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.camera.CameraBuffer;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.SequenceStep;
 import org.halfdusk.web.subject.page.Because;
@@ -56,7 +57,7 @@ final class SolarEclipseSequence {
         if (frames == 0) {
             return SolarEclipseNightWords.sentence(plan.night());
         }
-        String partial = "A partial every " + Words.minutes(plan.cadence()) + " through the filter";
+        String partial = "A partial every " + Times.minutes(plan.cadence()) + " through the filter";
         return plan.night().filter().off().isPresent()
                 ? partial
                         + ". " + GUARD

@@ -15,6 +15,7 @@ import org.halfdusk.shoot.solareclipse.SolarExposure;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.NightStep;
@@ -71,7 +72,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
 
     @Override
     public String dateWords(SolarEclipseDay day) {
-        return Words.longDate(day.date());
+        return Times.longDate(day.date());
     }
 
     @Override
@@ -121,10 +122,10 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 : "sun under the horizon";
         String note = switch (c.name()) {
             case C2 ->
-                off.map(o -> "filter off from " + Words.clockSeconds(o.start(), d.zone()))
+                off.map(o -> "filter off from " + Times.clockSeconds(o.start(), d.zone()))
                         .orElse(total ? "totality, filter on" : "ring begins, filter on");
             case C3 ->
-                off.map(o -> "filter on by " + Words.clockSeconds(o.end(), d.zone()))
+                off.map(o -> "filter on by " + Times.clockSeconds(o.end(), d.zone()))
                         .orElse(total ? "totality ends, filter on" : "ring ends, filter on");
             default -> sun;
         };
@@ -135,7 +136,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
             case C3 -> "Third contact";
             case C4 -> "Fourth contact";
         };
-        return new Contact(name, Words.clockSeconds(c.at(), d.zone()), note, c.visible());
+        return new Contact(name, Times.clockSeconds(c.at(), d.zone()), note, c.visible());
     }
 
     @Override
@@ -149,9 +150,9 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
                 .off()
                 .map(off -> new Banner(
                         "stop",
-                        "Filter on every lens, finder and eye, except " + Words.clockSeconds(off.start(), zone) + " to "
-                                + Words.clockSeconds(off.end(), zone) + ".",
-                        "Outside those " + Words.minutesSeconds(off.duration())
+                        "Filter on every lens, finder and eye, except " + Times.clockSeconds(off.start(), zone) + " to "
+                                + Times.clockSeconds(off.end(), zone) + ".",
+                        "Outside those " + Times.minutesSeconds(off.duration())
                                 + " one look through a bare lens blinds. Watch the sky, not this screen."))
                 .orElseGet(
                         () -> new Banner("stop", "Filter on every lens, finder and eye, all the time.", neverBare(d))));
@@ -203,7 +204,7 @@ class SolarEclipseView implements SubjectView<SolarEclipseDay, SolarEclipsePlan>
         return blocks.isEmpty()
                 ? ""
                 : "×" + Block.frames(blocks) + " from "
-                        + Words.clock(blocks.get(0).start(), plan.night().zone());
+                        + Times.clock(blocks.get(0).start(), plan.night().zone());
     }
 
     @Override

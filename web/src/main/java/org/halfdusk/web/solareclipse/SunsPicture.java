@@ -16,6 +16,7 @@ import org.halfdusk.shoot.solareclipse.SolarEclipseDay;
 import org.halfdusk.shoot.solareclipse.SolarEclipsePlan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.words.ReasonWords;
 
@@ -146,7 +147,7 @@ public record SunsPicture(
                 Numbers.tenths(near ? d.right() * radius : 999),
                 Numbers.tenths(near ? -d.up() * radius : 999),
                 Numbers.tenths(d.moonRadius() * radius),
-                Words.clock(t, day.zone()),
+                Times.clock(t, day.zone()),
                 Numbers.tenths(timeY),
                 setting,
                 Numbers.tenths(timeY + LINE),
@@ -188,7 +189,7 @@ public record SunsPicture(
         blocks.stream()
                 .filter(b -> b.kind() == Block.Kind.PAUSE)
                 .forEach(b -> labels.add(
-                        new Label(Numbers.tenths(bar.x(b.start())), "pause " + Words.clock(b.start(), zone), "good")));
+                        new Label(Numbers.tenths(bar.x(b.start())), "pause " + Times.clock(b.start(), zone), "good")));
         day.filter()
                 .off()
                 .ifPresent(o -> labels.add(new Label(Numbers.tenths(bar.x(o.middle())), "no filter", "stop")));

@@ -22,6 +22,7 @@ import org.halfdusk.shoot.review.taken.PlannedAndTaken;
 import org.halfdusk.shoot.review.taken.Stackable;
 import org.halfdusk.shoot.review.taken.TakenFrame;
 import org.halfdusk.typed.Codec;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
@@ -190,7 +191,7 @@ class StackDesk {
                 .forEach(p -> all.add(new At(
                         p.frame().open().toEpochMilli(),
                         new StackPage.Cell(
-                                "missing", Words.clockSeconds(p.frame().open(), zone) + ": never taken"))));
+                                "missing", Times.clockSeconds(p.frame().open(), zone) + ": never taken"))));
         all.sort(Comparator.comparingLong(At::millis));
         return all.stream().map(At::cell).toList();
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import org.halfdusk.photometry.Stops;
 import org.halfdusk.shoot.review.taken.PlannedAndTaken;
 import org.halfdusk.shoot.review.taken.Stackable;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.page.Line;
 import org.halfdusk.web.subject.words.FaultWords;
@@ -31,7 +32,7 @@ final class StackWords {
     /** Name of a frame with when it was taken. */
     static String label(PlannedAndTaken.Taken t, ZoneId zone) {
         return t.frame().it().file().name()
-                + t.opened().map(o -> ", " + Words.clockSeconds(o, zone)).orElse("");
+                + t.opened().map(o -> ", " + Times.clockSeconds(o, zone)).orElse("");
     }
 
     static String why(Stackable.Left l) {

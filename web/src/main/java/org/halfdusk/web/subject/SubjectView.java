@@ -9,7 +9,7 @@ import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.subject.page.Banner;
 import org.halfdusk.web.subject.page.Contact;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -110,6 +110,6 @@ public interface SubjectView<N extends SubjectNight, P extends Plan> {
     }
 
     default String dateWords(N night) {
-        return "night of " + Words.longDate(night.date());
+        return "night of " + Times.longDate(night.date());
     }
 }

@@ -12,6 +12,7 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -87,7 +88,7 @@ public record EveningPicture(
                                 Numbers.tenths(x(axis, w.end()) - x(axis, w.start()))))
                         .toList(),
                 ticks(axis).stream()
-                        .map(t -> new Mark(Numbers.tenths(x(axis, t)), Words.clock(t, n.zone())))
+                        .map(t -> new Mark(Numbers.tenths(x(axis, t)), Times.clock(t, n.zone())))
                         .toList(),
                 Stream.of(9, 6, 3, 0, -3, -6)
                         .map(ev -> new Mark(Numbers.tenths(y(ev)), Words.plain(ev)))
@@ -127,7 +128,7 @@ public record EveningPicture(
         return new Here(
                 Numbers.tenths(x),
                 Numbers.tenths(y(n.skyEv(shown))),
-                shown.equals(at) ? Words.clock(at, n.zone()) : "",
+                shown.equals(at) ? Times.clock(at, n.zone()) : "",
                 left ? "end" : "start",
                 Numbers.tenths(left ? x - 10 : x + 10));
     }

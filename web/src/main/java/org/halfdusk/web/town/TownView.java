@@ -13,6 +13,7 @@ import org.halfdusk.shoot.town.TownNight;
 import org.halfdusk.shoot.town.TownPlan;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.NightStep;
@@ -88,8 +89,8 @@ class TownView implements SubjectView<TownNight, TownPlan> {
     public NightStep night(TownPlan plan, Instant at, Theme theme, String address) {
         TownNight n = plan.night();
         List<Line> times = new ArrayList<>();
-        n.balances().forEach(b -> times.add(new Line("Sky and lit fronts alike", Words.clock(b, n.zone()))));
-        n.windows().forEach(w -> times.add(new Line("One exposure", Words.span(w, n.zone()))));
+        n.balances().forEach(b -> times.add(new Line("Sky and lit fronts alike", Times.clock(b, n.zone()))));
+        n.windows().forEach(w -> times.add(new Line("One exposure", Times.span(w, n.zone()))));
         times.addAll(ReasonWords.sunAndDark(n.night()));
         times.addAll(ReasonWords.settingUp(n, plan));
         times.addAll(ReasonWords.moon(n.night()));
@@ -115,7 +116,7 @@ class TownView implements SubjectView<TownNight, TownPlan> {
             TownPlan then = plan.at(t);
             rows.add(Table.Row.of(
                             t.equals(now),
-                            Words.clock(t, n.zone()),
+                            Times.clock(t, n.zone()),
                             Words.degrees(n.sky().at(Body.SUN, t).altitude().degrees()),
                             "EV " + Words.tenths(n.skyEv(t)),
                             ReasonWords.line(then.setting()))
@@ -205,7 +206,7 @@ class TownView implements SubjectView<TownNight, TownPlan> {
         return frames == 0
                 ? ""
                 : "×" + frames + " from "
-                        + Words.clock(plan.blocks().get(0).start(), plan.place().zone());
+                        + Times.clock(plan.blocks().get(0).start(), plan.place().zone());
     }
 
     @Override

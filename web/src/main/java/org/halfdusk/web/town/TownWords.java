@@ -9,6 +9,7 @@ import org.halfdusk.shoot.town.TownNight;
 import org.halfdusk.shoot.town.TownPart;
 import org.halfdusk.shoot.town.TownPlan;
 import org.halfdusk.shoot.town.TownWish;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -19,15 +20,15 @@ final class TownWords {
 
     static NightWords of(TownNight n) {
         return new NightWords(
-                n.main().map(w -> Words.span(w, n.zone())).orElse("No blue hour"),
+                n.main().map(w -> Times.span(w, n.zone())).orElse("No blue hour"),
                 n.main()
                         .map(w -> blue(n)
-                                ? Words.minutes(w.duration()) + " from " + Words.clock(w.start(), n.zone())
-                                : "from " + Words.clock(w.start(), n.zone()))
+                                ? Times.minutes(w.duration()) + " from " + Times.clock(w.start(), n.zone())
+                                : "from " + Times.clock(w.start(), n.zone()))
                         .orElse("no blue hour"),
                 sentence(n),
                 whyNotMore(n),
-                n.main().isEmpty() ? "" : Words.clock(n.bestMoment(), n.zone()),
+                n.main().isEmpty() ? "" : Times.clock(n.bestMoment(), n.zone()),
                 ReasonWords.parts(n.score(), blue(n) ? "minutes of blue" : "hours", "rooms lit", "moon on the land"));
     }
 
@@ -42,11 +43,11 @@ final class TownWords {
                     : "The sky stays too bright all night for lamps to have it for themselves.";
         }
         if (!blue(n)) {
-            return "From " + Words.clock(n.bestMoment(), n.zone())
+            return "From " + Times.clock(n.bestMoment(), n.zone())
                     + " on the sky is lost beside the lamps: the setting then holds all night.";
         }
-        return "Sky and lit fronts are alike at " + Words.clock(n.bestMoment(), n.zone()) + "; for "
-                + Words.minutes(n.main().orElseThrow().duration()) + " one exposure holds both.";
+        return "Sky and lit fronts are alike at " + Times.clock(n.bestMoment(), n.zone()) + "; for "
+                + Times.minutes(n.main().orElseThrow().duration()) + " one exposure holds both.";
     }
 
     private static String whyNotMore(TownNight n) {
@@ -57,7 +58,7 @@ final class TownWords {
             return "rooms are dark at that hour";
         }
         String blue =
-                blue(n) ? "blue for " + Words.minutes(n.main().orElseThrow().duration()) : "lamps until dawn";
+                blue(n) ? "blue for " + Times.minutes(n.main().orElseThrow().duration()) : "lamps until dawn";
         return n.moonUp() ? blue : blue + ", no moon on the land";
     }
 
@@ -67,13 +68,13 @@ final class TownWords {
             return sentence(n);
         }
         String falls = n.stopLost(n.bestMoment())
-                .map(d -> "About " + Words.clock(n.bestMoment(), n.zone()) + " the sky loses a stop in "
-                        + Words.minutesSeconds(d) + ", lamps none. ")
+                .map(d -> "About " + Times.clock(n.bestMoment(), n.zone()) + " the sky loses a stop in "
+                        + Times.minutesSeconds(d) + ", lamps none. ")
                 .orElse("");
         return falls
                 + n.main()
                         .filter(w -> blue(n))
-                        .map(w -> "After " + Words.clock(w.end(), n.zone()) + " the sky is lost.")
+                        .map(w -> "After " + Times.clock(w.end(), n.zone()) + " the sky is lost.")
                         .orElse("");
     }
 

@@ -10,6 +10,7 @@ import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.SiderealTime;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightStep;
 import org.halfdusk.web.subject.page.Line;
@@ -95,7 +96,7 @@ final class TrailsNightStep {
                 plan.rig().camera().shutter().timer());
         return Table.Row.of(
                 chosen,
-                Words.duration(seconds / 3600),
+                Times.duration(seconds / 3600),
                 Words.degrees(run.arcDegrees()),
                 Integer.toString(run.frames()));
     }

@@ -2,6 +2,7 @@ package org.halfdusk.web.trails;
 
 import org.halfdusk.shoot.trails.TrailsNight;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.words.ReasonWords;
@@ -11,9 +12,9 @@ final class TrailsNightWords {
     private TrailsNightWords() {}
 
     static NightWords of(TrailsNight n) {
-        String heading = n.main().map(w -> Words.span(w, n.zone())).orElseGet(() -> Words.capital(shortly(n)));
+        String heading = n.main().map(w -> Times.span(w, n.zone())).orElseGet(() -> Words.capital(shortly(n)));
         String answer =
-                n.main().map(w -> Words.duration(w.duration()) + " dark").orElseGet(() -> shortly(n));
+                n.main().map(w -> Times.duration(w.duration()) + " dark").orElseGet(() -> shortly(n));
         return new NightWords(
                 heading,
                 answer,
@@ -36,6 +37,6 @@ final class TrailsNightWords {
         double dark = Interval.hours(n.night().dark());
         return !Words.told(dark - n.windowHours())
                 ? "all of the dark is usable"
-                : "moonlight takes " + Words.duration(dark - n.windowHours()) + " of the dark";
+                : "moonlight takes " + Times.duration(dark - n.windowHours()) + " of the dark";
     }
 }

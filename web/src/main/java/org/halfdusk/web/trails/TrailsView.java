@@ -13,6 +13,7 @@ import org.halfdusk.shoot.trails.TrailsPlan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.NightStrip;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.ExposeStep;
 import org.halfdusk.web.subject.Framed;
@@ -101,7 +102,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
                             + " mag all night; allow more, or take the land it lights.";
         }
         Interval w = n.main().orElseThrow();
-        return Words.duration(w.duration()) + " dark, the moon "
+        return Times.duration(w.duration()) + " dark, the moon "
                 + (moonFree(n) ? "down" : "adding less than " + Words.plain(n.allowedMoonlight()) + " mag")
                 + " (" + lit
                 + " lit). The sky turns " + Words.degrees(n.turningDegrees()) + " meanwhile.";
@@ -135,7 +136,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         return new SequenceStep(
                 new Because(
                         Words.capital(count(run)),
-                        Words.duration(run.durationSeconds() / 3600) + ", " + Words.degrees(run.arcDegrees())
+                        Times.duration(run.durationSeconds() / 3600) + ", " + Words.degrees(run.arcDegrees())
                                 + " of arc",
                         Words.count(run.frames(), "frame") + " of "
                                 + run.exposure().label() + ReasonWords.real(run.exposure())
@@ -186,7 +187,7 @@ class TrailsView implements SubjectView<TrailsNight, TrailsPlan> {
         plan.oneLongFrame()
                 .ifPresent(x -> rows.add(Table.Row.of(
                                 false,
-                                "One frame of " + Words.duration(run.durationSeconds() / 3600),
+                                "One frame of " + Times.duration(run.durationSeconds() / 3600),
                                 x.stopsUnderClipping() < 0 ? "clips" : Words.percent(x.histogramPosition()),
                                 x.stopsUnderClipping() < 0
                                         ? "sky " + Words.stops(x.stopsUnderClipping()) + " over"

@@ -7,6 +7,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.page.Table;
@@ -38,7 +39,7 @@ public record WeatherPart(String answer, List<String> warnings, Table hours, Str
                     List.of(),
                     Table.of("", "", List.of(), "time"),
                     forecast.map(f -> "The one at hand ends "
-                                    + Words.shortDate(f.hours()
+                                    + Times.shortDate(f.hours()
                                             .get(f.hours().size() - 1)
                                             .at()
                                             .atZone(plan.place().zone())

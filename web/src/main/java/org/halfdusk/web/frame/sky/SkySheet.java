@@ -3,14 +3,10 @@ package org.halfdusk.web.frame.sky;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.halfdusk.angle.Altitude;
-import org.halfdusk.angle.Apparent;
-import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Rotation;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.eclipse.EarthShadow;
@@ -20,21 +16,15 @@ import org.halfdusk.ephemeris.stars.Figures;
 import org.halfdusk.ephemeris.stars.Star;
 import org.halfdusk.ephemeris.stars.StarCatalogue;
 import org.halfdusk.exposure.discs.Corona;
-import org.halfdusk.light.Bortle;
-import org.halfdusk.light.SkyLight;
-import org.halfdusk.light.sources.Extinction;
-import org.halfdusk.light.sources.MilkyWay;
-import org.halfdusk.photometry.SkyBrightness;
 import org.halfdusk.place.ForegroundObject;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.SubjectNight;
-import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.MoonAspect;
-import org.halfdusk.sky.Refraction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.shapes.MoonMaria;
 import org.halfdusk.time.Interval;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /**
@@ -114,19 +104,6 @@ public record SkySheet(
 
     private static final double MILLION = 1e6;
     static final Duration STEP = Duration.ofMinutes(5);
-    private static final Duration LIGHT_STEP = Duration.ofMinutes(15);
-    private static final int AZIMUTH_STEP = 10;
-    private static final int[] ALTITUDES = {0, 2, 5, 10, 15, 22, 30, 45, 65, 90};
-
-    /** Where light changes within seconds: finer in time, coarser in direction. */
-    private static final Duration SWIFT_STEP = Duration.ofSeconds(30);
-
-    private static final int SWIFT_AZIMUTH_STEP = 30;
-    private static final int[] SWIFT_ALTITUDES = {0, 6, 20, 50, 90};
-
-    private static final double LEAST_HEIGHT = -0.05;
-    private static final double HEIGHT_STEP = 0.0025;
-    private static final int HEIGHTS = 421;
 
     static SkySheet of(Plan plan) {
         SubjectNight night = plan.night();
@@ -138,7 +115,7 @@ public record SkySheet(
         return new SkySheet(
                 times.get(0).toEpochMilli(),
                 (int) STEP.toMinutes(),
-                times.stream().map(t -> Words.clock(t, night.zone())).toList(),
+                times.stream().map(t -> Times.clock(t, night.zone())).toList(),
                 times.stream()
                         .flatMapToInt(t -> rows(sky.turning(t)).flatMapToInt(SkySheet::millionths))
                         .toArray(),
@@ -146,12 +123,12 @@ public record SkySheet(
                 stars.stream().mapToInt(s -> hundredths(s.magnitude())).toArray(),
                 stars.stream().mapToInt(s -> hundredths(s.colour())).toArray(),
                 figuresOf(sky, middle),
-                bandBytes(),
+                SkyTables.bandBytes(),
                 galacticAxes(sky, middle),
-                opacities(),
-                airTable(),
-                faintestStars(),
-                lightOf(night),
+                SkyTables.opacities(),
+                SkyTables.airTable(),
+                SkyTables.faintestStars(),
+                SkyTables.lightOf(night),
                 SkyBodies.bodiesOf(night, times),
                 millionths(Stream.of(toCore(sky, middle))).toArray(),
                 millionths(Stream.of(sky.pole().direction())).toArray(),
@@ -189,11 +166,11 @@ public record SkySheet(
         return millionths(vectors.stream()).toArray();
     }
 
-    private static int million(double part) {
+    static int million(double part) {
         return (int) Math.round(part * MILLION);
     }
 
-    private static int hundredths(double value) {
+    static int hundredths(double value) {
         return (int) Math.round(value * 100);
     }
 
@@ -216,18 +193,6 @@ public record SkySheet(
                 .toList();
     }
 
-    private static String bandBytes() {
-        float[] grid = MilkyWay.instance().grid();
-        byte[] bytes = new byte[grid.length];
-        for (int i = 0; i < grid.length; i++) {
-            double magnitude = MilkyWay.instance()
-                    .brightness(i % 360, i / 360 - MilkyWay.TOP)
-                    .magnitude();
-            bytes[i] = (byte) Math.max(0, Math.min(255, Math.round((magnitude - 20) * 50)));
-        }
-        return Base64.getEncoder().encodeToString(bytes);
-    }
-
     /** The axes of the galaxy seen among the apparent stars. */
     private static int[] galacticAxes(Sky sky, Instant at) {
         Rotation back = Galaxy.fromEquatorJ2000().inverse();
@@ -237,74 +202,6 @@ public record SkySheet(
         return millionths(sky.apparent(axes, at));
     }
 
-    private static int[] opacities() {
-        int[] opacity = new int[121];
-        for (int i = 0; i < opacity.length; i++) {
-            opacity[i] = hundredths(MilkyWay.opacity(-5 + i / 10.0));
-        }
-        return opacity;
-    }
-
-    private static Air airTable() {
-        int[] lift = new int[HEIGHTS];
-        int[] extinction = new int[HEIGHTS];
-        for (int i = 0; i < HEIGHTS; i++) {
-            double sine = Math.min(1, LEAST_HEIGHT + i * HEIGHT_STEP);
-            Altitude airless = Altitude.ofSine(sine);
-            double apparent = Refraction.STANDARD.apparent(airless.degrees());
-            lift[i] = million(new HorizontalPosition(Altitude.ofDegrees(apparent), Azimuth.ofDegrees(0), 1)
-                    .direction()
-                    .z());
-            extinction[i] = hundredths(Extinction.CLEAR.magnitudes(Apparent.ofDegrees(apparent)));
-        }
-        return new Air(lift, extinction);
-    }
-
-    private static int[] faintestStars() {
-        int[] faintest = new int[84];
-        for (int i = 0; i < faintest.length; i++) {
-            faintest[i] = hundredths(Bortle.faintestStar(SkyBrightness.of(2 + i / 4.0)));
-        }
-        return faintest;
-    }
-
-    private static Light lightOf(SubjectNight night) {
-        Duration step = night.swift() ? SWIFT_STEP : LIGHT_STEP;
-        int azimuthStep = night.swift() ? SWIFT_AZIMUTH_STEP : AZIMUTH_STEP;
-        int[] altitudes = night.swift() ? SWIFT_ALTITUDES : ALTITUDES;
-        List<Instant> times = times(night.axis(), step);
-        int nodes = times.size() * altitudes.length * 360 / azimuthStep;
-        int[] brightness = new int[nodes];
-        byte[] parts = new byte[3 * nodes];
-        int[] sun = new int[times.size()];
-        int n = 0;
-        for (int i = 0; i < sun.length; i++) {
-            Instant t = times.get(i);
-            SkyLight.At at = night.light().at(t);
-            sun[i] = hundredths(at.lightAltitude());
-            for (int altitude : altitudes) {
-                for (int azimuth = 0; azimuth < 360; azimuth += azimuthStep) {
-                    SkyLight.Brightness b = at.towards(
-                            new HorizontalPosition(Altitude.ofDegrees(altitude), Azimuth.ofDegrees(azimuth), 1)
-                                    .direction());
-                    double sum = b.natural() + b.towns() + b.twilight() + b.moon();
-                    brightness[n] = hundredths(b.magnitude());
-                    parts[3 * n] = share(b.towns() / sum);
-                    parts[3 * n + 1] = share(b.twilight() / sum);
-                    parts[3 * n + 2] = share(b.moon() / sum);
-                    n++;
-                }
-            }
-        }
-        return new Light(
-                step.toSeconds() / 60.0,
-                azimuthStep,
-                altitudes,
-                brightness,
-                Base64.getEncoder().encodeToString(parts),
-                sun);
-    }
-
     /** Drawn only where the disc is wholly covered, so it is sent with every day of an eclipse. */
     static int[] corona(SubjectNight night) {
         return night.swift()
@@ -312,10 +209,6 @@ public record SkySheet(
                         .flatMapToInt(c -> IntStream.of(hundredths(c.radii()), hundredths(c.opacity())))
                         .toArray()
                 : new int[0];
-    }
-
-    private static byte share(double part) {
-        return (byte) Math.round(255 * part);
     }
 
     static Disc moon(SubjectNight night, List<Instant> times) {

@@ -14,6 +14,7 @@ import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.shoot.search.StandingPoints;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.MapOverlay;
 import org.halfdusk.web.map.MapSheets;
@@ -126,8 +127,8 @@ class StandController {
         for (int i = 0; i < spots.size(); i++) {
             StandingPoints.Spot s = spots.get(i);
             if (i + 1 == spots.size() || spots.get(i + 1).at().isAfter(s.at().plus(STEP))) {
-                spans.add("from " + Words.clock(first.at(), zone) + " (" + Words.distance(first.distanceMetres())
-                        + " away) to " + Words.clock(s.at(), zone) + " (" + Words.distance(s.distanceMetres()) + ")");
+                spans.add("from " + Times.clock(first.at(), zone) + " (" + Words.distance(first.distanceMetres())
+                        + " away) to " + Times.clock(s.at(), zone) + " (" + Words.distance(s.distanceMetres()) + ")");
                 first = i + 1 == spots.size() ? s : spots.get(i + 1);
             }
         }
@@ -140,7 +141,7 @@ class StandController {
         List<Table.Row> rows = spots.stream()
                 .map(s -> Table.Row.of(
                                 false,
-                                Words.clock(s.at(), zone),
+                                Times.clock(s.at(), zone),
                                 Words.distance(s.distanceMetres()),
                                 Words.azimuth(s.body().azimuth().degrees()),
                                 Words.degrees(s.body().altitude().degrees()),

@@ -20,6 +20,7 @@ import org.halfdusk.shoot.search.Alignments;
 import org.halfdusk.shoot.search.StandingPoints;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.map.picture.MapShapes;
 import org.halfdusk.web.shoot.ShootDesk;
@@ -122,7 +123,7 @@ class StandSearch {
                                     s.longitudeDegrees())
                             > Math.max(APART_METRES, s.distanceMetres() / 5) / 1000;
             if (i % each == 0 && apart) {
-                features.add(point(Words.clock(s.at(), zone), s.longitudeDegrees(), s.latitudeDegrees()));
+                features.add(point(Times.clock(s.at(), zone), s.longitudeDegrees(), s.latitudeDegrees()));
                 labelled = s;
             }
         }

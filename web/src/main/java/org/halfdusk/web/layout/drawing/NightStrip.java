@@ -6,11 +6,9 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.shoot.SubjectNight;
@@ -21,7 +19,7 @@ import org.halfdusk.sky.events.Rising;
 import org.halfdusk.time.Interval;
 import org.halfdusk.time.Moment;
 import org.halfdusk.weather.Forecast;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /**
  * One night drawn along its time: the light of the sky, the subject and the moon, the usable window, frames, a playhead. Positions along
@@ -56,21 +54,8 @@ public record NightStrip(
 
     private static final double EDGE = 130;
 
-    private static final double FULL_WASH_MAGNITUDES = 3.5;
-
-    /** Levels of 255 in a channel. */
-    private static final int TOLERANCE = 6;
-
     private static final Duration FINE = Duration.ofMinutes(10);
     private static final Duration COARSE = Duration.ofMinutes(20);
-
-    /** Where light changes within seconds: short of the shortest totality worth a journey. */
-    private static final Duration SWIFT = Duration.ofSeconds(20);
-
-    /** The longest totality lasts seven and a half minutes. */
-    private static final Duration SWIFT_REACH = Duration.ofMinutes(8);
-
-    public record Stop(String offset, String colour) {}
 
     public record Piece(String x, String width) {}
 
@@ -140,12 +125,6 @@ public record NightStrip(
         ZoneId zone = m.zone();
         Scale scale = new Scale(axis);
         List<Night.Course> course = Night.course(m.sky(), axis, step);
-        List<Stop> sky = Stream.concat(course.stream(), swift(m, axis).stream())
-                .sorted(Comparator.comparing(Night.Course::at))
-                .map(c -> new Stop(
-                        scale.percent(c.at()),
-                        theme.colour(SkyColours.of(lightOf(m, c), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
-                .toList();
         List<Piece> windows = m.windows().stream()
                 .flatMap(w -> w.intersect(axis).stream())
                 .map(w -> new Piece(scale.percent(w.start()), scale.width(w)))
@@ -159,7 +138,7 @@ public record NightStrip(
         return new NightStrip(
                 axis,
                 zone,
-                markup(changes(sky)),
+                StripSky.of(m, axis, theme, course, scale),
                 m.followed().isEmpty() ? "" : line(course, scale, top, c -> altitude(m.sky(), c, followed)),
                 followed == Body.MOON ? "" : line(course, scale, top, Night.Course::moon),
                 windows,
@@ -177,7 +156,7 @@ public record NightStrip(
     static Playhead playhead(Instant p, Interval axis, Scale scale, ZoneId zone) {
         return new Playhead(
                 scale.percent(p),
-                Words.clock(p, zone),
+                Times.clock(p, zone),
                 Duration.between(axis.start(), p).toMinutes());
     }
 
@@ -209,72 +188,6 @@ public record NightStrip(
                         && b.end().isAfter(axis.start()))
                 .map(b -> new Piece(scale.percent(b.start()), scale.width(b.start(), b.end())))
                 .toList();
-    }
-
-    /**
-     * The gradient's stops as SVG. Sixty strips hold a thousand of them, which costs a template engine more than all the
-     * astronomy of the page; offsets and colours are our own numbers, so nothing needs escaping.
-     */
-    private static String markup(List<Stop> stops) {
-        StringBuilder svg = new StringBuilder();
-        for (Stop s : stops) {
-            svg.append("<stop offset=\"")
-                    .append(s.offset())
-                    .append("\" stop-color=\"")
-                    .append(s.colour())
-                    .append("\"/>");
-        }
-        return svg.toString();
-    }
-
-    /** Fewest stops whose linear blend the eye cannot tell from all of them: from each, the farthest that fits. */
-    private static List<Stop> changes(List<Stop> stops) {
-        List<Stop> kept = new ArrayList<>();
-        int from = 0;
-        kept.add(stops.get(0));
-        while (from < stops.size() - 1) {
-            int to = from + 1;
-            while (to + 1 < stops.size() && blends(stops, from, to + 1)) {
-                to++;
-            }
-            kept.add(stops.get(to));
-            from = to;
-        }
-        return kept;
-    }
-
-    private static boolean blends(List<Stop> stops, int from, int to) {
-        for (int i = from + 1; i < to; i++) {
-            double share = (double) (i - from) / (to - from);
-            String between =
-                    SkyColours.mix(stops.get(from).colour(), stops.get(to).colour(), share);
-            if (SkyColours.difference(between, stops.get(i).colour()) > TOLERANCE) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Moments about the best one, close together, where light changes within seconds; none elsewhere. */
-    private static List<Night.Course> swift(SubjectNight m, Interval axis) {
-        if (!m.swift()) {
-            return List.of();
-        }
-        Instant best = m.bestMoment();
-        return Interval.of(best.minus(SWIFT_REACH), best.plus(SWIFT_REACH))
-                .intersect(axis)
-                .map(near -> Night.course(m.sky(), near, SWIFT))
-                .orElse(List.of());
-    }
-
-    /** The Sun's altitude in whose light it lies: its own but in an eclipse of the Sun. */
-    private static double lightOf(SubjectNight m, Night.Course c) {
-        return m.swift() ? m.light().at(c.at()).lightAltitude() : c.sun();
-    }
-
-    /** Share of the wash: the Moon lifts the zenith by some four magnitudes at the most. */
-    private static double wash(SubjectNight m, Night.Course c) {
-        return Math.min(1, m.light().at(c.at()).zenith().moonLift() / FULL_WASH_MAGNITUDES);
     }
 
     /** A path of the parts above the horizon. */
@@ -321,7 +234,7 @@ public record NightStrip(
             boolean often = z.getHour() % 3 != 0;
             double share = scale.x(z.toInstant()) / WIDTH;
             if (share > 0.02 && share < 0.98 && !(longAxis && z.getHour() % 2 != 0)) {
-                ticks.add(new Tick(scale.percent(z.toInstant()), Words.hour(z.getHour()), often));
+                ticks.add(new Tick(scale.percent(z.toInstant()), Times.hour(z.getHour()), often));
             }
         }
         return ticks;

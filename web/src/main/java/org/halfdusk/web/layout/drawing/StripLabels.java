@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.time.Interval;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /** The words over a night strip, moved apart where they would cover one another. */
 final class StripLabels {
@@ -35,7 +35,7 @@ final class StripLabels {
                 .sorted(Comparator.comparing(NightStrip.Mark::at))
                 .map(m -> new NightStrip.Label(
                         scale.percent(m.at()),
-                        m.what() + " " + Words.clock(m.at(), zone),
+                        m.what() + " " + Times.clock(m.at(), zone),
                         NightStrip.anchor(scale.x(m.at())),
                         !small.contains(m)))
                 .toList();

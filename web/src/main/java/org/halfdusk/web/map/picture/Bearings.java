@@ -11,6 +11,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.events.Night;
 import org.halfdusk.sky.events.Rising;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.page.Table;
 
@@ -49,7 +50,7 @@ public final class Bearings {
         HorizontalPosition p = sky.at(body, at);
         String kind = body == Body.SUN ? "sun" : body == Body.MOON ? "moon" : "core";
         return new Line(
-                what, kind, at, p.azimuth().degrees(), p.altitude().degrees(), what + " " + Words.clock(at, zone));
+                what, kind, at, p.azimuth().degrees(), p.altitude().degrees(), what + " " + Times.clock(at, zone));
     }
 
     public static Table table(List<Line> lines, Place place) {

@@ -13,7 +13,7 @@ import org.halfdusk.sky.HorizontalPosition;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.shapes.ZenithDisc;
 import org.halfdusk.web.layout.words.Numbers;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /**
  * The sky over a place, laid on the map about it as one stands there: the rim is the horizon, the middle the zenith, north is up. Rises
@@ -89,7 +89,7 @@ record SkyRing(
                 band(x, y, d.sky(), at),
                 bodies,
                 frame.map(f -> wedge(x, y, f)).stream().toList(),
-                "The sky over " + d.place().shortName() + " at " + Words.clock(at, zone) + ": "
+                "The sky over " + d.place().shortName() + " at " + Times.clock(at, zone) + ": "
                         + (bodies.isEmpty()
                                 ? "neither core nor moon is up"
                                 : String.join(
@@ -160,7 +160,7 @@ record SkyRing(
                         Numbers.tenths(textY),
                         east ? "start" : "end",
                         l.what(),
-                        Words.clock(l.at(), zone),
+                        Times.clock(l.at(), zone),
                         Math.round(l.azimuthDegrees()) + "°"));
             }
         }

@@ -39,6 +39,7 @@ import org.halfdusk.show.practice.PractisedFrame;
 import org.halfdusk.show.practice.Reaction;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.time.DeltaT;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.words.FaultWords;
@@ -106,7 +107,7 @@ class LogPages {
         String only = asked.place()
                 .flatMap(places::find)
                 .map(p -> "at " + p.it().name())
-                .or(() -> asked.night().map(n -> "in the night of " + Words.longDate(n)))
+                .or(() -> asked.night().map(n -> "in the night of " + Times.longDate(n)))
                 .orElse("");
         return new LogPage(
                 asked.query(),
@@ -202,7 +203,7 @@ class LogPages {
                 w.shoot().id(),
                 s.title(),
                 "/shoots/" + w.shoot().id() + "/review",
-                Words.longDate(s.night()),
+                Times.longDate(s.night()),
                 w.place().map(Place::name).orElse("a place that is not there any more"),
                 "/log?place=" + s.placeId(),
                 "/log?night=" + s.night(),
@@ -265,7 +266,7 @@ class LogPages {
         return new LogPage.Compared(
                 w.shoot().it().title(),
                 "/shoots/" + w.shoot().id() + "/review",
-                Words.longDate(w.night()),
+                Times.longDate(w.night()),
                 sky.isPresent() ? Words.tenths(sky.getAsDouble()) + " mag/arcsec²" : "not solved",
                 width.isPresent() ? Words.tenths(width.getAsDouble()) + " px" : "no stars",
                 trail.isPresent() ? Words.tenths(trail.getAsDouble()) + " px" : "",
@@ -288,7 +289,7 @@ class LogPages {
                 here.isEmpty() ? "" : "/log?night=" + d,
                 here.isEmpty()
                         ? ""
-                        : Words.longDate(d) + ": " + titles
+                        : Times.longDate(d) + ": " + titles
                                 + (read > 0 ? ", " + Words.count(read, "frame") : ", planned"));
     }
 

@@ -11,7 +11,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /**
  * A shoot's rigs over the hours that their blocks take, in lanes on one axis: the sky's light, then for each rig its blocks, battery,
@@ -135,7 +135,7 @@ public record Timeline(
                         .flatMap(w -> w.intersect(shown).stream())
                         .map(d::span)
                         .toList(),
-                new Now(shown.contains(at), Numbers.tenths(d.x(shown.nearest(at))), Words.clock(at, zone)),
+                new Now(shown.contains(at), Numbers.tenths(d.x(shown.nearest(at))), Times.clock(at, zone)),
                 Numbers.tenths(y));
     }
 

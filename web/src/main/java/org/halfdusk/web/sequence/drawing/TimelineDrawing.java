@@ -23,6 +23,7 @@ import org.halfdusk.time.Interval;
 import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.Numbers;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.sequence.drawing.Timeline.Bar;
 import org.halfdusk.web.sequence.drawing.Timeline.Label;
@@ -133,7 +134,7 @@ record TimelineDrawing(Interval shown) {
                 run.dropped().isEmpty()
                         ? ""
                         : run.dropped().size() + " dropped from "
-                                + Words.clock(
+                                + Times.clock(
                                         run.dropped().get(0).at(),
                                         r.plan().place().zone()),
                 levels.battery(),
@@ -256,7 +257,7 @@ record TimelineDrawing(Interval shown) {
             double x = x(t);
             long since = Duration.between(first, t).toMinutes();
             if (x > LEFT + 16 && x < RIGHT - 16) {
-                ticks.add(new Tick(Numbers.tenths(x), Words.clock(t, zone), level(since, step)));
+                ticks.add(new Tick(Numbers.tenths(x), Times.clock(t, zone), level(since, step)));
             }
         }
         return ticks;

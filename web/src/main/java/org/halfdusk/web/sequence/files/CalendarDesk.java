@@ -17,6 +17,7 @@ import org.halfdusk.shoot.search.CalendarEvents;
 import org.halfdusk.time.Interval;
 import org.halfdusk.web.exchange.CalendarFile;
 import org.halfdusk.web.sequence.SequencePage;
+import org.halfdusk.web.sequence.block.TimerWords;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.shoot.begin.Identities;
 import org.halfdusk.web.subject.words.BlockWords;
@@ -82,7 +83,7 @@ record CalendarDesk(ShootDesk desk, Shoots shoots, CalendarEvents events, Identi
         return CalendarEvents.Event.fresh(
                 uid,
                 BlockWords.name(b.kind()) + ", " + open.shoot().it().title(),
-                (rig + SequencePage.settings(b.frames()) + ". " + SequencePage.timer(p, open)).trim(),
+                (rig + BlockWords.settings(b.frames()) + ". " + TimerWords.of(p, open)).trim(),
                 Interval.of(
                         b.start(),
                         b.end().isAfter(b.start()) ? b.end() : b.start().plusSeconds(1)));

@@ -13,9 +13,10 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.drawing.Theme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.sequence.FocusAnew;
-import org.halfdusk.web.sequence.SequencePage;
+import org.halfdusk.web.sequence.block.TimerWords;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.page.Line;
 import org.halfdusk.web.subject.words.BlockWords;
@@ -43,10 +44,10 @@ record RunCard(
         ZoneId zone = plan.place().zone();
         RigChoices choices = open.shoot().it().rig().choices();
         List<Line> times = new ArrayList<>();
-        times.add(new Line("Times are of", Words.zone(zone, plan.moment())));
-        Words.clocksChange(plan.night().axis(), zone).ifPresent(c -> times.add(new Line("Mind", c)));
+        times.add(new Line("Times are of", Times.zone(zone, plan.moment())));
+        Times.clocksChange(plan.night().axis(), zone).ifPresent(c -> times.add(new Line("Mind", c)));
         open.clock().filter(c -> !c.fair()).ifPresent(c -> times.add(new Line("Its clock", ClockWords.said(c))));
-        open.subject().marks().forEach(m -> times.add(new Line(Words.capital(m.what()), Words.clock(m.at(), zone))));
+        open.subject().marks().forEach(m -> times.add(new Line(Words.capital(m.what()), Times.clock(m.at(), zone))));
         open.subject().contacts().forEach(c -> times.add(new Line(c.name(), c.time())));
         double azimuth = plan.framing().azimuth().degrees();
         List<Line> aim = new ArrayList<>(List.of(
@@ -82,12 +83,12 @@ record RunCard(
         Block b = p.block();
         ZoneId zone = open.plan().place().zone();
         return new Row(
-                Words.clockSeconds(b.start(), zone),
-                b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
+                Times.clockSeconds(b.start(), zone),
+                b.end().equals(b.start()) ? "" : Times.clockSeconds(b.end(), zone),
                 BlockWords.name(b.kind()),
                 b.frames().isEmpty() ? "" : Integer.toString(b.frames().size()),
-                SequencePage.settings(b.frames()),
-                SequencePage.timer(p, open),
+                BlockWords.settings(b.frames()),
+                TimerWords.of(p, open),
                 turning(b, open));
     }
 
@@ -99,7 +100,7 @@ record RunCard(
         String turns = open.programme().turns().stream()
                 .filter(t -> t.at().isBefore(b.end())
                         && !t.until().isBefore(b.start().minus(LEAD)))
-                .map(t -> Words.clockSeconds(t.at(), zone) + " by " + Words.degrees(t.degrees()))
+                .map(t -> Times.clockSeconds(t.at(), zone) + " by " + Words.degrees(t.degrees()))
                 .collect(Collectors.joining(", "));
         if (!turns.isEmpty() && !b.frames().isEmpty()) {
             lines.add("Bring the disc back to the middle: " + turns);

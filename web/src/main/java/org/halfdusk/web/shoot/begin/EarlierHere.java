@@ -9,7 +9,7 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.done.Frames;
 import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.taken.TakenFrame;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.springframework.stereotype.Component;
 
 /** What was brought home from a place before: comes back when it is looked at or planned again. */
@@ -44,7 +44,7 @@ public class EarlierHere {
                 .map(s -> new Visit(
                         s.it().title(),
                         "/shoots/" + s.id() + "/review",
-                        Words.longDate(s.it().night()),
+                        Times.longDate(s.it().night()),
                         noted.getOrDefault(s.id(), Afterwards.NOTHING),
                         counts.containsKey(s.id())
                                 ? TakenFrame.best(frames.of(s.id(), Shoots.FIRST_RIG))

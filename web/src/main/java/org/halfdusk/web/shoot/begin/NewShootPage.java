@@ -11,8 +11,9 @@ import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.shoot.planning.Planner;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
 
@@ -78,7 +79,7 @@ record NewShootPage(
     private static Offer offer(SubjectNight n, NightWords words) {
         return new Offer(
                 n.date().toString(),
-                Words.longDate(n.date()),
+                Times.longDate(n.date()),
                 words.heading(),
                 words.sentence(),
                 n.score().total(),

@@ -14,7 +14,7 @@ import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.PageOfList;
 import org.halfdusk.web.shoot.ShootDesk;
-import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.halfdusk.web.subject.Subjects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -10,8 +10,9 @@ import org.halfdusk.shoot.kept.Unread;
 import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.web.layout.PageOfList;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
-import org.halfdusk.web.shoot.ShootEditing;
+import org.halfdusk.web.shoot.edit.ShootEditing;
 import org.halfdusk.web.subject.Subjects;
 
 /**
@@ -94,7 +95,7 @@ record ShootsPage(
                     s.title(),
                     subjects.name(s.subject()),
                     "its place cannot be read",
-                    Words.longDate(s.night()),
+                    Times.longDate(s.night()),
                     s.night().toString(),
                     "Not planned",
                     Words.sentence(String.valueOf(e.getMessage())));

@@ -19,7 +19,7 @@ import org.halfdusk.shoot.running.Rehearsal;
 import org.halfdusk.shoot.setting.Recording;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.door.refusal.NotFound;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.springframework.stereotype.Component;
 
@@ -113,7 +113,7 @@ public class RehearsalDesk {
                 .map(i -> new Held(
                         i.until(),
                         who(i.rig(), many) + " with " + RehearsalWords.name(i.fault()) + " at "
-                                + Words.clockSeconds(i.from(), zone) + ": no frame lost by it."))
+                                + Times.clockSeconds(i.from(), zone) + ": no frame lost by it."))
                 .toList();
         return new Gone(r, found, held, open);
     }
@@ -136,9 +136,9 @@ public class RehearsalDesk {
 
     private static Found found(Rehearsal.Finding f, String who, ZoneId zone, ShootDesk.Open open) {
         String when = f.frames() == 1
-                ? "the frame at " + Words.clockSeconds(f.first(), zone)
-                : f.frames() + " of " + f.of() + " frames, " + Words.clockSeconds(f.first(), zone) + " to "
-                        + Words.clockSeconds(f.last(), zone);
+                ? "the frame at " + Times.clockSeconds(f.first(), zone)
+                : f.frames() + " of " + f.of() + " frames, " + Times.clockSeconds(f.first(), zone) + " to "
+                        + Times.clockSeconds(f.last(), zone);
         RehearsalWords.Cause cause = RehearsalWords.cause(f.reason());
         return new Found(
                 f.rig() + f.reason().name(),
@@ -154,7 +154,7 @@ public class RehearsalDesk {
         return new Found(
                 i.rig() + i.fault().name(),
                 i.from(),
-                who + " from " + Words.clockSeconds(i.from(), zone) + " to " + Words.clockSeconds(i.until(), zone)
+                who + " from " + Times.clockSeconds(i.from(), zone) + " to " + Times.clockSeconds(i.until(), zone)
                         + ": " + cause.because() + ".",
                 cause.mend(),
                 practise(id, i.from()));

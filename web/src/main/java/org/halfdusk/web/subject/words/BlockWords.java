@@ -1,6 +1,11 @@
 package org.halfdusk.web.subject.words;
 
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
 import org.halfdusk.sequence.Block;
+import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.programme.NewBlock;
 
 /** What a block of a programme is for, in words. */
@@ -50,5 +55,29 @@ public final class BlockWords {
             case PAUSE -> "a pause";
             case PANORAMA -> "the panorama";
         };
+    }
+
+    /** "1/500 s f/8 ISO 100", or from the shortest to the longest where they differ. */
+    public static String settings(List<Frame> frames) {
+        if (frames.isEmpty()) {
+            return "";
+        }
+        List<Frame> byTime = new ArrayList<>(frames);
+        byTime.sort((a, b) -> a.shutter().compareTo(b.shutter()));
+        String shortest = byTime.get(0).shutter().label();
+        String longest = byTime.get(byTime.size() - 1).shutter().label();
+        Set<String> apertures = new LinkedHashSet<>();
+        Set<Integer> isos = new LinkedHashSet<>();
+        frames.forEach(f -> {
+            apertures.add(f.fNumber().label());
+            isos.add(f.iso().number());
+        });
+        return (shortest.equals(longest) ? shortest : shortest + " to " + longest) + ", "
+                + range(List.copyOf(apertures)) + ", ISO "
+                + range(isos.stream().sorted().map(String::valueOf).toList());
+    }
+
+    private static String range(List<String> values) {
+        return values.size() == 1 ? values.get(0) : values.get(0) + " to " + values.get(values.size() - 1);
     }
 }

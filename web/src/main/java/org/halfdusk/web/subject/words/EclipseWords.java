@@ -2,6 +2,7 @@ package org.halfdusk.web.subject.words;
 
 import java.time.ZoneId;
 import org.halfdusk.shoot.search.EclipseInSight;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 
 /** An eclipse that falls into what is planned for something else. */
@@ -10,8 +11,8 @@ public final class EclipseWords {
 
     /** "total eclipse of the moon, 21:55 to 01:29". */
     public static String line(EclipseInSight e, ZoneId zone) {
-        return name(e) + ", " + Words.clock(e.seen().start(), zone) + " to "
-                + Words.clock(e.seen().end(), zone);
+        return name(e) + ", " + Times.clock(e.seen().start(), zone) + " to "
+                + Times.clock(e.seen().end(), zone);
     }
 
     /** "total eclipse of the moon". */
@@ -27,7 +28,7 @@ public final class EclipseWords {
 
     /** What it does to the picture of whoever plans something else. */
     public static String sentence(EclipseInSight e, ZoneId zone) {
-        String times = Words.capital(line(e, zone)) + ", greatest at " + Words.clock(e.greatest(), zone) + ".";
+        String times = Words.capital(line(e, zone)) + ", greatest at " + Times.clock(e.greatest(), zone) + ".";
         return e.ofTheMoon()
                 ? times + " The moon darkens, and the sky with it; settings on these pages follow."
                 : times + " Never look at or photograph the sun without its filter.";

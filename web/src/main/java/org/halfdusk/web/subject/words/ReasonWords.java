@@ -35,6 +35,7 @@ import org.halfdusk.sky.Sky;
 import org.halfdusk.sky.events.Darkness;
 import org.halfdusk.sky.events.Night;
 import org.halfdusk.sky.events.Rising;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.page.Because;
 import org.halfdusk.web.subject.page.Line;
@@ -49,7 +50,7 @@ public final class ReasonWords {
                         : Table.Row.of(
                                 false,
                                 "Recentre",
-                                "every " + Words.minutesSeconds(c.after()),
+                                "every " + Times.minutesSeconds(c.after()),
                                 "then its rim touches the edge: turn by " + Words.degrees(c.degrees())))
                 .orElseGet(() -> Table.Row.of(false, "Recentre", "not needed", "it stays in the frame for hours"));
     }
@@ -59,7 +60,7 @@ public final class ReasonWords {
         int spans = n.windows().size();
         return spans == 0
                 ? "none"
-                : Words.duration(n.windowHours()) + (spans == 1 ? "" : " in " + Words.count(spans, "span"));
+                : Times.duration(n.windowHours()) + (spans == 1 ? "" : " in " + Words.count(spans, "span"));
     }
 
     /** What every night place asks for. */
@@ -220,9 +221,9 @@ public final class ReasonWords {
         ZoneId zone = night.zone();
         List<Line> lines = new ArrayList<>();
         if (night.sun() instanceof Rising.Crosses c) {
-            lines.add(new Line("Sunset", c.sets().map(t -> Words.clock(t, zone)).orElse("none this night")));
+            lines.add(new Line("Sunset", c.sets().map(t -> Times.clock(t, zone)).orElse("none this night")));
             lines.add(
-                    new Line("Sunrise", c.rises().map(t -> Words.clock(t, zone)).orElse("none this night")));
+                    new Line("Sunrise", c.rises().map(t -> Times.clock(t, zone)).orElse("none this night")));
         } else if (night.sun() instanceof Rising.AlwaysUp up) {
             lines.add(new Line("Sun", "never sets, lowest " + Words.degrees(up.lowestDegrees())));
         } else if (night.sun() instanceof Rising.AlwaysDown down) {
@@ -231,11 +232,11 @@ public final class ReasonWords {
         if (night.darkness() instanceof Darkness.Dark dark) {
             lines.add(new Line(
                     "Dark",
-                    Words.span(dark.interval(), zone) + ", "
-                            + Words.duration(dark.interval().duration())));
+                    Times.span(dark.interval(), zone) + ", "
+                            + Times.duration(dark.interval().duration())));
         } else if (night.darkness() instanceof Darkness.NeverDark never) {
             lines.add(new Line(
-                    "Least light", Words.clock(never.at(), zone) + ", sun " + Words.degrees(never.sunLowestDegrees())));
+                    "Least light", Times.clock(never.at(), zone) + ", sun " + Words.degrees(never.sunLowestDegrees())));
         }
         return lines;
     }
@@ -244,9 +245,9 @@ public final class ReasonWords {
     public static List<Line> settingUp(AfterDark n, Plan plan) {
         List<Line> lines = new ArrayList<>();
         SettingUp.of(n, Block.firstFrame(plan.blocks())).ifPresent(s -> {
-            s.scoutBy().ifPresent(t -> lines.add(new Line("Scout in daylight until", Words.clock(t, n.zone()))));
-            lines.add(new Line("Arrive by", Words.clock(s.arrive(), n.zone()) + ", an hour to set up"));
-            lines.add(new Line("White lamps out", Words.clock(s.lampsOut(), n.zone()) + ", eyes take half an hour"));
+            s.scoutBy().ifPresent(t -> lines.add(new Line("Scout in daylight until", Times.clock(t, n.zone()))));
+            lines.add(new Line("Arrive by", Times.clock(s.arrive(), n.zone()) + ", an hour to set up"));
+            lines.add(new Line("White lamps out", Times.clock(s.lampsOut(), n.zone()) + ", eyes take half an hour"));
         });
         return lines;
     }
@@ -258,8 +259,8 @@ public final class ReasonWords {
         String lit = Words.percent(night.moonPhase().illuminatedFraction()) + " lit, "
                 + (night.moonPhase().waxing() ? "waxing" : "waning");
         if (night.moon() instanceof Rising.Crosses c) {
-            c.sets().ifPresent(t -> lines.add(new Line("Moonset", Words.clock(t, zone))));
-            c.rises().ifPresent(t -> lines.add(new Line("Moonrise", Words.clock(t, zone))));
+            c.sets().ifPresent(t -> lines.add(new Line("Moonset", Times.clock(t, zone))));
+            c.rises().ifPresent(t -> lines.add(new Line("Moonrise", Times.clock(t, zone))));
             lines.add(new Line("Moon", lit));
         } else if (night.moon() instanceof Rising.AlwaysUp) {
             lines.add(new Line("Moon", "up all night, " + lit));

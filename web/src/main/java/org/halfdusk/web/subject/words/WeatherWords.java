@@ -10,6 +10,7 @@ import org.halfdusk.weather.Dew;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.Spell;
 import org.halfdusk.weather.WeatherHour;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.page.Table;
 
@@ -41,7 +42,7 @@ public final class WeatherWords {
     }
 
     private static String warning(Spell.Warning w, ZoneId zone) {
-        String from = Words.clock(w.from(), zone);
+        String from = Times.clock(w.from(), zone);
         return switch (w.trouble()) {
             case CLOUD ->
                 "Cloud from " + from + ", up to " + Words.percent(w.worst())
@@ -72,7 +73,7 @@ public final class WeatherWords {
 
     /** Where it comes from, always said; made-up weather is called so. */
     public static String source(Forecast f, ZoneId zone) {
-        String when = Words.shortDate(f.issued().atZone(zone).toLocalDate()) + " " + Words.clock(f.issued(), zone);
+        String when = Times.shortDate(f.issued().atZone(zone).toLocalDate()) + " " + Times.clock(f.issued(), zone);
         return f.simulated()
                 ? "Simulated forecast of " + when + ": made up by the demo, no service was asked."
                 : "From " + f.source() + ", brought in " + when + ".";
@@ -102,10 +103,10 @@ public final class WeatherWords {
     }
 
     private static Table.Row row(WeatherHour h, ZoneId zone, boolean days) {
-        String time = Words.clock(h.at(), zone);
+        String time = Times.clock(h.at(), zone);
         return Table.Row.of(
                         false,
-                        days ? Words.shortDate(h.at().atZone(zone).toLocalDate()) + " " + time : time,
+                        days ? Times.shortDate(h.at().atZone(zone).toLocalDate()) + " " + time : time,
                         whole(h.lowCloud()) + " " + whole(h.midCloud()) + " " + whole(h.highCloud()),
                         Words.tenths(h.windMetresPerSecond()),
                         Words.celsius(h.celsius()),

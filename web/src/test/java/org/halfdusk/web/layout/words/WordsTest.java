@@ -14,18 +14,18 @@ class WordsTest {
 
     @Test
     void timesRoundToTheNearestMinuteInThePlacesZone() {
-        assertEquals("23:49", Words.clock(Instant.parse("2027-06-04T21:48:31Z"), MADRID));
-        assertEquals("00:00", Words.clock(Instant.parse("2027-06-04T21:59:45Z"), MADRID));
+        assertEquals("23:49", Times.clock(Instant.parse("2027-06-04T21:48:31Z"), MADRID));
+        assertEquals("00:00", Times.clock(Instant.parse("2027-06-04T21:59:45Z"), MADRID));
         // The hour that the clocks skip and the one they repeat.
-        assertEquals("03:00", Words.clock(Instant.parse("2027-03-28T01:00:00Z"), MADRID));
-        assertEquals("02:30 UTC+2", Words.clock(Instant.parse("2027-10-31T00:30:00Z"), MADRID));
-        assertEquals("02:30 UTC+1", Words.clock(Instant.parse("2027-10-31T01:30:00Z"), MADRID));
+        assertEquals("03:00", Times.clock(Instant.parse("2027-03-28T01:00:00Z"), MADRID));
+        assertEquals("02:30 UTC+2", Times.clock(Instant.parse("2027-10-31T00:30:00Z"), MADRID));
+        assertEquals("02:30 UTC+1", Times.clock(Instant.parse("2027-10-31T01:30:00Z"), MADRID));
     }
 
     @Test
     void numbersAsThePagesSayThem() {
-        assertEquals("5 h 18 m", Words.duration(5.3));
-        assertEquals("48 m", Words.duration(0.8));
+        assertEquals("5 h 18 m", Times.duration(5.3));
+        assertEquals("48 m", Times.duration(0.8));
         assertEquals("−23.0°", Words.degrees(-23));
         assertEquals("0°", Words.azimuth(359.7));
         assertEquals("27.8 s", Words.seconds(27.78));
@@ -36,7 +36,7 @@ class WordsTest {
         assertEquals("43° left", Words.lean(-43.2));
         assertEquals("upright", Words.lean(2.1));
         assertEquals("flat", Words.lean(88.9));
-        assertEquals("Fri 4 June 2027", Words.longDate(LocalDate.of(2027, 6, 4)));
+        assertEquals("Fri 4 June 2027", Times.longDate(LocalDate.of(2027, 6, 4)));
         assertEquals("21.4", Words.plain(21.40));
         assertEquals("18", Words.plain(18));
     }

@@ -1,5 +1,6 @@
 package org.halfdusk.web.noctilucent;
 
+import org.halfdusk.web.layout.words.Times;
 import java.time.Instant;
 import java.util.List;
 import org.halfdusk.shoot.Subject;
@@ -54,7 +55,7 @@ class NoctilucentView implements SubjectView<NoctilucentNight, NoctilucentPlan> 
 
     @Override
     public NightWords words(NoctilucentNight n) {
-        String span = n.main().map(w -> Words.span(w, n.zone())).orElse("never lit");
+        String span = n.main().map(w -> Times.span(w, n.zone())).orElse("never lit");
         return new NightWords(span, span, "Lit " + span + ".", "", "", "");
     }
 

@@ -1,4 +1,4 @@
-package org.halfdusk.web.shoot;
+package org.halfdusk.web.shoot.edit;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -67,7 +67,7 @@ public class ShootEditing {
     }
 
     /** The same through one of the shoot's rigs. */
-    Result apply(long id, int rig, Map<String, String> form, More more) {
+    public Result apply(long id, int rig, Map<String, String> form, More more) {
         Shoot now = shoots.find(id, rig).orElseThrow(() -> NotFound.shoot(id)).it();
         FormErrors errors = new FormErrors(form);
         List<Shoots.Edit<?>> edits = new ArrayList<>(more.edits(errors));

@@ -1,4 +1,4 @@
-package org.halfdusk.web.sequence;
+package org.halfdusk.web.sequence.block;
 
 import java.time.ZoneId;
 import java.util.List;
@@ -16,7 +16,7 @@ import org.halfdusk.shoot.choices.ScriptChoices;
 import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.web.layout.FormErrors;
-import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.layout.words.Times;
 
 /**
  * A phase of a computed script as its forms show it: what is fixed for it, and its rows.
@@ -28,7 +28,7 @@ import org.halfdusk.web.layout.words.Words;
  * @param first whether it is the first block of its kind, under which the phase is set
  * @param rows its frames, to be chosen from
  */
-record ScriptPart(
+public record ScriptPart(
         String kind,
         String every,
         String seconds,
@@ -45,10 +45,10 @@ record ScriptPart(
         List<Row> rows,
         Typed typed) {
     /** A frame to be chosen. @param at when it opens, for the form */
-    record Row(String at, String words) {}
+    public record Row(String at, String words) {}
 
     /** A row as it was typed and refused. */
-    record Typed(String was, String start, String seconds, String aperture, String iso) {
+    public record Typed(String was, String start, String seconds, String aperture, String iso) {
         static final Typed NONE = new Typed("", "", "", "", "");
     }
 
@@ -135,7 +135,7 @@ record ScriptPart(
     }
 
     private static String words(Frame f, ZoneId zone) {
-        return Words.clockSeconds(f.open(), zone) + ", " + f.shutter().label() + " "
+        return Times.clockSeconds(f.open(), zone) + ", " + f.shutter().label() + " "
                 + f.fNumber().label() + " ISO " + f.iso();
     }
 

@@ -1,4 +1,4 @@
-package org.halfdusk.web.sequence;
+package org.halfdusk.web.sequence.block;
 
 import java.time.Instant;
 import java.time.ZoneId;
@@ -11,6 +11,7 @@ import java.util.function.IntFunction;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.programme.Programme;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 
@@ -20,7 +21,7 @@ import org.halfdusk.web.shoot.ShootDesk;
  * @param from number of the first, counted from one
  * @param of how many the block has
  */
-record FrameRows(List<Shot> shots, int from, int of) {
+public record FrameRows(List<Shot> shots, int from, int of) {
     /** So many are listed at a time: more nobody reads, and a page stays quick. */
     static final int AT_A_TIME = 400;
 
@@ -44,7 +45,7 @@ record FrameRows(List<Shot> shots, int from, int of) {
      * @param over what a frame of the block, counted from zero, moves farther than it may, px
      * @param from number of the first to be listed, counted from one
      */
-    static FrameRows of(
+    public static FrameRows of(
             Block block, ShootDesk.Open open, Set<Instant> dropped, IntFunction<OptionalDouble> over, int from) {
         ZoneId zone = open.plan().place().zone();
         List<Frame> frames = block.frames();
@@ -56,7 +57,7 @@ record FrameRows(List<Shot> shots, int from, int of) {
             OptionalDouble turn = open.programme().turnBefore(f, before);
             shots.add(new Shot(
                     i + 1,
-                    Words.clockSeconds(f.open(), zone),
+                    Times.clockSeconds(f.open(), zone),
                     f.open().toString(),
                     f.shutter().label(),
                     f.fNumber().label(),

@@ -1,4 +1,4 @@
-package org.halfdusk.web.shoot;
+package org.halfdusk.web.shoot.edit;
 
 import java.util.List;
 import org.halfdusk.shoot.choices.Shoot;

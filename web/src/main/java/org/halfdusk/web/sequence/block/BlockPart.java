@@ -1,4 +1,4 @@
-package org.halfdusk.web.sequence;
+package org.halfdusk.web.sequence.block;
 
 import java.time.Instant;
 import java.time.ZoneId;
@@ -15,16 +15,37 @@ import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.programme.Laying;
 import org.halfdusk.shoot.programme.Programme;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.words.BlockWords;
 
-/** The blocks of a programme as the Sequence step lists them, each with the form that changes it. */
-final class BlockParts {
-    private BlockParts() {}
-
+/**
+ * A block of a programme as the Sequence step lists it, with the form that changes it.
+ *
+ * @param tone stop for filter steps
+ * @param rows its first frames
+ * @param id for life
+ * @param timer what an intervalometer is set to, in words
+ * @param edit how it can be laid otherwise; NONE where it is computed
+ */
+public record BlockPart(
+        String id,
+        String name,
+        String from,
+        String to,
+        String count,
+        String settings,
+        String tone,
+        FrameRows rows,
+        TimerWords.Dial dial,
+        String timer,
+        boolean editable,
+        boolean open,
+        BlockForm edit,
+        ScriptPart script) {
     /** The blocks in order. @param numbers of those that were laid, negative for computed ones @param chosen the one at the moment shown */
-    static List<SequencePage.Part> parts(
+    public static List<BlockPart> of(
             ShootDesk.Open open,
             Laying laid,
             List<Integer> numbers,
@@ -34,15 +55,15 @@ final class BlockParts {
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
         ZoneId zone = plan.place().zone();
-        List<SequencePage.Part> parts = new ArrayList<>();
+        List<BlockPart> parts = new ArrayList<>();
         for (int i = 0; i < numbers.size(); i++) {
             int n = numbers.get(i);
             Programme.Planned planned = open.programme().planned().get(i);
             Block block = planned.block();
-            SequencePage.Edit edit = n < 0
-                    ? SequencePage.Edit.NONE
-                    : SequencePage.edit(n, laid.blocks().get(n), SequencePage.other(planned, plan), zone, errors);
-            List<OptionalDouble> over = SequencePage.over(block, plan);
+            BlockForm edit = n < 0
+                    ? BlockForm.NONE
+                    : BlockForm.of(n, laid.blocks().get(n), BlockForm.other(planned, plan), zone, errors);
+            List<OptionalDouble> over = over(block, plan);
             boolean first = parts.stream()
                     .noneMatch(p -> p.script().kind().equals(block.kind().name()));
             ScriptPart script =
@@ -53,10 +74,10 @@ final class BlockParts {
         return parts;
     }
 
-    private static SequencePage.Part part(
+    private static BlockPart part(
             Programme.Planned planned,
             ShootDesk.Open open,
-            SequencePage.Edit edit,
+            BlockForm edit,
             ScriptPart script,
             boolean chosen,
             FrameRows rows) {
@@ -65,20 +86,27 @@ final class BlockParts {
         Optional<Timer> timer = planned.timer(open.plan());
         List<Frame> frames = b.frames();
         boolean filter = b.kind() == Block.Kind.FILTER_OFF || b.kind() == Block.Kind.FILTER_ON;
-        return new SequencePage.Part(
+        return new BlockPart(
                 planned.id(),
                 BlockWords.name(b.kind()),
-                Words.clockSeconds(b.start(), zone),
-                b.end().equals(b.start()) ? "" : Words.clockSeconds(b.end(), zone),
+                Times.clockSeconds(b.start(), zone),
+                b.end().equals(b.start()) ? "" : Times.clockSeconds(b.end(), zone),
                 frames.isEmpty() ? "" : Words.count(frames.size(), "frame"),
-                SequencePage.settings(frames),
+                BlockWords.settings(frames),
                 filter ? "stop" : "",
                 rows,
-                timer.map(t -> SequencePage.Dial.of(b, t, zone)).orElse(SequencePage.Dial.NONE),
-                timer.map(t -> SequencePage.timer(b, t)).orElse(""),
+                timer.map(t -> TimerWords.Dial.of(b, t, zone)).orElse(TimerWords.Dial.NONE),
+                timer.map(t -> TimerWords.of(b, t)).orElse(""),
                 edit.number() >= 0,
                 chosen,
                 edit,
                 script);
+    }
+
+    /** How far each frame of a block is over what keeps it sharp. */
+    public static List<OptionalDouble> over(Block block, Plan plan) {
+        return block.frames().stream()
+                .map(f -> Programme.overLimit(block, f, plan))
+                .toList();
     }
 }
