@@ -4,6 +4,7 @@ module org.halfdusk.core {
 
     exports org.halfdusk.typed;
     exports org.halfdusk.angle;
+    exports org.halfdusk.numeric;
     exports org.halfdusk.time;
     exports org.halfdusk.photometry;
     exports org.halfdusk.place;

@@ -16,8 +16,8 @@ import org.halfdusk.frame.points.StarFits.Shape;
 import org.halfdusk.frame.tones.Coarse;
 import org.halfdusk.frame.tones.Lines.Line;
 import org.halfdusk.frame.tones.Mesh;
-import org.halfdusk.frame.tones.Robust;
 import org.halfdusk.frame.tones.Tones;
+import org.halfdusk.numeric.Robust;
 
 /**
  * What is wrong with a frame, from what was measured of it. Each judgement is a measured figure against one that people put up with, with a

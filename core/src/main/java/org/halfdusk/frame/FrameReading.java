@@ -21,9 +21,9 @@ import org.halfdusk.frame.tones.Coarse;
 import org.halfdusk.frame.tones.Lines;
 import org.halfdusk.frame.tones.Lines.Line;
 import org.halfdusk.frame.tones.Mesh;
-import org.halfdusk.frame.tones.Robust;
 import org.halfdusk.frame.tones.ScannedRow;
 import org.halfdusk.frame.tones.Tones;
+import org.halfdusk.numeric.Robust;
 
 /**
  * A frame read: its light, its stars and what spoilt it.

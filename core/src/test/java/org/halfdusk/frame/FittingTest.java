@@ -2,7 +2,6 @@ package org.halfdusk.frame;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Arrays;
@@ -12,12 +11,9 @@ import java.util.stream.DoubleStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
-import org.halfdusk.frame.points.StarFits;
-import org.halfdusk.frame.tones.LeastSquares;
-import org.halfdusk.frame.tones.Robust;
+import org.halfdusk.numeric.LeastSquares;
+import org.halfdusk.numeric.Robust;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** The arithmetic under all that is measured in frames: fits, and what many values agree on. */
 class FittingTest {
@@ -141,22 +137,5 @@ class FittingTest {
         assertEquals(7, Robust.mode(new double[] {7}));
         assertEquals(7.5, Robust.mode(new double[] {7, 8}));
         assertTrue(Double.isNaN(Robust.mode(new double[0])));
-    }
-
-    /** Published values of the error function, and its oddness. */
-    @ParameterizedTest
-    @CsvSource({
-        "0, 0",
-        "0.1, 0.1124629",
-        "0.5, 0.5204999",
-        "1, 0.8427008",
-        "1.5, 0.9661051",
-        "2, 0.9953223",
-        "3, 0.9999779"
-    })
-    void theErrorFunction(double x, double y) {
-        assertEquals(y, StarFits.erf(x), 2e-7);
-        assertEquals(-y, StarFits.erf(-x), 2e-7);
-        assertFalse(Double.isNaN(StarFits.erf(40)));
     }
 }

@@ -1,6 +1,7 @@
 package org.halfdusk.exposure.lamps;
 
 import org.halfdusk.exposure.SkyExposure;
+import org.halfdusk.numeric.ErrorFunction;
 import org.halfdusk.photometry.FNumber;
 import org.halfdusk.photometry.Iso;
 import org.halfdusk.trailing.Trailing;
@@ -51,15 +52,7 @@ public final class PointLight {
     static double peak(double trailPx) {
         double sigma = Trailing.BLUR_PX;
         double across = 1 / (Math.sqrt(2 * Math.PI) * sigma);
-        double along = trailPx < 0.01 ? across : erf(trailPx / (2 * Math.sqrt(2) * sigma)) / trailPx;
+        double along = trailPx < 0.01 ? across : ErrorFunction.of(trailPx / (2 * Math.sqrt(2) * sigma)) / trailPx;
         return across * along;
-    }
-
-    /** Error function, to 1.5·10⁻⁷ (Abramowitz and Stegun 1964, 7.1.26), x at least 0. */
-    private static double erf(double x) {
-        double t = 1 / (1 + 0.3275911 * x);
-        double series =
-                t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-        return 1 - series * Math.exp(-x * x);
     }
 }

@@ -9,7 +9,7 @@ import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.points.Spots.Spot;
 import org.halfdusk.frame.points.StarFits.Shape;
 import org.halfdusk.frame.tones.Mesh;
-import org.halfdusk.frame.tones.Robust;
+import org.halfdusk.numeric.Robust;
 
 /**
  * The shapes of a frame's stars over its field.

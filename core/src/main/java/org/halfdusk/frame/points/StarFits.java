@@ -4,8 +4,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.points.Spots.Spot;
-import org.halfdusk.frame.tones.LeastSquares;
 import org.halfdusk.frame.tones.Mesh;
+import org.halfdusk.numeric.ErrorFunction;
+import org.halfdusk.numeric.LeastSquares;
 
 /**
  * Fits models to stars in small windows of a frame: how large they are, how long, how much lies about them.
@@ -254,7 +255,7 @@ public final class StarFits {
             double aside = -dx * s + dy * c;
             double length = Math.max(1e-3, Math.abs(p[3]));
             double q = 1 / (Math.sqrt(2) * sigma);
-            double spread = erf((along + length / 2) * q) - erf((along - length / 2) * q);
+            double spread = ErrorFunction.of((along + length / 2) * q) - ErrorFunction.of((along - length / 2) * q);
             // As high as its top where the segment is long.
             return p[0] * spread / 2 * Math.exp(-aside * aside * q * q) * Math.max(1, 2.5066 * sigma / length) + p[5];
         }
@@ -263,15 +264,5 @@ public final class StarFits {
         public boolean allowed(double[] p) {
             return p[0] > 0 && Math.abs(p[3]) < 2 * side && p[1] > 0 && p[2] > 0 && p[1] < side && p[2] < side;
         }
-    }
-
-    /** Error function, to 1.5e-7 (Abramowitz and Stegun 7.1.26). */
-    public static double erf(double x) {
-        double t = 1 / (1 + 0.3275911 * Math.abs(x));
-        double y = 1
-                - (((((1.061405429 * t - 1.453152027) * t) + 1.421413741) * t - 0.284496736) * t + 0.254829592)
-                        * t
-                        * Math.exp(-x * x);
-        return x >= 0 ? y : -y;
     }
 }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.tones.Mesh;
+import org.halfdusk.numeric.ErrorFunction;
 
 /**
  * Where a frame's stars stand, the brightest first, to some hundredths of a pixel: the middles of bells fitted to them, of trails the
@@ -53,6 +54,6 @@ public record StarPlaces(int width, int height, List<Place> stars, double fwhmPx
      */
     public static double trailLight(double along, double lengthPx, double fwhmPx) {
         double sigma = Math.sqrt(2) * fwhmPx / StarFits.WIDTH;
-        return (StarFits.erf(along / sigma) - StarFits.erf((along - lengthPx) / sigma)) / 2;
+        return (ErrorFunction.of(along / sigma) - ErrorFunction.of((along - lengthPx) / sigma)) / 2;
     }
 }

@@ -9,10 +9,10 @@ import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.frame.points.Spots.Spot;
 import org.halfdusk.frame.points.StarFits;
-import org.halfdusk.frame.tones.LeastSquares;
 import org.halfdusk.frame.tones.Mesh;
-import org.halfdusk.frame.tones.Robust;
 import org.halfdusk.light.sources.Extinction;
+import org.halfdusk.numeric.LeastSquares;
+import org.halfdusk.numeric.Robust;
 
 /** How much light came through, from stars whose magnitude is known, and from that how bright the sky is: all in green, as V is. */
 public final class SkyLight {

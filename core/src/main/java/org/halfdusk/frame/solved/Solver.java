@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.picture.Projection;
-import org.halfdusk.frame.tones.LeastSquares;
+import org.halfdusk.numeric.LeastSquares;
 import org.halfdusk.sky.Refraction;
 
 /**

@@ -1,4 +1,4 @@
-/** The light of a frame before anything is made of it: its tones, its smooth part, lines, and means that outliers do not move. */
+/** The light of a frame before anything is made of it: its tones, its smooth part, and the lines that stand out of it. */
 @NullMarked
 package org.halfdusk.frame.tones;
 

@@ -1,9 +1,9 @@
 package org.halfdusk.light.map;
 
 import java.util.Arrays;
-import org.halfdusk.angle.Bilinear;
 import org.halfdusk.light.DarkSite;
 import org.halfdusk.light.sources.TownGlow;
+import org.halfdusk.numeric.Bilinear;
 import org.halfdusk.place.geodesy.GreatCircle;
 import org.halfdusk.place.towns.Settlements;
 

@@ -1,7 +1,7 @@
 package org.halfdusk.light.map;
 
 import java.util.Optional;
-import org.halfdusk.angle.Bilinear;
+import org.halfdusk.numeric.Bilinear;
 import org.halfdusk.place.geodesy.Mercator;
 
 /**

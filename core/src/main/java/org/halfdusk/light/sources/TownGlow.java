@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleSupplier;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.numeric.Nodes;
 import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.geodesy.GreatCircle;

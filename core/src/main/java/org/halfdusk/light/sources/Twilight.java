@@ -3,6 +3,7 @@ package org.halfdusk.light.sources;
 import java.util.Arrays;
 import java.util.List;
 import org.halfdusk.angle.Vector;
+import org.halfdusk.numeric.Nodes;
 import org.halfdusk.photometry.Magnitudes;
 import org.halfdusk.shipped.Shipped;
 

@@ -1,6 +1,6 @@
 package org.halfdusk.place.terrain;
 
-import org.halfdusk.angle.Bilinear;
+import org.halfdusk.numeric.Bilinear;
 import org.halfdusk.place.Observer;
 import org.halfdusk.place.Skyline;
 

@@ -5,7 +5,7 @@ import java.nio.ByteOrder;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.halfdusk.angle.Bilinear;
+import org.halfdusk.numeric.Bilinear;
 
 /**
  * A square degree of heights as a {@code .hgt} file: its name tells its south-western corner, its rows run from the north, each height

@@ -1,5 +1,6 @@
 package org.halfdusk.sequence.camera;
 
+import org.halfdusk.numeric.ErrorFunction;
 import org.halfdusk.trailing.Trailing;
 
 /**
@@ -21,7 +22,7 @@ public record TrailGap(double px) {
     /** Brightness along the trail at a distance in px from the gap's middle, 1 far from it. */
     public double brightness(double fromMiddlePx) {
         double s = Math.sqrt(2) * Trailing.BLUR_PX;
-        return 1 - (errorFunction((fromMiddlePx + px / 2) / s) - errorFunction((fromMiddlePx - px / 2) / s)) / 2;
+        return 1 - (ErrorFunction.of((fromMiddlePx + px / 2) / s) - ErrorFunction.of((fromMiddlePx - px / 2) / s)) / 2;
     }
 
     /** Brightness across the trail at a distance in px from its middle line, 1 on it. */
@@ -49,15 +50,5 @@ public record TrailGap(double px) {
     /** Share of the light that is missing in the gap's middle, 0 to 1. */
     public double dip() {
         return 1 - brightness(0);
-    }
-
-    /** Abramowitz and Stegun 7.1.26, error below 1.5·10⁻⁷. */
-    private static double errorFunction(double x) {
-        double t = 1 / (1 + 0.3275911 * Math.abs(x));
-        double y = 1
-                - t
-                        * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
-                        * Math.exp(-x * x);
-        return Math.copySign(y, x);
     }
 }

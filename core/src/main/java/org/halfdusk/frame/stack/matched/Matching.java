@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.frame.points.StarPlaces;
-import org.halfdusk.frame.tones.LeastSquares;
+import org.halfdusk.numeric.LeastSquares;
 
 /**
  * Which stars of two frames are the same, without knowing how the camera stood: two stars of one and two of the other that stand equally far

@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.picture.Projection;
 import org.halfdusk.frame.points.StarPlaces;
-import org.halfdusk.frame.tones.LeastSquares;
+import org.halfdusk.numeric.LeastSquares;
 import org.halfdusk.time.SiderealTime;
 
 /**

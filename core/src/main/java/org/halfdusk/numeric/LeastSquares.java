@@ -1,4 +1,4 @@
-package org.halfdusk.frame.tones;
+package org.halfdusk.numeric;
 
 import java.util.Arrays;
 

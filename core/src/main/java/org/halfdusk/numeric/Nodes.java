@@ -1,11 +1,11 @@
-package org.halfdusk.light.sources;
+package org.halfdusk.numeric;
 
 /** Rising values that something is tabulated at. */
-final class Nodes {
+public final class Nodes {
     private Nodes() {}
 
     /** Number of the node at the upper end of the step that holds a value, at least 1; beyond the ends the outer steps. */
-    static int upper(double[] nodes, double value) {
+    public static int upper(double[] nodes, double value) {
         int i = 1;
         while (i < nodes.length - 1 && nodes[i] < value) {
             i++;
@@ -14,7 +14,7 @@ final class Nodes {
     }
 
     /** Where in that step a value lies: 0 at its lower node, 1 at its upper, beyond the ends outside. */
-    static double share(double[] nodes, int upper, double value) {
+    public static double share(double[] nodes, int upper, double value) {
         return (value - nodes[upper - 1]) / (nodes[upper] - nodes[upper - 1]);
     }
 }

@@ -1,4 +1,4 @@
-package org.halfdusk.angle;
+package org.halfdusk.numeric;
 
 /** Between four values at the corners of a square. */
 public final class Bilinear {
