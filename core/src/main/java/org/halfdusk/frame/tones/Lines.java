@@ -39,10 +39,6 @@ public final class Lines {
         int[][] votes = new int[ANGLES][bins];
         double[] c = new double[ANGLES];
         double[] s = new double[ANGLES];
-        for (int a = 0; a < ANGLES; a++) {
-            c[a] = Math.cos(Math.PI * a / ANGLES);
-            s[a] = Math.sin(Math.PI * a / ANGLES);
-        }
         int width = pixels.width();
         int[] x = new int[count];
         int[] y = new int[count];
@@ -51,12 +47,9 @@ public final class Lines {
             y[i] = points[i] / width;
         }
         for (int a = 0; a < ANGLES; a++) {
-            int[] mine = votes[a];
-            double ca = c[a];
-            double sa = s[a];
-            for (int i = 0; i < count; i++) {
-                mine[(int) ((x[i] * ca + y[i] * sa + diagonal) / BIN)]++;
-            }
+            c[a] = Math.cos(Math.PI * a / ANGLES);
+            s[a] = Math.sin(Math.PI * a / ANGLES);
+            vote(votes[a], x, y, c[a], s[a]);
         }
         double mean = (double) count / width / pixels.height() * BIN;
         List<Line> found = new ArrayList<>();
@@ -89,6 +82,16 @@ public final class Lines {
             walked(c[at], s[at], (rho + 0.5) * BIN - diagonal).ifPresent(found::add);
         }
         return found;
+    }
+
+    /** One vote a point, in whole numbers of 1/65,536 bin: there are a hundred thousand points, and 360 angles. */
+    private void vote(int[] votes, int[] x, int[] y, double c, double s) {
+        long ca = Math.round(c / BIN * 65_536);
+        long sa = Math.round(s / BIN * 65_536);
+        long zero = Math.round(diagonal / BIN * 65_536);
+        for (int i = 0; i < x.length; i++) {
+            votes[(int) (x[i] * ca + y[i] * sa + zero >> 16)]++;
+        }
     }
 
     /** Goes along it and sees whether it is a ridge, for how long, and whether it goes on and off. */

@@ -53,16 +53,19 @@ public final class CoastLines {
             boolean inside = false;
             int n = longitudes.length;
             for (int i = 0, j = n - 1; i < n; j = i++) {
-                if (latitudes[i] > latitude != latitudes[j] > latitude
-                        && longitude
-                                < longitudes[i]
-                                        + (longitudes[j] - longitudes[i])
-                                                * (latitude - latitudes[i])
-                                                / (latitudes[j] - latitudes[i])) {
-                    inside = !inside;
-                }
+                inside ^= crosses(latitude, longitude, i, j);
             }
             return inside;
+        }
+
+        /** Whether the edge between two points crosses a parallel east of a longitude. */
+        private boolean crosses(double latitude, double longitude, int i, int j) {
+            return latitudes[i] > latitude != latitudes[j] > latitude
+                    && longitude
+                            < longitudes[i]
+                                    + (longitudes[j] - longitudes[i])
+                                            * (latitude - latitudes[i])
+                                            / (latitudes[j] - latitudes[i]);
         }
     }
 
@@ -83,11 +86,65 @@ public final class CoastLines {
      * @param longitude degrees, −180 to 180
      */
     public static boolean land(double latitude, double longitude) {
-        boolean land = false;
-        for (Ring ring : closer()) {
-            land ^= ring.holds(latitude, longitude);
+        return Bands.INSTANCE.land(latitude, longitude);
+    }
+
+    /**
+     * The closer outlines' edges by the parallels that they cross, in bands of a quarter of a degree, so that a point is held against some
+     * hundreds of them and not against whole continents. All rings are counted together: a lake's crossings undo those of its land.
+     */
+    private static final class Bands {
+        static final Bands INSTANCE = new Bands(closer());
+
+        private static final double PER_DEGREE = 4;
+        private static final int ALL = (int) (180 * PER_DEGREE) + 1;
+
+        /** A ring's number and a point's number in it, one int an edge: the edge leads from the point before to this one. */
+        private static final int POINT_BITS = 19;
+
+        private final List<Ring> rings;
+        private final int[][] edges = new int[ALL][];
+
+        Bands(List<Ring> rings) {
+            this.rings = rings;
+            int[] count = new int[ALL];
+            each((band, edge) -> count[band]++);
+            for (int b = 0; b < ALL; b++) {
+                edges[b] = new int[count[b]];
+            }
+            each((band, edge) -> edges[band][--count[band]] = edge);
         }
-        return land;
+
+        private interface Visitor {
+            void edge(int band, int edge);
+        }
+
+        private void each(Visitor visitor) {
+            for (int r = 0; r < rings.size(); r++) {
+                float[] latitudes = rings.get(r).latitudes();
+                for (int i = 0, j = latitudes.length - 1; i < latitudes.length; j = i++) {
+                    int from = band(Math.min(latitudes[i], latitudes[j]));
+                    int to = band(Math.max(latitudes[i], latitudes[j]));
+                    for (int band = from; band <= to; band++) {
+                        visitor.edge(band, r << POINT_BITS | i);
+                    }
+                }
+            }
+        }
+
+        private static int band(double latitude) {
+            return Math.max(0, Math.min(ALL - 1, (int) ((latitude + 90) * PER_DEGREE)));
+        }
+
+        boolean land(double latitude, double longitude) {
+            boolean land = false;
+            for (int edge : edges[band(latitude)]) {
+                Ring ring = rings.get(edge >>> POINT_BITS);
+                int i = edge & (1 << POINT_BITS) - 1;
+                land ^= ring.crosses(latitude, longitude, i, i == 0 ? ring.latitudes.length - 1 : i - 1);
+            }
+            return land;
+        }
     }
 
     private static List<Ring> coarse() {

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,6 +34,27 @@ class CoastLinesTest {
     })
     void landIsTakenForLand(double latitude, double longitude, boolean land) {
         assertEquals(land, CoastLines.land(latitude, longitude));
+    }
+
+    /** The bands by which a point is looked up say what each ring says by itself: over the globe, and on the rings' own parallels. */
+    @Test
+    void bandsSayWhatTheRingsSay() {
+        Random random = new Random(35);
+        int land = 0;
+        for (int i = 0; i < 600; i++) {
+            CoastLines.Ring ring = CoastLines.closer().get(random.nextInt(4049));
+            int point = random.nextInt(ring.latitudes().length);
+            double lat = i % 2 == 0 ? ring.latitudes()[point] : -90 + 180 * random.nextDouble();
+            double lon = i % 2 == 0
+                    ? ring.longitudes()[point] + 0.1 * random.nextGaussian()
+                    : -180 + 360 * random.nextDouble();
+            boolean rings =
+                    CoastLines.closer().stream().filter(r -> r.holds(lat, lon)).count() % 2 == 1;
+            assertEquals(rings, CoastLines.land(lat, lon), lat + " " + lon);
+            land += rings ? 1 : 0;
+        }
+        assertTrue(land > 150 && land < 450, land + " of 600 on land");
+        assertFalse(CoastLines.land(90, 0), "the pole is sea");
     }
 
     @Test

@@ -1,9 +1,12 @@
 package org.halfdusk.web.browser;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -58,14 +61,33 @@ class AccessTest extends BrowserTest {
         expected = "404";
     }
 
+    /** A fault that is put into a page is found, so that none found means that there is none. */
+    @Test
+    void aFaultIsFound() {
+        go("/about");
+        page.evaluate("document.querySelector('main').insertAdjacentHTML('beforeend',"
+                + " '<img src=x><p style=\"color:#888;background:#999\">grey on grey</p>')");
+        List<String> found = faults();
+        assertTrue(found.stream().anyMatch(f -> f.startsWith("image-alt")), found.toString());
+        assertTrue(found.stream().anyMatch(f -> f.startsWith("color-contrast")), found.toString());
+        expected = "404";
+    }
+
     /** Pages that a small screen arranges in another way; the others only become narrower. */
     private static final List<String> REARRANGED =
             List.of("/nights", "/shoots/1/night", "/shoots/1/expose", "/shoots/7/night");
 
     /** The rows of the year's table are all alike: looking at each of them takes the tool minutes. */
     private List<String> faults() {
+        AxeRunOptions onlyFaults = new AxeRunOptions();
+        onlyFaults.setResultTypes(List.of("violations"));
         return new AxeBuilder(page)
-                .exclude(List.of("#year tbody")).analyze().getViolations().stream()
+                        .options(onlyFaults)
+                        .setLegacyMode(true)
+                        .exclude(List.of("#year tbody"))
+                        .analyze()
+                        .getViolations()
+                        .stream()
                         .map(r -> r.getId() + " " + r.getNodes())
                         .toList();
     }
