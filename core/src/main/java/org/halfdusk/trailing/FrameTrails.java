@@ -2,7 +2,9 @@ package org.halfdusk.trailing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.Sensor;
@@ -40,6 +42,11 @@ public final class FrameTrails implements StarTrails {
     private final double blurPx;
     private final List<Vector> middle;
     private final List<Vector> whole;
+
+    /** Schools, zones and reasons ask again for the few times that a dial has. */
+    private final Map<Double, Trailing.Path> ofMiddle = new ConcurrentHashMap<>();
+
+    private final Map<Double, Trailing.Path> ofWhole = new ConcurrentHashMap<>();
 
     private FrameTrails(
             Projection projection, Sensor sensor, Vector turning, Vector pole, PeriodicError periodic, double blurPx) {
@@ -117,12 +124,7 @@ public final class FrameTrails implements StarTrails {
     }
 
     /** By how much sky and sensor turn against each other while the shutter is open: half of it about an axis, either way. */
-    private record Turn(Vector axis, double cos, double sin) {
-        /** Rodrigues' formula for both ends of the way at once. @param sign of the half turn, 1 or −1 */
-        Vector of(Vector star, Vector along, Vector across, double sign) {
-            return star.times(cos).plus(across.times(sign * sin)).plus(along);
-        }
-    }
+    private record Turn(Vector axis, double cos, double sin) {}
 
     private Turn turn(double seconds) {
         double sway = Math.toRadians(periodic.mostArcsec(seconds) / 3600);
@@ -132,39 +134,68 @@ public final class FrameTrails implements StarTrails {
         return new Turn(axis, Math.cos(angle / 2), Math.sin(angle / 2));
     }
 
-    /** The way of a star over the sensor, px; none where it leaves what the lens shows. */
-    private Trailing.Path path(Vector star, Turn turn) {
-        Vector along = turn.axis().times(turn.axis().dot(star) * (1 - turn.cos()));
-        Vector across = turn.axis().cross(star);
-        Optional<Projection.Point> from = projection.of(turn.of(star, along, across, -1));
-        Optional<Projection.Point> to = projection.of(turn.of(star, along, across, 1));
-        if (from.isEmpty() || to.isEmpty()) {
-            return new Trailing.Path(0, 0);
+    /**
+     * The way of a star over the sensor: Rodrigues' formula for both ends at once.
+     *
+     * @param out its x and y, px; nought where it leaves what the lens shows
+     */
+    private void path(Vector star, Turn turn, double[] from, double[] out) {
+        Vector axis = turn.axis;
+        double along = (axis.x() * star.x() + axis.y() * star.y() + axis.z() * star.z()) * (1 - turn.cos);
+        double x = star.x() * turn.cos + axis.x() * along;
+        double y = star.y() * turn.cos + axis.y() * along;
+        double z = star.z() * turn.cos + axis.z() * along;
+        double dx = (axis.y() * star.z() - axis.z() * star.y()) * turn.sin;
+        double dy = (axis.z() * star.x() - axis.x() * star.z()) * turn.sin;
+        double dz = (axis.x() * star.y() - axis.y() * star.x()) * turn.sin;
+        if (!projection.to(x - dx, y - dy, z - dz, from) || !projection.to(x + dx, y + dy, z + dz, out)) {
+            out[0] = 0;
+            out[1] = 0;
+            return;
         }
         double perMm = sensor.widthPx() / sensor.widthMm();
-        return new Trailing.Path(
-                (to.get().x() - from.get().x()) * perMm,
-                (to.get().y() - from.get().y()) * perMm);
+        out[0] = (out[0] - from[0]) * perMm;
+        out[1] = (out[1] - from[1]) * perMm;
     }
 
     private Trailing.Path longest(List<Vector> stars, double seconds) {
         Turn turn = turn(seconds);
-        Trailing.Path longest = new Trailing.Path(0, 0);
+        double[] from = new double[2];
+        double[] way = new double[2];
+        double x = 0;
+        double y = 0;
         for (Vector star : stars) {
-            Trailing.Path p = path(star, turn);
-            longest = p.length() > longest.length() ? p : longest;
+            path(star, turn, from, way);
+            if (way[0] * way[0] + way[1] * way[1] > x * x + y * y) {
+                x = way[0];
+                y = way[1];
+            }
         }
-        return longest;
+        return new Trailing.Path(x, y);
+    }
+
+    /** As many times as a dial has marks; who searches asks for more than are kept. */
+    private static final int KEPT = 64;
+
+    private Trailing.Path kept(Map<Double, Trailing.Path> known, List<Vector> stars, double seconds) {
+        Trailing.Path path = known.get(seconds);
+        if (path == null) {
+            path = longest(stars, seconds);
+            if (known.size() < KEPT) {
+                known.put(seconds, path);
+            }
+        }
+        return path;
     }
 
     /** The longest way in the middle third, the horizon level. */
     public Trailing.Path middlePath(double seconds) {
-        return longest(middle, seconds);
+        return kept(ofMiddle, middle, seconds);
     }
 
     /** The longest way in the whole frame. */
     public Trailing.Path worstPath(double seconds) {
-        return longest(whole, seconds);
+        return kept(ofWhole, whole, seconds);
     }
 
     @Override
@@ -233,12 +264,11 @@ public final class FrameTrails implements StarTrails {
 
     /** Trails over the whole frame, row by row from the top of the sensor, each from its left. */
     public TrailMap map(double seconds, int columns, int rows) {
-        Turn turn = turn(seconds);
         double[][] px = new double[rows][columns];
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
                 px[row][column] = star(column / (columns - 1.0) - 0.5, 0.5 - row / (rows - 1.0))
-                        .map(s -> path(s, turn).length())
+                        .map(s -> longest(List.of(s), seconds).length())
                         .orElse(0.0);
             }
         }

@@ -26,20 +26,33 @@ public final class StarImage {
             double x = middle + share * path.dx();
             double y = middle - share * path.dy();
             // The blur of a point is a product of one across and one down.
-            double[] across = bell(x, size, twiceVariance);
-            double[] down = bell(y, size, twiceVariance);
-            for (int row = 0; row < size; row++) {
-                for (int column = 0; column < size; column++) {
-                    light[row][column] += across[column] * down[row] / STEPS;
+            int left = from(x, blurPx);
+            int right = to(x, blurPx, size);
+            double[] across = bell(x, left, right, size, twiceVariance);
+            for (int row = from(y, blurPx); row < to(y, blurPx, size); row++) {
+                double down = Math.exp(-(row - y) * (row - y) / twiceVariance) / STEPS;
+                for (int column = left; column < right; column++) {
+                    light[row][column] += across[column] * down;
                 }
             }
         }
         return light;
     }
 
-    private static double[] bell(double middle, int size, double twiceVariance) {
+    /** Standard deviations from its middle at which a point's light ends: what lies beyond is less than a part in ten million. */
+    private static final double REACH = 6;
+
+    private static int from(double middle, double blurPx) {
+        return Math.max(0, (int) Math.ceil(middle - REACH * blurPx));
+    }
+
+    private static int to(double middle, double blurPx, int size) {
+        return Math.min(size, (int) Math.floor(middle + REACH * blurPx) + 1);
+    }
+
+    private static double[] bell(double middle, int from, int to, int size, double twiceVariance) {
         double[] bell = new double[size];
-        for (int i = 0; i < size; i++) {
+        for (int i = from; i < to; i++) {
             bell[i] = Math.exp(-(i - middle) * (i - middle) / twiceVariance);
         }
         return bell;

@@ -130,9 +130,7 @@ public record Trailing(
     /** From the part of a direction across the axis to the picture, in focal lengths; 89.9° is the rectilinear limit. */
     private double stretch(Vector star, Vector axis) {
         double cos = star.dot(axis);
-        double ahead = imaging == Imaging.RECTILINEAR ? Math.max(cos, 0.0017) : cos;
-        double sin = Math.sqrt(Math.max(0, 1 - cos * cos));
-        return sin < 1e-9 ? 1 : imaging.radius(Math.atan2(sin, ahead)) / sin;
+        return imaging.stretch(imaging == Imaging.RECTILINEAR ? Math.max(cos, 0.0017) : cos);
     }
 
     /**

@@ -68,9 +68,28 @@ public final class Projection {
         }
         double right = unit.dot(view.right());
         double up = unit.dot(view.up());
-        double sin = Math.sqrt(right * right + up * up);
-        double stretch = sin == 0 ? focalMm : focalMm * imaging.radius(Math.atan2(sin, ahead)) / sin;
+        double stretch = focalMm * imaging.stretch(ahead);
         return Optional.of(new Point(stretch * right, stretch * up));
+    }
+
+    /**
+     * The same for a unit direction by its parts, without an object for each of many.
+     *
+     * @param out x and y, mm from the axis; as it was where nothing is drawn
+     * @return whether it is drawn
+     */
+    public boolean to(double north, double east, double up, double[] out) {
+        Vector a = view.ahead();
+        double ahead = north * a.x() + east * a.y() + up * a.z();
+        if (ahead < imaging.leastCosine()) {
+            return false;
+        }
+        double stretch = focalMm * imaging.stretch(ahead);
+        Vector r = view.right();
+        Vector u = view.up();
+        out[0] = stretch * (north * r.x() + east * r.y() + up * r.z());
+        out[1] = stretch * (north * u.x() + east * u.y() + up * u.z());
+        return true;
     }
 
     /** Where a direction falls. @param altitudeDegrees −90 to 90 */

@@ -177,8 +177,7 @@ public final class SimulatedFrame implements Pixels {
             if (c < 0.1) {
                 return false;
             }
-            double across = Math.hypot(a, b);
-            double r = across == 0 ? 0 : focalPx * imaging.radius(Math.atan2(across, c)) / across;
+            double r = focalPx * imaging.stretch(c);
             out[0] = (width - 1) / 2.0 + r * a;
             out[1] = (height - 1) / 2.0 - r * b;
             return true;

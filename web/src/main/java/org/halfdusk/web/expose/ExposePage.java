@@ -110,6 +110,11 @@ record ExposePage(
         }
     }
 
+    /** @return HTML */
+    public String options(List<Choice> choices) {
+        return Choice.options(choices);
+    }
+
     /** Longer times are no choice for a list. */
     private static final double LONGEST_LISTED_SECONDS = 600;
 

@@ -132,7 +132,7 @@ record FramePicture(
             return "<circle cx=\"" + Numbers.tenths(scene.x(p.x())) + "\" cy=\"" + Numbers.tenths(scene.y(p.y()))
                     + "\" r=\"" + Numbers.tenths(0.5 + 2 * bright) + "\" fill=\""
                     + theme.colour(SkyColours.star(s.colour())) + "\" fill-opacity=\""
-                    + Words.plain(0.3 + 0.7 * bright) + "\"/>";
+                    + Numbers.hundredths(0.3 + 0.7 * bright) + "\"/>";
         }
 
         /** The galactic equator, above the horizon. */

@@ -240,7 +240,7 @@ public class ShootDesk {
         long id = open.shoot().id();
         List<ShootPage.RigTab> tabs = new ArrayList<>();
         for (Kept<Shoot.ShootRig> r : shoots.rigs(id)) {
-            Rig rig = planner.rig(r.it());
+            Rig rig = r.id() == open.rig() ? open.plan().rig() : planner.rig(r.it());
             tabs.add(new ShootPage.RigTab(
                     (int) r.id(),
                     Words.rig(rig),

@@ -11,6 +11,7 @@ import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.web.layout.FormErrors;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * One of time, aperture and ISO as it is drawn and set.
@@ -18,7 +19,8 @@ import org.halfdusk.web.layout.words.Words;
  * @param key of the part, for the form
  * @param value of the setting, in words
  * @param typed as its field takes it
- * @param zones and marks and ticks: places in percent of the ruler
+ * @param zones and ticks: places in percent of the ruler
+ * @param marks of the kit, SVG: seventy on a page cost a template engine more than the plan they stand for
  * @param at where the handle stands, percent
  * @param notch the same in thirds of a stop from the ruler's left
  * @param from the ruler's left end on the scale of stops
@@ -32,7 +34,7 @@ public record RulerPicture(
         String value,
         String typed,
         List<Stretch> zones,
-        List<Place> marks,
+        String marks,
         List<Place> ticks,
         String at,
         int notch,
@@ -45,11 +47,7 @@ public record RulerPicture(
     record Stretch(String left, String width, String tone, String words, boolean fits, boolean narrow) {}
 
     /** @param second whether it is left out where there is little room */
-    record Place(String left, String words, boolean whole, boolean second, String anchor) {
-        Place(String left, String words, boolean whole, boolean second) {
-            this(left, words, whole, second, "middle");
-        }
-    }
+    record Place(String left, String words, boolean second, String anchor) {}
 
     private static final double PERCENT = 100;
 
@@ -133,19 +131,27 @@ public record RulerPicture(
                 width < PHONE * LETTER * words.length());
     }
 
-    private static List<Place> marks(Ruler r) {
-        List<Place> places = new ArrayList<>();
+    private static String marks(Ruler r) {
+        StringBuilder svg = new StringBuilder();
         int whole = 0;
         for (Ruler.Mark m : r.marks()) {
             boolean under = Math.abs(m.stops() - r.at()) < UNDER_HANDLE;
-            places.add(new Place(
-                    percent(r, m.stops()),
-                    m.whole() && !under ? m.label() : "",
-                    m.whole(),
-                    m.whole() && whole % 2 == 1));
+            boolean second = m.whole() && whole % 2 == 1;
+            svg.append("<svg overflow=\"visible\" y=\"44\" x=\"")
+                    .append(percent(r, m.stops()))
+                    .append("%\"><line class=\"");
+            svg.append(m.whole() ? "mark whole\" y2=\"8\"/>" : "mark\" y2=\"4\"/>");
+            if (m.whole() && !under) {
+                svg.append("<text y=\"24\" text-anchor=\"middle\" class=\"")
+                        .append(second ? "mark-words second" : "mark-words");
+                svg.append("\">")
+                        .append(HtmlUtils.htmlEscape(m.label(), "UTF-8"))
+                        .append("</text>");
+            }
+            svg.append("</svg>");
             whole += m.whole() ? 1 : 0;
         }
-        return places;
+        return svg.toString();
     }
 
     /** Those that stand too near to the one before keep their line and lose their words. */
@@ -157,8 +163,7 @@ public record RulerPicture(
             String words = words(t);
             boolean room = at - last > APART + LETTER * words.length() / 3;
             boolean crowded = at - last < PHONE * (APART + LETTER * words.length() / 3);
-            places.add(
-                    new Place(Numbers.tenths(at), room ? words : "", false, crowded, at > NEAR_END ? "end" : "middle"));
+            places.add(new Place(Numbers.tenths(at), room ? words : "", crowded, at > NEAR_END ? "end" : "middle"));
             last = room ? at : last;
         }
         return places;

@@ -49,10 +49,10 @@ public final class SkyColours {
     }
 
     /** Largest difference of two colours in a channel, 0 to 255. */
-    static int difference(String a, String b) {
+    static int difference(int a, int b) {
         int most = 0;
         for (int shift = 16; shift >= 0; shift -= 8) {
-            most = Math.max(most, Math.abs((rgb(a) >> shift & 255) - (rgb(b) >> shift & 255)));
+            most = Math.max(most, Math.abs((a >> shift & 255) - (b >> shift & 255)));
         }
         return most;
     }
@@ -61,7 +61,8 @@ public final class SkyColours {
         return Integer.parseInt(hex, 1, 7, 16);
     }
 
-    private static String hex(int rgb) {
+    /** #rrggbb. */
+    static String hex(int rgb) {
         return "#" + Integer.toHexString(0x1000000 | rgb).substring(1);
     }
 

@@ -25,7 +25,7 @@ final class StripSky {
 
     private StripSky() {}
 
-    private record Stop(String offset, String colour) {}
+    private record Stop(String offset, int rgb) {}
 
     /** @param course of the night at even steps @return SVG */
     static String of(SubjectNight m, Interval axis, Theme theme, List<Night.Course> course, NightStrip.Scale scale) {
@@ -33,7 +33,7 @@ final class StripSky {
                 .sorted(Comparator.comparing(Night.Course::at))
                 .map(c -> new Stop(
                         scale.percent(c.at()),
-                        theme.colour(SkyColours.of(lightOf(m, c), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
+                        theme.rgb(SkyColours.rgb(lightOf(m, c), c.moon() > 0 && c.sun() < -5 ? wash(m, c) : 0))))
                 .toList();
         return markup(changes(stops));
     }
@@ -48,7 +48,7 @@ final class StripSky {
             svg.append("<stop offset=\"")
                     .append(s.offset())
                     .append("\" stop-color=\"")
-                    .append(s.colour())
+                    .append(SkyColours.hex(s.rgb()))
                     .append("\"/>");
         }
         return svg.toString();
@@ -73,9 +73,8 @@ final class StripSky {
     private static boolean blends(List<Stop> stops, int from, int to) {
         for (int i = from + 1; i < to; i++) {
             double share = (double) (i - from) / (to - from);
-            String between =
-                    SkyColours.mix(stops.get(from).colour(), stops.get(to).colour(), share);
-            if (SkyColours.difference(between, stops.get(i).colour()) > TOLERANCE) {
+            int between = SkyColours.mix(stops.get(from).rgb(), stops.get(to).rgb(), share);
+            if (SkyColours.difference(between, stops.get(i).rgb()) > TOLERANCE) {
                 return false;
             }
         }

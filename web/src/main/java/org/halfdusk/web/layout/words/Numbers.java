@@ -2,6 +2,7 @@ package org.halfdusk.web.layout.words;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Locale;
 import org.halfdusk.typed.TypedNumber;
 
 /** Numbers of drawings: short, without the cost of a format, since a picture has thousands of them. */
@@ -23,11 +24,38 @@ public final class Numbers {
         return t % 10 == 0 ? Long.toString(t / 10) : (t < 0 ? "-" : "") + Math.abs(t) / 10 + "." + Math.abs(t) % 10;
     }
 
+    /** Two decimals, no more than needed. */
+    public static String hundredths(double v) {
+        return Double.toString(Math.round(v * 100) / 100.0);
+    }
+
     /** For files: no more decimals than so many, none that is nothing, never an exponent. */
     public static String plain(double v, int decimals) {
         return BigDecimal.valueOf(v)
                 .setScale(decimals, RoundingMode.HALF_UP)
                 .stripTrailingZeros()
                 .toPlainString();
+    }
+
+    /** Numbers above it have no decimals that a double could hold. */
+    private static final double LARGE = 1e12;
+
+    private static final double NEAR_HALF = 1e-6;
+
+    /**
+     * As {@code %.nf} writes it, a tenth of the cost: pages have thousands of numbers.
+     *
+     * @param decimals 1 to 3
+     */
+    static String fixed(double v, int decimals) {
+        long unit = decimals == 1 ? 10 : decimals == 2 ? 100 : 1000;
+        double scaled = Math.abs(v) * unit;
+        // A half is rounded by the digits that the number is written with, not by those it is held with.
+        if (!(scaled < LARGE) || Math.abs(scaled - Math.floor(scaled) - 0.5) < NEAR_HALF) {
+            return String.format(Locale.ROOT, "%." + decimals + "f", v);
+        }
+        long whole = Math.round(scaled);
+        String rest = Long.toString(whole % unit + unit).substring(1);
+        return (Double.doubleToRawLongBits(v) < 0 ? "-" : "") + whole / unit + "." + rest;
     }
 }

@@ -80,12 +80,12 @@ public final class Words {
 
     /** 24.6°, with a true minus. */
     public static String degrees(double degrees) {
-        return minus(String.format(Locale.ROOT, "%.1f°", degrees));
+        return minus(Numbers.fixed(degrees, 1) + "°");
     }
 
     /** 176°. */
     public static String wholeDegrees(double degrees) {
-        return minus(String.format(Locale.ROOT, "%d°", Math.round(degrees)));
+        return minus(Math.round(degrees) + "°");
     }
 
     /** 176°, never 360°. */
@@ -119,18 +119,25 @@ public final class Words {
 
     /** 1.117, three decimals. */
     public static String thousandths(double value) {
-        return minus(String.format(Locale.ROOT, "%.3f", value));
+        return minus(Numbers.fixed(value, 3));
     }
 
     /** One decimal, with a true minus. */
     public static String tenths(double value) {
-        return minus(String.format(Locale.ROOT, "%.1f", value));
+        return minus(Numbers.fixed(value, 1));
     }
 
     /** No more decimals than needed, at most two. */
     public static String plain(double value) {
-        String s = String.format(Locale.ROOT, "%.2f", value);
-        return minus(s.contains(".") ? s.replaceAll("0+$", "").replaceAll("\\.$", "") : s);
+        String s = Numbers.fixed(value, 2);
+        int end = s.length();
+        if (s.indexOf('.') >= 0) {
+            while (s.charAt(end - 1) == '0') {
+                end--;
+            }
+            end -= s.charAt(end - 1) == '.' ? 1 : 0;
+        }
+        return minus(s.substring(0, end));
     }
 
     /** 27.8 s, 0.13 s; two figures that matter below a second. */

@@ -2,6 +2,8 @@ package org.halfdusk.web.subject.page;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A small table.
@@ -33,5 +35,28 @@ public record Table(String title, List<Column> columns, List<Row> rows, String n
                 .map(h -> new Column(h.replace("#", ""), h.endsWith("#")))
                 .toList();
         return new Table(title, columns, rows, note);
+    }
+
+    /** A row as it is laid out. @param tone for all of it, empty for none */
+    public record Shown(boolean chosen, String tone, List<Cell> cells) {}
+
+    /** @param href where it leads; only a first cell may @param css its class, or nothing */
+    public record Cell(String text, String href, @Nullable String css) {
+        public boolean plain() {
+            return href.isEmpty();
+        }
+    }
+
+    /** The rows with what each cell needs, so that a template asks for little: a page has hundreds of them. */
+    public List<Shown> shown() {
+        return rows.stream()
+                .map(r -> new Shown(
+                        r.chosen,
+                        r.tone,
+                        IntStream.range(0, r.cells.size())
+                                .mapToObj(i -> new Cell(
+                                        r.cells.get(i), i == 0 ? r.href : "", columns.get(i).number ? "num" : null))
+                                .toList()))
+                .toList();
     }
 }
