@@ -65,12 +65,17 @@ class AccessTest extends BrowserTest {
     @Test
     void aFaultIsFound() {
         go("/about");
-        page.evaluate("document.querySelector('main').insertAdjacentHTML('beforeend',"
-                + " '<img src=x><p style=\"color:#888;background:#999\">grey on grey</p>')");
+        page.evaluate("""
+                () => {
+                  const grey = document.createElement('p');
+                  grey.textContent = 'grey on grey';
+                  grey.style.color = '#888';
+                  grey.style.background = '#999';
+                  document.querySelector('main').append(grey, document.createElement('img'));
+                }""");
         List<String> found = faults();
         assertTrue(found.stream().anyMatch(f -> f.startsWith("image-alt")), found.toString());
         assertTrue(found.stream().anyMatch(f -> f.startsWith("color-contrast")), found.toString());
-        expected = "404";
     }
 
     /** Pages that a small screen arranges in another way; the others only become narrower. */
