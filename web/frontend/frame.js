@@ -564,10 +564,6 @@
     if (p.shown.names) {
       if (!s.bodies.some((b) => b.followed)) mark(lifted(s, starAt(s.core, 0)), "core", EMBER);
       mark(lifted(s, Array.from(s.pole)), "pole", QUIET);
-      for (const d of s.domes) {
-        const q = screen(e, w, direction(d.azimuth, Math.min(d.height, 7)));
-        if (inside(q, w, h, -30)) label(ctx, d.name + " glow", q.x, q.y, EMBER, "center", 12 * scale);
-      }
     }
   };
 
@@ -647,7 +643,23 @@
     ctx.closePath();
   };
 
-  const drawGround = (ctx, s, e, p, w, h) => {
+  // Towns' names over the ground that hides their feet; where two stand on one another the later one steps up.
+  const drawGlows = (ctx, s, e, w, h, scale) => {
+    const taken = [], size = 12 * scale;
+    for (const d of s.domes) {
+      const q = screen(e, w, direction(d.azimuth, Math.min(d.height, 7)));
+      if (!inside(q, w, h, -30)) continue;
+      const text = d.name + " glow";
+      ctx.font = size + 'px "Atkinson Hyperlegible Next", sans-serif';
+      const half = ctx.measureText(text).width / 2 + 4;
+      let y = q.y;
+      while (taken.some((o) => Math.abs(o.x - q.x) < o.half + half && Math.abs(o.y - y) < size * 1.2)) y -= size * 1.25;
+      taken.push({ x: q.x, y, half });
+      label(ctx, text, q.x, y, EMBER, "center", size);
+    }
+  };
+
+  const drawGround = (ctx, s, e, p, w, h, scale) => {
     ctx.fillStyle = tint(5, 7, 11);
     if (!e.fish) {
       const each = s.skyline.length / 360, from = Math.round(e.azimuth * each), span = Math.round(82 * each);
@@ -684,6 +696,7 @@
       const top = screen(e, w, direction(t.azimuth, clamp(t.top, -89, 89)));
       if (p.shown.names && inside(top, w, h)) label(ctx, t.name, pts[3].x + 7, Math.min(h - 6, pts[3].y - 8), QUIET);
     }
+    if (p.shown.names) drawGlows(ctx, s, e, w, h, scale);
   };
 
   // Altitudes beside the frame, azimuths along the horizon, or along the lower edge where that is outside.
@@ -822,7 +835,7 @@
       if (p.shown.names) drawWays(ctx, s, e, p, w, h, m, how.scale);
     }
     yield;
-    drawGround(ctx, s, e, how.bare ? { ...p, shown: {} } : p, w, h);
+    drawGround(ctx, s, e, how.bare ? { ...p, shown: {} } : p, w, h, how.scale);
     if (how.bare) return;
     const points = p.shown.overview ? edge(e, w, p.frame) : box(e, w, p.frame);
     if (points.every(Boolean)) {
