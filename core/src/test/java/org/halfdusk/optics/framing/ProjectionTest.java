@@ -8,6 +8,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -136,5 +137,30 @@ class ProjectionTest {
         Rig rig = Rig.of(camera, lens, Optional.empty(), 10);
         assertEquals(180, rig.longFieldDegrees(), 1e-9);
         assertEquals(2 * Math.toDegrees(2 * Math.asin(12 / 20.0)), rig.shortFieldDegrees(), 1e-9);
+    }
+
+    /** The way without objects draws what the other draws, and a lens's stretch is its radius over the sine. */
+    @Test
+    void bothWaysAreOne() {
+        Random random = new Random(11);
+        int drawn = 0;
+        for (Imaging imaging : Imaging.values()) {
+            Projection p = new Projection(new Framing(Azimuth.ofDegrees(123), Altitude.ofDegrees(31), 0), 18, imaging);
+            for (int i = 0; i < 2000; i++) {
+                Vector v = new Vector(random.nextGaussian(), random.nextGaussian(), random.nextGaussian()).unit();
+                double[] out = {0, 0};
+                Optional<Projection.Point> point = p.of(v);
+                assertEquals(point.isPresent(), p.to(v.x(), v.y(), v.z(), out));
+                assertEquals(point.map(Projection.Point::x).orElse(0.0), out[0], 1e-9);
+                assertEquals(point.map(Projection.Point::y).orElse(0.0), out[1], 1e-9);
+                drawn += point.isPresent() ? 1 : 0;
+            }
+            for (double degrees = 1; degrees < 85; degrees += 7) {
+                double angle = Math.toRadians(degrees);
+                assertEquals(imaging.radius(angle) / Math.sin(angle), imaging.stretch(Math.cos(angle)), 1e-9);
+            }
+            assertEquals(1, imaging.stretch(1), 0);
+        }
+        assertTrue(drawn > 1000 && drawn < 3900, drawn + " of 4000 drawn");
     }
 }
