@@ -158,8 +158,7 @@ public final class FrameTrails implements StarTrails {
         out[1] = (out[1] - from[1]) * perMm;
     }
 
-    private Trailing.Path longest(List<Vector> stars, double seconds) {
-        Turn turn = turn(seconds);
+    private Trailing.Path longest(List<Vector> stars, Turn turn) {
         double[] from = new double[2];
         double[] way = new double[2];
         double x = 0;
@@ -180,7 +179,7 @@ public final class FrameTrails implements StarTrails {
     private Trailing.Path kept(Map<Double, Trailing.Path> known, List<Vector> stars, double seconds) {
         Trailing.Path path = known.get(seconds);
         if (path == null) {
-            path = longest(stars, seconds);
+            path = longest(stars, turn(seconds));
             if (known.size() < KEPT) {
                 known.put(seconds, path);
             }
@@ -264,11 +263,12 @@ public final class FrameTrails implements StarTrails {
 
     /** Trails over the whole frame, row by row from the top of the sensor, each from its left. */
     public TrailMap map(double seconds, int columns, int rows) {
+        Turn turn = turn(seconds);
         double[][] px = new double[rows][columns];
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
                 px[row][column] = star(column / (columns - 1.0) - 0.5, 0.5 - row / (rows - 1.0))
-                        .map(s -> longest(List.of(s), seconds).length())
+                        .map(s -> longest(List.of(s), turn).length())
                         .orElse(0.0);
             }
         }

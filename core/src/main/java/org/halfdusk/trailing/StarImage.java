@@ -29,7 +29,8 @@ public final class StarImage {
             int left = from(x, blurPx);
             int right = to(x, blurPx, size);
             double[] across = bell(x, left, right, size, twiceVariance);
-            for (int row = from(y, blurPx); row < to(y, blurPx, size); row++) {
+            int below = to(y, blurPx, size);
+            for (int row = from(y, blurPx); row < below; row++) {
                 double down = Math.exp(-(row - y) * (row - y) / twiceVariance) / STEPS;
                 for (int column = left; column < right; column++) {
                     light[row][column] += across[column] * down;

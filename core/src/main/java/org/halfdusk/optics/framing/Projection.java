@@ -62,14 +62,8 @@ public final class Projection {
     /** Where a direction (north, east, up) falls; nothing where it lies too far from the axis to be drawn. */
     public Optional<Point> of(Vector direction) {
         Vector unit = direction.unit();
-        double ahead = unit.dot(view.ahead());
-        if (ahead < imaging.leastCosine()) {
-            return Optional.empty();
-        }
-        double right = unit.dot(view.right());
-        double up = unit.dot(view.up());
-        double stretch = focalMm * imaging.stretch(ahead);
-        return Optional.of(new Point(stretch * right, stretch * up));
+        double[] at = new double[2];
+        return to(unit.x(), unit.y(), unit.z(), at) ? Optional.of(new Point(at[0], at[1])) : Optional.empty();
     }
 
     /**

@@ -12,6 +12,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.programme.check.ProgrammeCheck;
 import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
+import org.halfdusk.web.sequence.block.BlockPart;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.halfdusk.web.subject.words.BlockWords;
 import org.halfdusk.web.subject.words.ClockWords;
@@ -20,12 +21,16 @@ import org.halfdusk.web.subject.words.ClockWords;
 final class SequenceChecks {
     private SequenceChecks() {}
 
-    /** What is wrong, and how many blocks were made for another setting than the plan gives by now. */
+    /**
+     * What is wrong, and how many blocks were made for another setting than the plan gives by now.
+     *
+     * @param over of each block, see {@link BlockPart#over}
+     */
     static List<String> checks(
             ShootDesk.Open open,
             List<ShootDesk.Open> rigs,
             List<ProgrammeCheck> found,
-            List<String> moving,
+            List<List<OptionalDouble>> over,
             ZoneId zone) {
         List<String> checks = new ArrayList<>(FocusAnew.clashes(open, rigs));
         long other = open.programme().planned().stream()
@@ -37,7 +42,9 @@ final class SequenceChecks {
                     + (other == 1 ? "it" : "each") + " to take the new one or keep it.");
         }
         found.stream().map(c -> words(c, open, zone)).forEach(checks::add);
-        checks.addAll(moving);
+        for (int i = 0; i < over.size(); i++) {
+            moving(open.blocks().get(i), over.get(i), open.plan()).ifPresent(checks::add);
+        }
         open.programme()
                 .leftOut()
                 .forEach(
@@ -72,7 +79,7 @@ final class SequenceChecks {
     }
 
     /** How many frames move farther than the plan allows, and the farthest of them; for the list of checks. */
-    static Optional<String> moving(Block b, List<OptionalDouble> over, Plan plan) {
+    private static Optional<String> moving(Block b, List<OptionalDouble> over, Plan plan) {
         double[] px = over.stream()
                 .filter(OptionalDouble::isPresent)
                 .mapToDouble(OptionalDouble::getAsDouble)

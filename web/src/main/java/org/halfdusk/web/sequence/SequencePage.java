@@ -5,6 +5,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.halfdusk.sequence.Block;
@@ -69,10 +70,9 @@ public record SequencePage(
         RunSimulation run = open.simulated();
         Set<Instant> dropped = run.droppedAt();
         List<ShootDesk.Open> rigs = desk.all(open);
-        List<BlockPart> parts = BlockPart.of(open, laid, numbers, chosen, dropped, errors);
-        List<String> moving = open.programme().planned().stream()
-                .flatMap(p -> SequenceChecks.moving(p.block(), BlockPart.over(p.block(), plan), plan).stream())
-                .toList();
+        List<List<OptionalDouble>> over =
+                blocks.stream().map(b -> BlockPart.over(b, plan)).toList();
+        List<BlockPart> parts = BlockPart.of(open, laid, numbers, chosen, dropped, over, errors);
         return new SequencePage(
                 SequenceAnswer.taken(SequenceAnswer.of(open, blocks, zone), blocks, run.taken(), dropped),
                 WishForm.of(open.shoot().it(), errors),
@@ -82,7 +82,7 @@ public record SequencePage(
                 Programme.replaces(plan),
                 error(errors, parts),
                 timeline(open, rigs, run, numbers, found, theme),
-                SequenceChecks.checks(open, rigs, found, moving, zone),
+                SequenceChecks.checks(open, rigs, found, over, zone),
                 FocusAnew.of(open, rigs),
                 BudgetPart.of(
                         open,

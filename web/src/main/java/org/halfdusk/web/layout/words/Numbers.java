@@ -24,9 +24,17 @@ public final class Numbers {
         return t % 10 == 0 ? Long.toString(t / 10) : (t < 0 ? "-" : "") + Math.abs(t) / 10 + "." + Math.abs(t) % 10;
     }
 
-    /** Two decimals, no more than needed. */
+    /** No more decimals than needed, at most two. */
     public static String hundredths(double v) {
-        return Double.toString(Math.round(v * 100) / 100.0);
+        String s = fixed(v, 2);
+        int end = s.length();
+        if (s.indexOf('.') >= 0) {
+            while (s.charAt(end - 1) == '0') {
+                end--;
+            }
+            end -= s.charAt(end - 1) == '.' ? 1 : 0;
+        }
+        return s.substring(0, end);
     }
 
     /** For files: no more decimals than so many, none that is nothing, never an exponent. */

@@ -129,15 +129,7 @@ public final class Words {
 
     /** No more decimals than needed, at most two. */
     public static String plain(double value) {
-        String s = Numbers.fixed(value, 2);
-        int end = s.length();
-        if (s.indexOf('.') >= 0) {
-            while (s.charAt(end - 1) == '0') {
-                end--;
-            }
-            end -= s.charAt(end - 1) == '.' ? 1 : 0;
-        }
-        return minus(s.substring(0, end));
+        return minus(Numbers.hundredths(value));
     }
 
     /** 27.8 s, 0.13 s; two figures that matter below a second. */

@@ -44,13 +44,14 @@ public record BlockPart(
         boolean open,
         BlockForm edit,
         ScriptPart script) {
-    /** The blocks in order. @param numbers of those that were laid, negative for computed ones @param chosen the one at the moment shown */
+    /** The blocks in order. @param numbers of those that were laid, negative for computed ones @param chosen the one at the moment shown @param over of each block, see {@link #over} */
     public static List<BlockPart> of(
             ShootDesk.Open open,
             Laying laid,
             List<Integer> numbers,
             int chosen,
             Set<Instant> dropped,
+            List<List<OptionalDouble>> over,
             FormErrors errors) {
         Plan plan = open.plan();
         RigChoices choices = open.shoot().it().rig().choices();
@@ -63,13 +64,13 @@ public record BlockPart(
             BlockForm edit = n < 0
                     ? BlockForm.NONE
                     : BlockForm.of(n, laid.blocks().get(n), BlockForm.other(planned, plan), zone, errors);
-            List<OptionalDouble> over = over(block, plan);
             boolean first = parts.stream()
                     .noneMatch(p -> p.script().kind().equals(block.kind().name()));
             ScriptPart script =
                     n < 0 ? ScriptPart.of(planned.id(), block, first, choices, zone, errors) : ScriptPart.NONE;
             boolean shown = i == chosen || !script.error().isEmpty();
-            parts.add(part(planned, open, edit, script, shown, FrameRows.of(block, open, dropped, over::get, 1)));
+            parts.add(
+                    part(planned, open, edit, script, shown, FrameRows.of(block, open, dropped, over.get(i)::get, 1)));
         }
         return parts;
     }
