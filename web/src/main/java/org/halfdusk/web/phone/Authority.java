@@ -1,49 +1,36 @@
 package org.halfdusk.web.phone;
 
+import static org.halfdusk.web.phone.CertificateBuilder.implicit;
+import static org.halfdusk.web.phone.CertificateBuilder.sequence;
+
 import java.io.IOException;
 import java.math.BigInteger;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.security.GeneralSecurityException;
 import java.security.KeyPair;
 import java.security.KeyPairGenerator;
 import java.security.KeyStore;
+import java.security.MessageDigest;
 import java.security.PrivateKey;
+import java.security.PublicKey;
 import java.security.SecureRandom;
 import java.security.cert.Certificate;
 import java.security.cert.X509Certificate;
 import java.security.spec.ECGenParameterSpec;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.Date;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Stream;
-import org.bouncycastle.asn1.ASN1OctetString;
-import org.bouncycastle.asn1.DEROctetString;
-import org.bouncycastle.asn1.x500.X500Name;
-import org.bouncycastle.asn1.x500.X500NameBuilder;
-import org.bouncycastle.asn1.x500.style.BCStyle;
-import org.bouncycastle.asn1.x509.BasicConstraints;
-import org.bouncycastle.asn1.x509.ExtendedKeyUsage;
-import org.bouncycastle.asn1.x509.Extension;
-import org.bouncycastle.asn1.x509.GeneralName;
-import org.bouncycastle.asn1.x509.GeneralNames;
-import org.bouncycastle.asn1.x509.GeneralSubtree;
-import org.bouncycastle.asn1.x509.KeyPurposeId;
-import org.bouncycastle.asn1.x509.KeyUsage;
-import org.bouncycastle.asn1.x509.NameConstraints;
-import org.bouncycastle.cert.jcajce.JcaX509CertificateConverter;
-import org.bouncycastle.cert.jcajce.JcaX509ExtensionUtils;
-import org.bouncycastle.cert.jcajce.JcaX509v3CertificateBuilder;
-import org.bouncycastle.operator.OperatorCreationException;
-import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
+import org.apache.kerby.asn1.type.Asn1BitString;
+import org.apache.kerby.asn1.type.Asn1Boolean;
+import org.apache.kerby.asn1.type.Asn1Integer;
+import org.apache.kerby.asn1.type.Asn1ObjectIdentifier;
+import org.apache.kerby.asn1.type.Asn1OctetString;
+import org.apache.kerby.asn1.type.Asn1Type;
 import org.halfdusk.web.layout.files.Sha256;
 
 /**
@@ -57,7 +44,24 @@ final class Authority {
     private static final Duration LEAF_LASTS = Duration.ofDays(365);
 
     private static final Duration BEFORE = Duration.ofDays(1);
-    private static final String SIGNATURE = "SHA256withECDSA";
+    private static final String BASIC_CONSTRAINTS = "2.5.29.19";
+    private static final String KEY_USAGE = "2.5.29.15";
+    private static final String EXTENDED_KEY_USAGE = "2.5.29.37";
+    private static final String SUBJECT_KEY = "2.5.29.14";
+    private static final String AUTHORITY_KEY = "2.5.29.35";
+    private static final String ALTERNATIVE_NAME = "2.5.29.17";
+    private static final String SERVER = "1.3.6.1.5.5.7.3.1";
+
+    /** Uses of a key are bits from the left (RFC 5280, 4.2.1.3), those after the last that is set left out. */
+    private static final byte[] DIGITAL_SIGNATURE = {(byte) 0x80};
+
+    private static final int DIGITAL_SIGNATURE_UNUSED = 7;
+    private static final byte[] KEY_CERT_SIGN = {0x04};
+    private static final int KEY_CERT_SIGN_UNUSED = 2;
+
+    /** Of a key on the curve P-256 as its certificate holds it: a mark and two coordinates. */
+    private static final int POINT_BYTES = 65;
+
     private static final String KEY = "key";
     private static final int SERIAL_BITS = 126;
 
@@ -76,86 +80,51 @@ final class Authority {
 
     static Authority make(MachineNames names, Instant now, SecureRandom random) throws GeneralSecurityException {
         KeyPair pair = pair(random);
-        X500Name name = name(
-                "Half Dusk on " + names.names().get(0) + ", " + now.toString().substring(0, 10));
+        String name =
+                "Half Dusk on " + names.names().get(0) + ", " + now.toString().substring(0, 10);
         try {
-            JcaX509v3CertificateBuilder b = builder(name, name, pair, now, LASTS, random);
-            b.addExtension(Extension.basicConstraints, true, new BasicConstraints(0));
-            b.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign));
-            b.addExtension(
-                    Extension.subjectKeyIdentifier,
-                    false,
-                    new JcaX509ExtensionUtils().createSubjectKeyIdentifier(pair.getPublic()));
-            b.addExtension(Extension.nameConstraints, true, new NameConstraints(permitted(names), null));
-            return new Authority(pair.getPrivate(), signed(b, pair.getPrivate()));
-        } catch (IOException | OperatorCreationException e) {
+            return new Authority(
+                    pair.getPrivate(),
+                    builder(name, pair, now, LASTS, random)
+                            .extension(BASIC_CONSTRAINTS, true, sequence(Asn1Boolean.TRUE, new Asn1Integer(0)))
+                            .extension(KEY_USAGE, true, new Asn1BitString(KEY_CERT_SIGN, KEY_CERT_SIGN_UNUSED))
+                            .extension(SUBJECT_KEY, false, new Asn1OctetString(keyId(pair.getPublic())))
+                            .extension(NameConstraints.ID, true, NameConstraints.permitting(names))
+                            .signedBySelf(pair.getPrivate()));
+        } catch (IOException e) {
             throw new GeneralSecurityException("the authority's certificate could not be made", e);
         }
-    }
-
-    private static GeneralSubtree[] permitted(MachineNames names) {
-        return Stream.concat(
-                        names.names().stream().map(n -> new GeneralName(GeneralName.dNSName, n)),
-                        names.addresses().stream().map(Authority::alone))
-                .map(GeneralSubtree::new)
-                .toArray(GeneralSubtree[]::new);
-    }
-
-    /** An address with a mask that leaves no other. */
-    private static GeneralName alone(InetAddress a) {
-        byte[] bytes = a.getAddress();
-        byte[] masked = new byte[2 * bytes.length];
-        System.arraycopy(bytes, 0, masked, 0, bytes.length);
-        for (int i = bytes.length; i < masked.length; i++) {
-            masked[i] = (byte) 0xff;
-        }
-        return new GeneralName(GeneralName.iPAddress, new DEROctetString(masked));
     }
 
     /** A server's certificate for some of the names that it may sign, with its key, as a key store. */
     KeyStore leaf(MachineNames names, Instant now, SecureRandom random) throws GeneralSecurityException {
         KeyPair pair = pair(random);
-        List<GeneralName> all = new ArrayList<>();
-        names.names().forEach(n -> all.add(new GeneralName(GeneralName.dNSName, n)));
-        names.addresses().forEach(a -> all.add(new GeneralName(GeneralName.iPAddress, a.getHostAddress())));
+        Asn1Type issuer = implicit(0, new Asn1OctetString(keyId(certificate.getPublicKey())));
         try {
-            X500Name issuer =
-                    X500Name.getInstance(certificate.getSubjectX500Principal().getEncoded());
-            X500Name subject = name(names.names().get(0));
-            JcaX509v3CertificateBuilder b = builder(issuer, subject, pair, now, LEAF_LASTS, random);
-            b.addExtension(Extension.basicConstraints, true, new BasicConstraints(false));
-            b.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.digitalSignature));
-            b.addExtension(Extension.extendedKeyUsage, false, new ExtendedKeyUsage(KeyPurposeId.id_kp_serverAuth));
-            b.addExtension(Extension.subjectAlternativeName, false, new GeneralNames(all.toArray(GeneralName[]::new)));
-            b.addExtension(
-                    Extension.authorityKeyIdentifier,
-                    false,
-                    new JcaX509ExtensionUtils().createAuthorityKeyIdentifier(certificate));
-            return store(pair.getPrivate(), signed(b, key), certificate);
-        } catch (IOException | OperatorCreationException e) {
+            X509Certificate signed = builder(names.names().get(0), pair, now, LEAF_LASTS, random)
+                    .extension(BASIC_CONSTRAINTS, true, sequence())
+                    .extension(KEY_USAGE, true, new Asn1BitString(DIGITAL_SIGNATURE, DIGITAL_SIGNATURE_UNUSED))
+                    .extension(EXTENDED_KEY_USAGE, false, sequence(new Asn1ObjectIdentifier(SERVER)))
+                    .extension(ALTERNATIVE_NAME, false, NameConstraints.general(names))
+                    .extension(AUTHORITY_KEY, false, sequence(issuer))
+                    .signed(certificate, key);
+            return store(pair.getPrivate(), signed, certificate);
+        } catch (IOException e) {
             throw new GeneralSecurityException("the server's certificate could not be made", e);
         }
     }
 
-    private static JcaX509v3CertificateBuilder builder(
-            X500Name issuer, X500Name subject, KeyPair pair, Instant now, Duration lasts, SecureRandom random) {
-        return new JcaX509v3CertificateBuilder(
-                issuer,
-                new BigInteger(SERIAL_BITS, random),
-                Date.from(now.minus(BEFORE)),
-                Date.from(now.plus(lasts)),
-                subject,
-                pair.getPublic());
+    private static CertificateBuilder builder(
+            String subject, KeyPair pair, Instant now, Duration lasts, SecureRandom random) {
+        return new CertificateBuilder(
+                subject, pair.getPublic(), new BigInteger(SERIAL_BITS, random), now.minus(BEFORE), now.plus(lasts));
     }
 
-    private static X509Certificate signed(JcaX509v3CertificateBuilder b, PrivateKey by)
-            throws GeneralSecurityException, OperatorCreationException {
-        return new JcaX509CertificateConverter()
-                .getCertificate(b.build(new JcaContentSignerBuilder(SIGNATURE).build(by)));
-    }
-
-    private static X500Name name(String common) {
-        return new X500NameBuilder().addRDN(BCStyle.CN, common).build();
+    /** What a key is found by: SHA-1 of its bits (RFC 5280, 4.2.1.2), a name and no protection. */
+    private static byte[] keyId(PublicKey key) throws GeneralSecurityException {
+        byte[] encoded = key.getEncoded();
+        byte[] bits = Arrays.copyOfRange(encoded, encoded.length - POINT_BYTES, encoded.length);
+        return MessageDigest.getInstance("SHA-1").digest(bits);
     }
 
     private static KeyPair pair(SecureRandom random) throws GeneralSecurityException {
@@ -196,25 +165,12 @@ final class Authority {
     }
 
     private static Set<String> permitted(X509Certificate certificate) throws GeneralSecurityException {
-        byte[] wrapped = certificate.getExtensionValue(Extension.nameConstraints.getId());
-        NameConstraints c =
-                NameConstraints.getInstance(ASN1OctetString.getInstance(wrapped).getOctets());
-        Set<String> all = new TreeSet<>();
-        for (GeneralSubtree t : c.getPermittedSubtrees()) {
-            GeneralName n = t.getBase();
-            if (n.getTagNo() == GeneralName.iPAddress) {
-                byte[] masked = ASN1OctetString.getInstance(n.getName()).getOctets();
-                try {
-                    all.add(InetAddress.getByAddress(Arrays.copyOf(masked, masked.length / 2))
-                            .getHostAddress());
-                } catch (UnknownHostException e) {
-                    throw new GeneralSecurityException("an address of the authority cannot be read", e);
-                }
-            } else {
-                all.add(n.getName().toString());
-            }
+        byte[] extension = certificate.getExtensionValue(NameConstraints.ID);
+        try {
+            return extension == null ? Set.of() : NameConstraints.permitted(extension);
+        } catch (IOException e) {
+            throw new GeneralSecurityException("the names that the authority may sign cannot be read", e);
         }
-        return all;
     }
 
     /** Names and addresses that a server's certificate is for. */

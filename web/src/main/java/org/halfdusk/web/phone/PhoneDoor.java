@@ -153,6 +153,7 @@ class PhoneDoor implements OtherDoor {
             open = c.getLocalPort();
             LOG.info("Phones reach Half Dusk at https://{}:{}/", names().hosts().get(0), open);
         } catch (GeneralSecurityException e) {
+            LOG.warn("The phones' keys cannot be made or read", e);
             throw new Refused("its keys cannot be read; forget the authority and switch it on again", e);
         } catch (IOException | IllegalArgumentException e) {
             throw new Refused(

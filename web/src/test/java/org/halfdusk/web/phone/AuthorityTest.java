@@ -1,6 +1,7 @@
 package org.halfdusk.web.phone;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
@@ -10,17 +11,21 @@ import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
+import java.security.cert.CertificateFactory;
 import java.security.cert.X509Certificate;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -87,6 +92,62 @@ class AuthorityTest {
         }
         String print = openssl("x509", "-noout", "-fingerprint", "-sha256", "-in", ca.toString());
         assertTrue(print.strip().endsWith(a.fingerprint().replace(' ', ':')), print);
+    }
+
+    @Test
+    void constraintsOfAStrangersAuthorityAreRead() throws Exception {
+        Path theirs = folder.resolve("theirs.pem");
+        String said = openssl(
+                "req",
+                "-x509",
+                "-newkey",
+                "ec",
+                "-pkeyopt",
+                "ec_paramgen_curve:P-256",
+                "-nodes",
+                "-subj",
+                "/CN=theirs",
+                "-addext",
+                "nameConstraints=critical,permitted;DNS:hut.local,permitted;IP:10.1.2.3/255.255.255.255",
+                "-keyout",
+                folder.resolve("theirs.key").toString(),
+                "-out",
+                theirs.toString());
+        assertTrue(Files.exists(theirs), said);
+        try (InputStream in = Files.newInputStream(theirs)) {
+            X509Certificate c =
+                    (X509Certificate) CertificateFactory.getInstance("X.509").generateCertificate(in);
+            assertEquals(
+                    Set.of("hut.local", "10.1.2.3"),
+                    NameConstraints.permitted(c.getExtensionValue(NameConstraints.ID)));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "0400", "04020500", "04043000", "04023000", "04043002a000"})
+    void constraintsThatAreNoneAreRefused(String hex) {
+        byte[] bytes = HexFormat.of().parseHex(hex);
+        assertThrows(IOException.class, () -> NameConstraints.permitted(bytes));
+    }
+
+    /** Dates before 2050 are written with two digits of their year, later ones with four. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"2026-12-01T20:00:00Z", "2039-12-04T00:00:00Z", "2049-06-01T00:00:00Z", "2071-02-28T23:59:59Z"})
+    void itLastsFromTheDayBeforeForTenYears(String now) throws Exception {
+        Instant at = Instant.parse(now);
+        Authority a = Authority.make(names("dusk", "10.0.0.7"), at, RANDOM);
+        assertEquals(
+                at.minus(1, ChronoUnit.DAYS), a.certificate().getNotBefore().toInstant());
+        assertEquals(
+                at.plus(3650, ChronoUnit.DAYS), a.certificate().getNotAfter().toInstant());
+        X509Certificate leaf = Authority.leafOf(a.leaf(names("dusk", "10.0.0.7"), at, RANDOM));
+        leaf.verify(a.certificate().getPublicKey());
+        assertEquals(List.of("1.3.6.1.5.5.7.3.1"), leaf.getExtendedKeyUsage());
+        assertEquals(0, a.certificate().getBasicConstraints());
+        assertEquals(-1, leaf.getBasicConstraints());
+        assertTrue(leaf.getKeyUsage()[0] && !leaf.getKeyUsage()[5]);
+        assertTrue(a.certificate().getKeyUsage()[5] && !a.certificate().getKeyUsage()[0]);
     }
 
     @Test
