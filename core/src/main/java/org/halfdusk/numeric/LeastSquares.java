@@ -84,9 +84,11 @@ public final class LeastSquares {
             double off = data[k] - model.value(p, k, gradient);
             sum += w * off * off;
             for (int i = 0; i < n; i++) {
-                side[i] += w * gradient[i] * off;
+                double weighted = w * gradient[i];
+                double[] row = normal[i];
+                side[i] += weighted * off;
                 for (int j = 0; j <= i; j++) {
-                    normal[i][j] += w * gradient[i] * gradient[j];
+                    row[j] += weighted * gradient[j];
                 }
             }
         }

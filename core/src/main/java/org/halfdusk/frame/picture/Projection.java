@@ -11,6 +11,9 @@ import org.halfdusk.angle.Vector;
  * @param k1 of r′ = ρ (1 + k1 (ρ/R)²), R half the diagonal
  */
 public record Projection(boolean fisheye, double focalPx, double k1, int width, int height) {
+    /** What is so many half diagonals away is in no frame, whatever the distortion. */
+    private static final double FARTHEST = 1.4;
+
     /** From the middle to a corner, px. */
     public double halfDiagonal() {
         // A root of squares: hypot guards against overflow, which pixels never come near, at ten times the time.
@@ -62,11 +65,12 @@ public record Projection(boolean fisheye, double focalPx, double k1, int width, 
             }
             rho = focalPx * across / c;
         }
-        double q = rho / halfDiagonal();
-        if (q > 1.4) {
+        // Of the distance in half diagonals, whose square alone is needed.
+        double square = 4 * rho * rho / ((double) width * width + (double) height * height);
+        if (square > FARTHEST * FARTHEST) {
             return false;
         }
-        double r = rho * (1 + k1 * q * q);
+        double r = rho * (1 + k1 * square);
         double s = across > 0 ? r / across : 0;
         out[0] = centreX() + s * a;
         out[1] = centreY() - s * b;

@@ -228,19 +228,19 @@ public final class StarFits {
         return sum / h.sum();
     }
 
-    /** Derivatives by small steps: it is fitted to some stars only. */
+    /** Derivatives by small steps where they are not plain: it is fitted to some stars only. */
     private record Segment(int side, double sigma) implements LeastSquares.Model {
         private static final double STEP = 1e-4;
-        private static final double STEP_OF_LIGHT = 1e-6;
 
         @Override
         public double value(double[] p, int point, double[] d) {
             double v = at(p, point);
-            for (int i = 0; i < p.length; i++) {
+            d[0] = (v - p[5]) / p[0];
+            d[5] = 1;
+            for (int i = 1; i < 5; i++) {
                 double keep = p[i];
-                double step = i == 0 || i == 5 ? STEP_OF_LIGHT : STEP;
-                p[i] = keep + step;
-                d[i] = (at(p, point) - v) / step;
+                p[i] = keep + STEP;
+                d[i] = (at(p, point) - v) / STEP;
                 p[i] = keep;
             }
             return v;

@@ -30,8 +30,12 @@ public final class ScannedRow {
     public void read(Pixels pixels, int y) {
         pixels.row(y, 0, width, red, green, blue);
         for (int x = 0; x < width; x++) {
-            luminance[x] = Pixels.luminance(red[x], green[x], blue[x]);
-            most[x] = Math.max(red[x], Math.max(green[x], blue[x]));
+            float r = red[x];
+            float g = green[x];
+            float b = blue[x];
+            luminance[x] = Pixels.luminance(r, g, b);
+            float higher = g > b ? g : b;
+            most[x] = r > higher ? r : higher;
         }
     }
 

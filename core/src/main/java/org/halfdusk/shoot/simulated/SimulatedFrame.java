@@ -61,6 +61,15 @@ public final class SimulatedFrame implements Pixels {
 
     private static final double HOT_LEVEL = 0.5;
 
+    /** Cosine of the angle from the axis beyond which nothing is drawn. */
+    private static final double BEHIND = 0.1;
+
+    /** More than the air raises anything, 0.6°. */
+    private static final double MOST_REFRACTED_RAD = 0.02;
+
+    /** A chord is shorter than its arc, and a fisheye's tile not quite a polygon. */
+    private static final double WIDER = 1.1;
+
     private final int width;
     private final int height;
     private final byte[] codes;
@@ -106,6 +115,26 @@ public final class SimulatedFrame implements Pixels {
             red[k] = Darkroom.LINEAR[codes[i++] & 0xff];
             green[k] = Darkroom.LINEAR[codes[i++] & 0xff];
             blue[k] = Darkroom.LINEAR[codes[i++] & 0xff];
+        }
+    }
+
+    /** The catalogue's stars, and fainter ones scattered at random, so many more for each magnitude fainter. */
+    private static final class Stars {
+        static final Stars ALL = new Stars();
+
+        final List<Star> directions = new ArrayList<>(StarCatalogue.instance().stars());
+        final List<Double> magnitudes = new ArrayList<>();
+
+        private Stars() {
+            directions.forEach(s -> magnitudes.add(s.magnitude()));
+            Random random = new Random(FAINT_STARS);
+            double span = Math.pow(10, SLOPE * (FAINTEST - CATALOGUE)) - 1;
+            for (int i = 0; i < FAINT_STARS; i++) {
+                double z = 2 * random.nextDouble() - 1;
+                double longitude = 2 * Math.PI * random.nextDouble();
+                directions.add(Star.fixed(Vector.ofSpherical(longitude, Math.asin(z), 1)));
+                magnitudes.add(CATALOGUE + Math.log10(1 + random.nextDouble() * span) / SLOPE);
+            }
         }
     }
 
@@ -174,7 +203,7 @@ public final class SimulatedFrame implements Pixels {
             double c = v.dot(ahead);
             double a = v.dot(right);
             double b = v.dot(up);
-            if (c < 0.1) {
+            if (c <= BEHIND) {
                 return false;
             }
             double r = focalPx * imaging.stretch(c);
@@ -230,32 +259,30 @@ public final class SimulatedFrame implements Pixels {
         }
 
         void stars() {
-            List<Star> stars = new ArrayList<>();
-            List<Double> magnitudes = new ArrayList<>();
-            for (Star s : StarCatalogue.instance().stars()) {
-                stars.add(s);
-                magnitudes.add(s.magnitude());
-            }
-            Random random = new Random(FAINT_STARS);
-            for (int i = 0; i < FAINT_STARS; i++) {
-                double z = 2 * random.nextDouble() - 1;
-                double longitude = 2 * Math.PI * random.nextDouble();
-                // So many more for each magnitude fainter.
-                double share = random.nextDouble();
-                double span = Math.pow(10, SLOPE * (FAINTEST - CATALOGUE)) - 1;
-                stars.add(Star.fixed(Vector.ofSpherical(longitude, Math.asin(z), 1)));
-                magnitudes.add(CATALOGUE + Math.log10(1 + share * span) / SLOPE);
-            }
+            Stars stars = Stars.ALL;
             // A star of the reference magnitude gives as much light as a square arcsecond of such a sky.
             double z = REFERENCE + 2.5 * Math.log10(linear(REFERENCE) / (arcsec * arcsec));
-            double seconds = setting.shutter().realSeconds();
-            List<Vector> first = seen(stars, open);
-            List<Vector> last = seen(stars, open.plusMillis(Math.round(1000 * seconds)));
+            List<Vector> airless = sky.stars(stars.directions, open);
+            List<Vector> first = new ArrayList<>();
+            List<Star> shown = new ArrayList<>();
+            List<Double> magnitudes = new ArrayList<>();
             double[] from = new double[2];
+            for (int i = 0; i < airless.size(); i++) {
+                if (airless.get(i).dot(ahead) > BEHIND - MOST_REFRACTED_RAD) {
+                    Vector v = refracted(airless.get(i));
+                    if (v.z() > 0 && place(v, from) && inside(from)) {
+                        first.add(v);
+                        shown.add(stars.directions.get(i));
+                        magnitudes.add(stars.magnitudes.get(i));
+                    }
+                }
+            }
+            Instant shut = open.plusMillis(Math.round(1000 * setting.shutter().realSeconds()));
+            List<Vector> last = sky.stars(shown, shut);
             double[] to = new double[2];
-            for (int i = 0; i < stars.size(); i++) {
+            for (int i = 0; i < first.size(); i++) {
                 Vector v = first.get(i);
-                if (v.z() > 0 && v.dot(ahead) > 0.1 && place(v, from) && place(last.get(i), to) && inside(from)) {
+                if (place(v, from) && place(refracted(last.get(i)), to)) {
                     double air = Extinction.CLEAR.magnitudes(Apparent.ofDegrees(Math.toDegrees(v.latitudeRad())));
                     double off = Math.acos(Math.min(1, v.dot(ahead)));
                     double lost = left(off, q(from[0], from[1])) * cosine(off);
@@ -272,17 +299,12 @@ public final class SimulatedFrame implements Pixels {
             return imaging == Imaging.RECTILINEAR ? 1 / Math.pow(Math.cos(off), 3) : 1;
         }
 
-        private List<Vector> seen(List<Star> stars, Instant at) {
-            List<Vector> all = new ArrayList<>();
-            for (Vector v : sky.stars(stars, at)) {
-                double airless = Math.toDegrees(v.latitudeRad());
-                all.add(
-                        airless < 0
-                                ? v
-                                : Vector.ofSpherical(
-                                        v.longitudeRad(), Math.toRadians(Refraction.STANDARD.apparent(airless)), 1));
-            }
-            return all;
+        /** Raised by the air; as it is below the horizon. */
+        private static Vector refracted(Vector v) {
+            double airless = Math.toDegrees(v.latitudeRad());
+            return airless < 0
+                    ? v
+                    : Vector.ofSpherical(v.longitudeRad(), Math.toRadians(Refraction.STANDARD.apparent(airless)), 1);
         }
 
         private boolean inside(double[] at) {
@@ -324,10 +346,16 @@ public final class SimulatedFrame implements Pixels {
             if (norm < 1e-6) {
                 return;
             }
+            int fromX = Math.max(0, cx - reach);
+            int toX = Math.min(width - 1, cx + reach);
+            double[] across = new double[Math.max(0, toX - fromX + 1)];
+            for (int px = fromX; px <= toX; px++) {
+                across[px - fromX] = Math.exp(-(px - x) * (px - x) / (2 * sigma * sigma));
+            }
             for (int py = Math.max(0, cy - reach); py <= Math.min(height - 1, cy + reach); py++) {
-                for (int px = Math.max(0, cx - reach); px <= Math.min(width - 1, cx + reach); px++) {
-                    double d = ((px - x) * (px - x) + (py - y) * (py - y)) / (2 * sigma * sigma);
-                    light[py * width + px] += (float) (norm * Math.exp(-d));
+                double row = norm * Math.exp(-(py - y) * (py - y) / (2 * sigma * sigma));
+                for (int px = fromX; px <= toX; px++) {
+                    light[py * width + px] += (float) (row * across[px - fromX]);
                 }
             }
         }
@@ -337,8 +365,29 @@ public final class SimulatedFrame implements Pixels {
             double highest = objects.stream()
                     .mapToDouble(ForegroundObject::topDegrees)
                     .reduce(plan.place().skyline().highest(), Math::max);
-            for (int y = 0; y < height; y++) {
-                for (int x = 0; x < width; x++) {
+            for (int y = 0; y < height; y += MESH) {
+                for (int x = 0; x < width; x += MESH) {
+                    if (lowest(x, y) <= highest + 0.1) {
+                        land(x, y, highest, objects);
+                    }
+                }
+            }
+        }
+
+        /** No pixel of a tile of the mesh looks lower, in degrees: lower than its middle by as much as a corner is away at most. */
+        private double lowest(int left, int top) {
+            Vector middle = direction(left + MESH / 2.0, top + MESH / 2.0);
+            double away = 0;
+            for (int corner = 0; corner < 4; corner++) {
+                Vector v = direction(left + (corner & 1) * MESH, top + (corner >> 1) * MESH);
+                away = Math.max(away, middle.minus(v).length());
+            }
+            return Math.toDegrees(middle.latitudeRad() - WIDER * away);
+        }
+
+        private void land(int left, int top, double highest, List<ForegroundObject> objects) {
+            for (int y = top; y < Math.min(height, top + MESH); y++) {
+                for (int x = left; x < Math.min(width, left + MESH); x++) {
                     Vector v = direction(x, y);
                     double altitude = Math.toDegrees(v.latitudeRad());
                     if (altitude <= highest + 0.1 && covered(v, altitude, objects)) {
@@ -415,9 +464,10 @@ public final class SimulatedFrame implements Pixels {
                     state ^= state << 13;
                     state ^= state >>> 7;
                     state ^= state << 17;
-                    double electrons = Math.max(0, light[i] * TINT[c]) * full * share[c];
+                    double each = full * share[c];
+                    double electrons = light[i] * TINT[c] * each;
                     double noise = bell[(int) (state & (BELL - 1))] * Math.sqrt(electrons + read * read * share[c]);
-                    out[3 * i + c] = code((electrons + noise) / (full * share[c]));
+                    out[3 * i + c] = code((electrons + noise) / each);
                 }
             }
             hot(out);
@@ -433,20 +483,23 @@ public final class SimulatedFrame implements Pixels {
             }
         }
 
-        private static final byte[] CODE = coded();
         private static final int FINE = 8192;
+        private static final byte[] CODE = coded();
 
         private static byte[] coded() {
-            byte[] all = new byte[8192 + 1];
+            byte[] all = new byte[FINE + 1];
             for (int i = 0; i < all.length; i++) {
-                double root = i / 8192.0;
+                double root = (double) i / FINE;
                 all[i] = (byte) Math.round(255 * Srgb.code(root * root));
             }
             return all;
         }
 
         private static byte code(double linear) {
-            return CODE[(int) (FINE * Math.sqrt(Math.max(0, Math.min(1, linear))))];
+            if (linear <= 0) {
+                return CODE[0];
+            }
+            return linear < 1 ? CODE[(int) (FINE * Math.sqrt(linear))] : CODE[FINE];
         }
     }
 }

@@ -1,16 +1,10 @@
 package org.halfdusk.web.picture;
 
-import java.awt.Transparency;
-import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
-import java.awt.image.ColorModel;
-import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferUShort;
 import java.awt.image.PixelInterleavedSampleModel;
-import java.awt.image.Raster;
-import java.awt.image.WritableRaster;
 import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
@@ -140,21 +134,11 @@ public record PictureFile(Pixels pixels, Exif exif) {
         private BufferedImage of(int width, int height) {
             return Optional.ofNullable(free.pollFirst())
                     .filter(i -> i.getWidth() == width && i.getHeight() == height)
-                    .orElseGet(() -> inOrder(width, height));
+                    .orElseGet(() -> RgbImage.of(width, height));
         }
-
-        /** Red, green, blue in memory, as decoders give them: into the usual pictures, blue first, each colour is put singly, which takes as long again as decoding. */
-        private static BufferedImage inOrder(int width, int height) {
-            WritableRaster raster = Raster.createInterleavedRaster(
-                    DataBuffer.TYPE_BYTE, width, height, 3 * width, 3, new int[] {0, 1, 2}, null);
-            return new BufferedImage(COLOURS, raster, false, null);
-        }
-
-        private static final ColorModel COLOURS = new ComponentColorModel(
-                ColorSpace.getInstance(ColorSpace.CS_sRGB), false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE);
 
         private void give(BufferedImage image) {
-            if (image.getColorModel() == COLOURS) {
+            if (RgbImage.is(image)) {
                 free.addFirst(image);
             }
         }

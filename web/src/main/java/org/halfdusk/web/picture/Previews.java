@@ -31,8 +31,11 @@ public final class Previews {
         return all;
     }
 
-    private static int code(double linear) {
-        return CODES[(int) Math.round(FINE * Math.sqrt(Math.max(0, Math.min(1, linear))))] & 0xff;
+    private static byte code(double linear) {
+        if (linear <= 0) {
+            return CODES[0];
+        }
+        return linear < 1 ? CODES[(int) (FINE * Math.sqrt(linear) + 0.5)] : CODES[FINE];
     }
 
     /** No longer than so many pixels each way; one that is smaller stays as it is. */
@@ -48,8 +51,7 @@ public final class Previews {
             column[x] = (int) ((long) x * w / p.width());
             across[column[x]]++;
         }
-        BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
-        int[] line = new int[w];
+        byte[] codes = new byte[3 * w * h];
         for (int y = 0; y < h; y++) {
             int from = (int) ((long) y * p.height() / h);
             int to = Math.max(from + 1, (int) ((long) (y + 1) * p.height() / h));
@@ -67,11 +69,12 @@ public final class Previews {
             }
             for (int x = 0; x < w; x++) {
                 double n = (double) across[x] * (to - from);
-                line[x] = code(sum[0][x] / n) << 16 | code(sum[1][x] / n) << 8 | code(sum[2][x] / n);
+                for (int c = 0; c < 3; c++) {
+                    codes[3 * (y * w + x) + c] = code(sum[c][x] / n);
+                }
             }
-            out.setRGB(0, y, w, 1, line, 0, w);
         }
-        return out;
+        return RgbImage.of(w, h, codes);
     }
 
     /** A square about a pixel as it is, from the sky's light to the brightest in it; what lies outside the frame is black. */
@@ -97,45 +100,16 @@ public final class Previews {
         }
         for (int dy = 0; dy < side; dy++) {
             for (int dx = 0; dx < side; dx++) {
-                int c = code((light[dy][dx] - least) / Math.max(1e-6, most - least));
+                int c = code((light[dy][dx] - least) / Math.max(1e-6, most - least)) & 0xff;
                 out.setRGB(dx, dy, c << 16 | c << 8 | c);
             }
         }
         return out;
     }
 
-    /** The same picture no longer than so many pixels each way. */
+    /** One that was {@link #fitted} no longer than so many pixels each way. */
     public static BufferedImage smaller(BufferedImage image, int most) {
-        double by = Math.max(image.getWidth(), image.getHeight()) / (double) most;
-        if (by <= 1) {
-            return image;
-        }
-        return fitted(new Coded(image), most);
-    }
-
-    /** A picture of eight bits as linear light. */
-    private record Coded(BufferedImage image) implements Pixels {
-        private static final float[] LINEAR = Pixels.linearOf(256);
-
-        @Override
-        public int width() {
-            return image.getWidth();
-        }
-
-        @Override
-        public int height() {
-            return image.getHeight();
-        }
-
-        @Override
-        public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
-            int[] line = image.getRGB(x, y, n, 1, new int[n], 0, n);
-            for (int i = 0; i < n; i++) {
-                red[i] = LINEAR[line[i] >> 16 & 0xff];
-                green[i] = LINEAR[line[i] >> 8 & 0xff];
-                blue[i] = LINEAR[line[i] & 0xff];
-            }
-        }
+        return Math.max(image.getWidth(), image.getHeight()) <= most ? image : fitted(RgbImage.light(image), most);
     }
 
     public static byte[] jpeg(BufferedImage image) throws IOException {

@@ -80,6 +80,23 @@ abstract class StoredPixels implements Pixels {
             return data[i] & 0xff;
         }
 
+        /** As the other does, without asking for each code: most frames are such. */
+        @Override
+        public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
+            Layout l = layout();
+            float[] light = EIGHT;
+            byte[] from = data;
+            int i = y * l.row() + x * l.pixel();
+            int r = i + l.red();
+            int g = i + l.green();
+            int b = i + l.blue();
+            for (int k = 0, at = 0; k < n; k++, at += l.pixel()) {
+                red[k] = light[from[r + at] & 0xff];
+                green[k] = light[from[g + at] & 0xff];
+                blue[k] = light[from[b + at] & 0xff];
+            }
+        }
+
         /** Adds as it reads: a mean of many frames takes little longer so than to decode them. */
         @Override
         public void sum(int y, int[] sums, int to) {

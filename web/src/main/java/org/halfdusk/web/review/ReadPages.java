@@ -50,7 +50,8 @@ public class ReadPages {
                                 ACTION + "?frame=" + t.frame().id(),
                                 t.frame().it().file().name(),
                                 "",
-                                chosen.filter(c -> c == t).isPresent(),
+                                chosen.filter(c -> c.frame().id() == t.frame().id())
+                                        .isPresent(),
                                 ""))
                         .toList(),
                 chosen.flatMap(t -> verdict.map(v -> ChosenPicture.of(both, t, v, ZoneOffset.UTC, ACTION))),

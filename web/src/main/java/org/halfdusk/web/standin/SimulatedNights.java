@@ -1,6 +1,5 @@
 package org.halfdusk.web.standin;
 
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -34,6 +33,7 @@ import org.halfdusk.store.Facts;
 import org.halfdusk.web.layout.files.DataHome;
 import org.halfdusk.web.layout.files.WholeFile;
 import org.halfdusk.web.picture.Previews;
+import org.halfdusk.web.picture.RgbImage;
 import org.springframework.stereotype.Component;
 
 /**
@@ -42,7 +42,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class SimulatedNights {
-    static final String FACT = "demo frames of shoot ";
+    /** What the file says of a shoot whose frames there are, the shoot's number after it. */
+    public static final String FACT = "demo frames of shoot ";
 
     private static final int LONG_PX = 1800;
     private static final float QUALITY = 0.95f;
@@ -102,14 +103,7 @@ public class SimulatedNights {
 
         private byte[] taken() throws IOException {
             SimulatedFrame f = SimulatedFrame.of(plan, shot.setting, shot.open, shot.how, LONG_PX);
-            BufferedImage image = new BufferedImage(f.width(), f.height(), BufferedImage.TYPE_INT_RGB);
-            byte[] codes = f.codes();
-            int[] rgb = new int[f.width() * f.height()];
-            for (int i = 0; i < rgb.length; i++) {
-                rgb[i] = (codes[3 * i] & 0xff) << 16 | (codes[3 * i + 1] & 0xff) << 8 | codes[3 * i + 2] & 0xff;
-            }
-            image.setRGB(0, 0, f.width(), f.height(), rgb, 0, f.width());
-            return written(Previews.jpeg(image, QUALITY));
+            return written(Previews.jpeg(RgbImage.of(f.width(), f.height(), f.codes()), QUALITY));
         }
 
         private byte[] written(byte[] jpeg) throws IOException {
