@@ -6,12 +6,18 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import java.util.List;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Pages have no fault that axe finds, and fit a phone. */
 class AccessTest extends BrowserTest {
+    @BeforeAll
+    static void frames() throws Exception {
+        app.withFramesOf(1);
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -40,6 +46,15 @@ class AccessTest extends BrowserTest {
                 "/shoots/7/pack",
                 "/shoots/7/rig2/expose",
                 "/shoots/2/practice",
+                "/shoots/1/review?frame=1",
+                "/shoots/10/expose",
+                "/shoots/1/stack",
+                "/shoots/1/run",
+                "/shoots/1/run/rehearsal",
+                "/log",
+                "/log/read",
+                "/learnt",
+                "/phone",
                 "/settings",
                 "/search?q=light",
                 "/kit",

@@ -133,7 +133,7 @@ class RunOfflineTest {
             assertThat(page.locator(".rehearsal-found li:visible")).containsText("its clock is off");
             page.selectOption("#strike", "WRONG_DIAL");
             page.locator("[data-strike] button").click();
-            assertThat(page.locator("aside")).containsText("Chosen: wrong dial, rig 1, " + stands);
+            assertThat(page.locator("aside.side")).containsText("Chosen: wrong dial, rig 1, " + stands);
             assertThat(page.locator("[data-lane='0'] [data-look=dial]")).hasText("automatic");
             assertThat(page.locator("[data-still]:visible")).hasCount(1);
             page.locator("[data-act=done]").click();
