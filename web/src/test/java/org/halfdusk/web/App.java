@@ -1,7 +1,10 @@
 package org.halfdusk.web;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -9,18 +12,27 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.halfdusk.shoot.kept.Shoots;
+import org.halfdusk.store.Facts;
+import org.halfdusk.web.picture.PictureFiles;
+import org.halfdusk.web.standin.SimulatedNights;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 
 /** The whole application on a port of its own, with a data folder of its own, to be asked over HTTP. */
 public final class App implements AutoCloseable {
+    private static final int FRAMES = 3;
+    private static final String FILE = "half-dusk.db";
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
 
     private final ConfigurableApplicationContext context;
@@ -31,7 +43,23 @@ public final class App implements AutoCloseable {
         this.context = context;
     }
 
-    public static App demo(Path data) {
+    /** What the demo sows at its first start, sown once for all that follow. */
+    private static Optional<Path> sown = Optional.empty();
+
+    public static synchronized App demo(Path data) {
+        if (Files.exists(data.resolve(FILE))) {
+            return start(data, "demo");
+        }
+        try {
+            if (sown.isEmpty()) {
+                Path folder = Files.createTempDirectory("sown");
+                start(folder, "demo").close();
+                sown = Optional.of(folder);
+            }
+            FileSystemUtils.copyRecursively(sown.get(), data);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         return start(data, "demo");
     }
 
@@ -57,6 +85,24 @@ public final class App implements AutoCloseable {
         return new App(new SpringApplicationBuilder(HalfDusk.class)
                 .profiles(profiles.toArray(String[]::new))
                 .run(all.toArray(String[]::new)));
+    }
+
+    /**
+     * Leaves out the frames of the demo's two nights, which take a minute to be developed and read, and sends some to a shoot instead, so that
+     * its pages have what is done with frames.
+     */
+    public App withFramesOf(long shoot) throws IOException, InterruptedException {
+        Facts facts = bean(Facts.class);
+        bean(Shoots.class).list("").forEach(s -> facts.put(SimulatedNights.FACT + s.id(), "made"));
+        for (int i = 0; i < FRAMES; i++) {
+            byte[] jpeg =
+                    PictureFiles.written(PictureFiles.sky(600, 400, 77, 1.2), "2027:06:05 03:0" + i + ":00", 8, 1);
+            assertEquals(
+                    302,
+                    upload("/shoots/" + shoot + "/review/frames", "frames", "frame-" + i + ".jpg", jpeg)
+                            .statusCode());
+        }
+        return this;
     }
 
     public int port() {

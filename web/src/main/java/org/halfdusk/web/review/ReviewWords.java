@@ -44,7 +44,7 @@ final class ReviewWords {
                     : Integer.toString(slot.get().number());
         }
         long before = both.taken().stream()
-                .takeWhile(o -> o != t)
+                .takeWhile(o -> o.frame().id() != t.frame().id())
                 .filter(o -> o.slot().isEmpty())
                 .count();
         return "Extra " + (before + 1);

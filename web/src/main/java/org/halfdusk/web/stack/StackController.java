@@ -87,15 +87,7 @@ class StackController {
         ShootDesk.Open open = open(id, rig);
         StackDesk.Mode mode = StackDesk.MODE.read(form.getOrDefault("mode", ""));
         try {
-            stacks.begin(
-                    open,
-                    mode,
-                    form.containsKey("fill"),
-                    form.containsKey("fade"),
-                    form.containsKey("dark"),
-                    form.containsKey("ground"),
-                    form.getOrDefault("name", ""),
-                    form.getOrDefault("kind", "tif").equals("jpg"));
+            stacks.begin(open, StackForm.of(mode, form));
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpStatus.BAD_REQUEST.value());
             return render(

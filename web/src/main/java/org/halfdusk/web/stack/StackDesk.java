@@ -234,33 +234,25 @@ class StackDesk {
     }
 
     /** @throws IllegalArgumentException naming what is wrong */
-    void begin(
-            ShootDesk.Open open,
-            Mode mode,
-            boolean fill,
-            boolean fade,
-            boolean dark,
-            boolean ground,
-            String name,
-            boolean jpeg)
-            throws IOException {
+    void begin(ShootDesk.Open open, StackForm f) throws IOException {
+        Mode mode = f.mode();
         String key = StackJobs.key(open.shoot().id(), open.rig());
         Stackable s = Stackable.of(both(open), mode.as);
         possible(s);
-        Path file = out.free(OutFolder.name(name), jpeg ? ".jpg" : ".tif");
+        Path file = out.free(f.name(), f.jpeg() ? ".jpg" : ".tif");
         Originals.Found lie = originals.look();
         List<String> arguments = new ArrayList<>(List.of("stack", "--mode", mode.name(), "--json"));
         arguments.addAll(List.of("--out", file.toString()));
         arguments.addAll(List.of("--work", jobs.work().toString()));
         arguments.addAll(List.of("--preview", jobs.preview(key).toString()));
         if (mode.fills) {
-            (fade ? Stream.of("--fade") : fill ? Stream.of("--fill-gaps") : Stream.<String>empty())
+            (f.fade() ? Stream.of("--fade") : f.fill() ? Stream.of("--fill-gaps") : Stream.<String>empty())
                     .forEach(arguments::add);
         }
-        if (dark) {
+        if (f.dark()) {
             named("--dark", s.darks(), lie, arguments);
         }
-        if (ground && !s.ground().isEmpty()) {
+        if (f.ground() && !s.ground().isEmpty()) {
             arguments.addAll(List.of("--mask", mask(open, s, key).toString()));
             named("--ground", s.ground(), lie, arguments);
         }

@@ -111,7 +111,7 @@ class FuzzTest {
 
     @BeforeAll
     static void start() throws Exception {
-        app = App.with(data, List.of("demo"), "--halfdusk.connections=1");
+        app = App.with(data, List.of("demo"), "--halfdusk.connections=1").withFramesOf(1);
         token = app.token();
     }
 
@@ -451,18 +451,7 @@ class FuzzTest {
             faults.add(
                     what + " does not say what is allowed: " + Jsoup.parse(body).text());
         }
-        // By its letters and digits: quotes, line ends and percent signs look otherwise in each format.
-        String shown = letters(a.value);
-        String bare = letters(decoded(text));
-        boolean named = bare.contains(shown.substring(0, Math.min(20, shown.length())))
-                || text.contains(a.value
-                        .strip()
-                        .substring(0, Math.min(20, a.value.strip().length())))
-                // Where a value holds several, each is named by itself.
-                || !shown.isEmpty()
-                        && Stream.of(a.value.strip().split("\\s+"))
-                                .limit(4)
-                                .allMatch(part -> bare.contains(letters(part)));
+        boolean named = text.contains(beginning(a.value.strip())) || named(a.value, text);
         // Another attempt may have changed what this one showed, or taken away what its form was of.
         boolean gone = text.contains(GONE);
         // A password is never shown again.
@@ -470,6 +459,22 @@ class FuzzTest {
         if (!named && !gone && !secret && !what.startsWith("409")) {
             faults.add(what + " does not name the value: " + message(body));
         }
+    }
+
+    /** By its letters and digits: quotes, line ends and percent signs look otherwise in each format. */
+    private static boolean named(String value, String text) {
+        String bare = letters(decoded(text));
+        String shown = letters(value);
+        return bare.contains(beginning(shown))
+                // Where a value holds several, each is named by itself.
+                || !shown.isEmpty()
+                        && Stream.of(value.strip().split("\\s+"))
+                                .limit(4)
+                                .allMatch(part -> bare.contains(letters(part)));
+    }
+
+    private static String beginning(String text) {
+        return text.substring(0, Math.min(20, text.length()));
     }
 
     private static String letters(String text) {

@@ -81,6 +81,7 @@ class HtmlTest extends DemoPages {
         assumeTrue(
                 installed(),
                 "html-validate could not be installed from the npm registry: pages are not validated here");
+        app.withFramesOf(8);
         Files.writeString(folder.resolve(".htmlvalidate.json"), RULES);
         List<String> command = new ArrayList<>(List.of(
                 TOOLS.resolve("node_modules/.bin/html-validate")

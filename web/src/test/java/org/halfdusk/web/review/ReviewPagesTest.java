@@ -88,9 +88,9 @@ class ReviewPagesTest {
     @Test
     @Order(1)
     void theNightWithTheComa() throws Exception {
-        Document d = until(EARLY, "main", "1 missing, 3 extra");
+        until(EARLY, "main", "1 missing, 3 extra");
         until(EARLY, ".steps", "19 frames read");
-        d = page(EARLY);
+        Document d = page(EARLY);
         assertTrue(d.select("main").text().contains("17 planned, 16 of them taken, 1 missing, 3 extra"));
         assertTrue(d.select(".review-change").text().contains("coma, stop down to f/2.8"));
         Set<String> noted =
