@@ -176,10 +176,6 @@ class HouseTest {
     /** Round the families of subjects stand the rooms of what is done with a shoot, one above the other. */
     @Test
     void theRoomsOfAShootStandInOrder() {
-        String[] families = Stream.concat(
-                        Stream.of("", ".choices", ".packing"), SUBJECTS.stream().map(s -> "." + s))
-                .map(s -> "org.halfdusk.shoot" + s)
-                .toArray(String[]::new);
         holds(layeredArchitecture()
                 .consideringOnlyDependenciesInLayers()
                 .layer("setting")

@@ -51,7 +51,7 @@ public record Codec<T>(
 
     /** A text in its one written form. */
     public static Codec<String> text(UnaryOperator<String> normal) {
-        return of(normal::apply, t -> t);
+        return of(normal, t -> t);
     }
 
     /** A number in a range. */

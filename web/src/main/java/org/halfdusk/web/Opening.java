@@ -28,10 +28,17 @@ final class Opening {
         int connections = environment.getProperty("halfdusk.connections", Integer.class, 0);
         Clock clock = Clock.systemUTC();
         this.opened = CompletableFuture.supplyAsync(
-                () -> connections > 0 ? Database.open(folder, clock, connections) : Database.open(folder, clock),
+                () -> {
+                    try {
+                        return connections > 0
+                                ? Database.open(folder, clock, connections)
+                                : Database.open(folder, clock);
+                    } finally {
+                        // The file first: the context soon waits for it.
+                        beside(Opening::readOnce);
+                    }
+                },
                 Opening::beside);
-        // The file first: the context soon waits for it.
-        opened.whenCompleteAsync((file, failure) -> readOnce(), Opening::beside);
     }
 
     private static void beside(Runnable work) {
@@ -62,7 +69,11 @@ final class Opening {
     }
 
     private void close() {
-        opened.thenAccept(Database::close);
+        try {
+            opened.join().close();
+        } catch (CompletionException e) {
+            // There is no file to close; whoever asked for it was told why.
+        }
     }
 
     /** Begins as soon as the options are known. Named in spring.factories. */

@@ -67,7 +67,7 @@ public final class Relief {
                 Seen here = rays[Math.floorMod(i + k, RAYS)];
                 top = here.altitude() > top.altitude() ? here : top;
             }
-            double altitude = Math.max(sea, top == Seen.NOTHING ? sea : climbed(heights, from, eye, top));
+            double altitude = Math.max(sea, top.equals(Seen.NOTHING) ? sea : climbed(heights, from, eye, top));
             double rounded = Math.round(100 * altitude) / 100.0;
             points.add(new Skyline.Point(i * 360.0 / RAYS, Math.max(-10, Math.min(85, rounded))));
         }

@@ -88,7 +88,7 @@ record Script(List<Named> blocks, List<ScriptRow> leftOut) {
         for (Named n : near) {
             List<Frame> frames = together(n.block().frames(), frame);
             Named next = n.with(frames);
-            if (blocks.stream().allMatch(other -> other == n || !overlap(other.block(), next.block()))) {
+            if (blocks.stream().allMatch(other -> other.equals(n) || !overlap(other.block(), next.block()))) {
                 blocks.set(blocks.indexOf(n), next);
                 return true;
             }

@@ -273,7 +273,7 @@ class FireworksPlanTest {
         FireworksPlan plan = plan(rig(Isle.STANDARD, 40), at(metres));
         FireworksPlan.Ways ways = plan.ways();
         for (FireworksPlan.Turned t : List.of(ways.level(), ways.upright())) {
-            boolean upright = t == ways.upright();
+            boolean upright = t.equals(ways.upright());
             assertEquals(upright, t.framing().upright());
             FireworksPlan turned = (FireworksPlan) PLANNER.plan(
                     isle(),

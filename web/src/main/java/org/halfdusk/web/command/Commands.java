@@ -1,6 +1,8 @@
 package org.halfdusk.web.command;
 
+import java.io.PrintStream;
 import java.io.PrintWriter;
+import java.nio.charset.Charset;
 import java.util.Set;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -46,7 +48,12 @@ public final class Commands implements Runnable {
 
     /** Does it. @return the exit code: 0 done, 1 nothing done, 2 wrong use, 3 done in part */
     public static int run(String... args) {
-        return run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args);
+        return run(written(System.out), written(System.err), args);
+    }
+
+    /** As the terminal writes. */
+    private static PrintWriter written(PrintStream stream) {
+        return new PrintWriter(stream, true, Charset.defaultCharset());
     }
 
     static int run(PrintWriter out, PrintWriter err, String... args) {

@@ -28,7 +28,7 @@ record NoisePart(String answer, Table table, List<Line> more) {
                 s.iso(),
                 plan.rig().camera().isos());
         ReadNoise own = plan.rig().camera().sensitivity().readNoise();
-        return new NoisePart(answer(both, own), table(both, own), more(both));
+        return new NoisePart(answer(both, own), table(both, own), ways());
     }
 
     private static String answer(LowOrHigh both, ReadNoise own) {
@@ -65,7 +65,7 @@ record NoisePart(String answer, Table table, List<Line> more) {
                 "verdict");
     }
 
-    private static List<Line> more(LowOrHigh both) {
+    private static List<Line> ways() {
         return List.of(
                 new Line(
                         "Multiple exposure in the camera",

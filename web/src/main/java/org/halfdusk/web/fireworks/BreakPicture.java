@@ -177,6 +177,7 @@ public record BreakPicture(String heading, List<Panel> panels, String headroom, 
     private static final double ALONE_AFTER = 5;
 
     /** The end of the climb of the first peony of the body that breaks alone, of the first break where none does. */
+    @SuppressWarnings("ReferenceEquality") // the cue itself, not one like it
     private static double opened(CueSheet sheet) {
         List<Cue> breaking = sheet.breaking();
         return breaking.stream()

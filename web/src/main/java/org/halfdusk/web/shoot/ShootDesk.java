@@ -269,7 +269,6 @@ public class ShootDesk {
     }
 
     private List<ShootPage.Step> steps(Open open, String current) {
-        Plan plan = open.plan();
         Subjects.Bound<?, ?> subject = open.subject();
         String query = "?at=" + open.at();
         String day = subjects.dayName(open.shoot().it().subject());

@@ -16,7 +16,8 @@ final class SolarEclipseExpose {
     private SolarEclipseExpose() {}
 
     static ExposeStep step(SolarEclipsePlan plan, Theme theme) {
-        List<Table.Row> rows = plan.exposures().stream().map(e -> row(e, plan)).toList();
+        List<Table.Row> rows =
+                plan.exposures().stream().map(SolarEclipseExpose::row).toList();
         return new ExposeStep(
                 "solareclipse/pictures",
                 SunsPicture.of(plan, true),
@@ -57,7 +58,7 @@ final class SolarEclipseExpose {
                                 + SolarEclipseView.NEVER_LOOK);
     }
 
-    private static Table.Row row(SolarExposure e, SolarEclipsePlan plan) {
+    private static Table.Row row(SolarExposure e) {
         String because = "guide " + Words.plain(e.phase().q())
                 + (Words.told(e.airStops()) ? ", air " + Words.stops(e.airStops()) : "")
                 + (Words.told(e.crescentStops()) ? ", thin crescent " + Words.stops(e.crescentStops()) : "")

@@ -255,7 +255,7 @@ class CommandsTest {
         List<Integer> read = new ArrayList<>();
         Progress stops = new Progress() {
             @Override
-            public void step(String what, int done, int of, long pixels) {
+            public synchronized void step(String what, int done, int of, long pixels) {
                 if (pixels > 0) {
                     read.add(done);
                 }
@@ -283,6 +283,7 @@ class CommandsTest {
             @Override
             public void grown(Picture sofar) {}
         });
+        assertTrue(read.contains(3), () -> "read at first: " + read);
         assertTrue(more.size() <= 3, () -> "read again: " + more);
         assertArrayEquals(read("whole.tif").light(), read("again.tif").light());
         assertFalse(Files.exists(folder.resolve("work")), "swept");

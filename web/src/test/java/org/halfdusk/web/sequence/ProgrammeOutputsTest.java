@@ -74,7 +74,7 @@ class ProgrammeOutputsTest extends DemoPages {
             Shoot shoot = changed(base, random);
             long id = shoots.add(shoot);
             try {
-                compare(id, shoot, n % 5 == 0);
+                compare(id, n % 5 == 0);
             } catch (AssertionError e) {
                 throw new AssertionError(
                         "programme " + n + " of " + shoot.title() + ": "
@@ -177,7 +177,7 @@ class ProgrammeOutputsTest extends DemoPages {
         return rows;
     }
 
-    private static void compare(long id, Shoot shoot, boolean pages) throws Exception {
+    private static void compare(long id, boolean pages) throws Exception {
         JsonNode programme =
                 JSON.readTree(app.get("/api/v1/shoots/" + id + "/programme").body());
         List<String> json = new ArrayList<>();

@@ -131,7 +131,7 @@ public record NightStrip(
                 .toList();
         Body followed = m.followed().orElse(Body.GALACTIC_CENTRE);
         List<Cloud> clouds = extras.forecast().map(f -> clouds(f, axis, scale)).orElse(List.of());
-        boolean large = extras != Extras.NONE;
+        boolean large = step.equals(FINE);
         double top = course.stream()
                 .mapToDouble(c -> Math.max(c.moon(), m.followed().isEmpty() ? 0 : altitude(m.sky(), c, followed)))
                 .reduce(USUAL_TOP, Math::max);
