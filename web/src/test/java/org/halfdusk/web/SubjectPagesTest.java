@@ -85,16 +85,19 @@ class SubjectPagesTest {
         has(good("/shoots/new?subject=" + subject), "best first");
     }
 
+    private static final List<String> ODD_DATES = List.of("1950-01-01", "2028-02-29", "2100-12-30");
+
+    /** All pairs of place and subject, and of subject and date, each date at two of the places. @param first date of the first subject */
     @ParameterizedTest
     @CsvSource({
-        "78.2,15.6,Arctic/Longyearbyen",
-        "-77.8,166.7,Antarctica/McMurdo",
-        "0,-78.5,America/Guayaquil",
-        "-33.9,18.4,Africa/Johannesburg",
-        "1.9,-157.4,Pacific/Kiritimati",
-        "90,0,UTC"
+        "78.2,15.6,Arctic/Longyearbyen,0",
+        "-77.8,166.7,Antarctica/McMurdo,1",
+        "0,-78.5,America/Guayaquil,2",
+        "-33.9,18.4,Africa/Johannesburg,0",
+        "1.9,-157.4,Pacific/Kiritimati,1",
+        "90,0,UTC,2"
     })
-    void oddPlacesAndDates(double latitude, double longitude, String zone) throws Exception {
+    void oddPlacesAndDates(double latitude, double longitude, String zone, int first) throws Exception {
         Shoots shoots = app.bean(Shoots.class);
         Planner planner = app.bean(Planner.class);
         long place = app.bean(Places.class)
@@ -109,14 +112,13 @@ class SubjectPagesTest {
         for (Subject subject : Subject.values()) {
             good("/nights?subject=" + subject + "&place=" + place + "&from=2027-06-01");
             good("/shoots/new?subject=" + subject + "&place=" + place + "&from=2100-11-01");
-            for (String date : List.of("1950-01-01", "2028-02-29", "2100-12-30")) {
-                long id = shoots.add(planner.newShoot(
-                        subject, kept, planner.suggestedRig(subject), LocalDate.parse(date), Instant.EPOCH));
-                for (String step : STEPS) {
-                    good("/shoots/" + id + "/" + step);
-                }
-                shoots.delete(id);
+            String date = ODD_DATES.get((first + subject.ordinal()) % ODD_DATES.size());
+            long id = shoots.add(planner.newShoot(
+                    subject, kept, planner.suggestedRig(subject), LocalDate.parse(date), Instant.EPOCH));
+            for (String step : STEPS) {
+                good("/shoots/" + id + "/" + step);
             }
+            shoots.delete(id);
         }
     }
 

@@ -49,7 +49,7 @@ class FuzzTest {
     private static final String GONE = "is not there any more";
 
     /** Values a field; {@code -Dfuzz=30} tries nearly all of them, which takes an hour. */
-    private static final int PER_FIELD = Integer.getInteger("fuzz", 4);
+    private static final int PER_FIELD = Integer.getInteger("fuzz", 2);
 
     private static final int PER_KNOWN_FIELD = 1;
     private static final int LEAST_REQUESTS = 3500;

@@ -41,6 +41,9 @@ class ReviewPagesTest {
     private static final String EARLY = "/shoots/9/review";
     private static final String YARD = "/shoots/8/review";
 
+    /** Asking for the page takes as long as reading a quarter of a frame. */
+    private static final int PAUSE_MS = 1500;
+
     @TempDir
     static Path data;
 
@@ -77,7 +80,7 @@ class ReviewPagesTest {
     private static Document until(String path, String css, String words) throws Exception {
         Document d = page(path);
         for (int i = 0; i < 400 && !d.select(css).text().contains(words); i++) {
-            Thread.sleep(250);
+            Thread.sleep(PAUSE_MS);
             d = page(path);
         }
         assertTrue(d.select(css).text().contains(words), d.select(css).text());
