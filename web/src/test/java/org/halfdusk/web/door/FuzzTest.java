@@ -90,9 +90,27 @@ class FuzzTest {
             "[]",
             "+999999999-12-31T23:59:59Z");
 
-    /** How a refusal says what may stand instead. */
-    private static final Pattern BOUND = Pattern.compile(
-            "allowed|outside|write |choose|at most|not known|needed|is not there|There is no|missing|too much|tick one|more than|Use mine|Choose again|used by|[Cc]hosen");
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** How a refusal says what may stand instead; looked for one by one, which on whole pages is quicker than as one expression. */
+    private static final List<String> BOUND = List.of(
+            "allowed",
+            "outside",
+            "write ",
+            "choose",
+            "at most",
+            "not known",
+            "needed",
+            "is not there",
+            "There is no",
+            "missing",
+            "too much",
+            "tick one",
+            "more than",
+            "Use mine",
+            "Choose again",
+            "used by",
+            "hosen");
 
     /** What takes something away is asked of things that are not there, so that the demo stays. */
     private static final Pattern TAKES_AWAY = Pattern.compile(".*/(delete|remove|forget)$");
@@ -355,7 +373,7 @@ class FuzzTest {
                 Map.entry("subject", "MILKY_WAY"));
         List<Attempt> attempts = new ArrayList<>();
         try (InputStream in = FuzzTest.class.getResourceAsStream("/org/halfdusk/web/api/openapi.json")) {
-            JsonNode paths = JsonMapper.builder().build().readTree(in).get("paths");
+            JsonNode paths = JSON.readTree(in).get("paths");
             paths.properties().forEach(p -> {
                 String path = p.getKey().startsWith("/api") ? p.getKey() : "/api/v1" + p.getKey();
                 Map<String, String> good = new LinkedHashMap<>();
@@ -444,10 +462,9 @@ class FuzzTest {
 
     /** A refusal names what it refuses, as far as it can be shown, and what is allowed. */
     private void said(Attempt a, String what, String body) {
-        String text = body.startsWith("{")
-                ? JsonMapper.builder().build().readTree(body).get("detail").asString()
-                : HtmlUtils.htmlUnescape(body);
-        if (!BOUND.matcher(text).find()) {
+        String text =
+                body.startsWith("{") ? JSON.readTree(body).get("detail").asString() : HtmlUtils.htmlUnescape(body);
+        if (BOUND.stream().noneMatch(text::contains)) {
             faults.add(
                     what + " does not say what is allowed: " + Jsoup.parse(body).text());
         }
