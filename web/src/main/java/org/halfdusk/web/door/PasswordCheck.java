@@ -23,7 +23,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * {@link Knocks}.
  */
 final class PasswordCheck extends OncePerRequestFilter {
-    static final String USER = "halfdusk";
     private static final String SCHEME = "Basic ";
 
     private final boolean asks;
@@ -34,7 +33,7 @@ final class PasswordCheck extends OncePerRequestFilter {
     /** @param password at the usual door; blank where that asks for none */
     PasswordCheck(String password, OtherDoor other, Knocks knocks) {
         this.asks = !password.isBlank();
-        this.expected = (USER + ":" + password).getBytes(StandardCharsets.UTF_8);
+        this.expected = (OtherDoor.USER + ":" + password).getBytes(StandardCharsets.UTF_8);
         this.other = other;
         this.knocks = knocks;
     }
@@ -57,7 +56,7 @@ final class PasswordCheck extends OncePerRequestFilter {
         if (given.isEmpty()) {
             refuse(
                     response,
-                    "Half Dusk asks for the user " + USER + " and the password "
+                    "Half Dusk asks for the user " + OtherDoor.USER + " and the password "
                             + (there ? "that was chosen in its Settings." : "it was started with."));
             return;
         }
@@ -78,13 +77,13 @@ final class PasswordCheck extends OncePerRequestFilter {
         }
         knocks.right(from);
         SecurityContextHolder.getContext()
-                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(USER, "", List.of()));
+                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(OtherDoor.USER, "", List.of()));
         chain.doFilter(request, response);
     }
 
     /** The other door's password, after the same user. */
     private boolean otherwise(byte[] given) {
-        byte[] user = (USER + ":").getBytes(StandardCharsets.UTF_8);
+        byte[] user = (OtherDoor.USER + ":").getBytes(StandardCharsets.UTF_8);
         int n = user.length;
         return given.length > n
                 && Arrays.equals(user, Arrays.copyOf(given, n))

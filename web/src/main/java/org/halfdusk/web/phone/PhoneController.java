@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.door.OtherDoor;
 import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
@@ -64,6 +65,7 @@ class PhoneController {
         List<String> addresses = reached.map(door::addresses).orElseGet(List::of);
         model.addAttribute("open", door.open());
         model.addAttribute("wrong", wrong);
+        model.addAttribute("user", OtherDoor.USER);
         model.addAttribute("least", PhoneDoor.LEAST_PASSWORD);
         model.addAttribute("addresses", addresses);
         model.addAttribute("strange", reached.map(door::strange).orElseGet(List::of));
