@@ -110,7 +110,8 @@ class FuzzTest {
             "Use mine",
             "Choose again",
             "used by",
-            "hosen");
+            "chosen",
+            "Chosen");
 
     /** What takes something away is asked of things that are not there, so that the demo stays. */
     private static final Pattern TAKES_AWAY = Pattern.compile(".*/(delete|remove|forget)$");
