@@ -1,6 +1,7 @@
 package org.halfdusk.web;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -25,6 +26,8 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.store.Facts;
 import org.halfdusk.web.picture.PictureFiles;
 import org.halfdusk.web.standin.SimulatedNights;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
@@ -32,6 +35,7 @@ import org.springframework.util.FileSystemUtils;
 /** The whole application on a port of its own, with a data folder of its own, to be asked over HTTP. */
 public final class App implements AutoCloseable {
     private static final int FRAMES = 3;
+    private static final int TIMES = 200;
     private static final String FILE = "half-dusk.db";
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
 
@@ -53,6 +57,8 @@ public final class App implements AutoCloseable {
         try {
             if (sown.isEmpty()) {
                 Path folder = Files.createTempDirectory("sown");
+                Runtime.getRuntime()
+                        .addShutdownHook(new Thread(() -> FileSystemUtils.deleteRecursively(folder.toFile())));
                 start(folder, "demo").close();
                 sown = Optional.of(folder);
             }
@@ -129,6 +135,33 @@ public final class App implements AutoCloseable {
             request.header(headers[i], headers[i + 1]);
         }
         return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** A page, taken apart. */
+    public Document page(String path) throws IOException, InterruptedException {
+        return Jsoup.parse(get(path).body());
+    }
+
+    /**
+     * Asks for a page of what takes long until it has some words. Asking takes as long as reading a good part of a frame: not too often.
+     *
+     * @param css where the words are to stand
+     */
+    public Document until(String path, String css, String words) throws IOException, InterruptedException {
+        return until(path, css, words, 1000);
+    }
+
+    /** The same with a pause of its own, {@value TIMES} times at most. */
+    public Document until(String path, String css, String words, int pauseMs) throws IOException, InterruptedException {
+        Document d = page(path);
+        for (int i = 0; i < TIMES && !d.select(css).text().contains(words); i++) {
+            Thread.sleep(pauseMs);
+            d = page(path);
+        }
+        assertTrue(
+                d.select(css).text().contains(words),
+                "no “" + words + "” in: " + d.select("main").text());
+        return d;
     }
 
     /** A file as it is sent. */

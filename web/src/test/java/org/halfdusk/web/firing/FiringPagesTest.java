@@ -10,7 +10,6 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
 import org.halfdusk.web.App;
-import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -24,14 +23,11 @@ class FiringPagesTest {
     Path data;
 
     private static String text(App app) throws Exception {
-        return Jsoup.parse(app.get(CAMERA).body()).select("main").text();
+        return app.page(CAMERA).select("main").text();
     }
 
     private static void until(App app, String words) throws Exception {
-        for (int i = 0; i < 200 && !text(app).contains(words); i++) {
-            Thread.sleep(200);
-        }
-        assertTrue(text(app).contains(words), text(app));
+        app.until(CAMERA, "main", words, 200);
     }
 
     @Test

@@ -41,9 +41,6 @@ class ReviewPagesTest {
     private static final String EARLY = "/shoots/9/review";
     private static final String YARD = "/shoots/8/review";
 
-    /** Asking for the page takes as long as reading a quarter of a frame. */
-    private static final int PAUSE_MS = 1500;
-
     @TempDir
     static Path data;
 
@@ -74,25 +71,15 @@ class ReviewPagesTest {
     }
 
     private static Document page(String path) throws Exception {
-        return Jsoup.parse(app.get(path).body());
-    }
-
-    private static Document until(String path, String css, String words) throws Exception {
-        Document d = page(path);
-        for (int i = 0; i < 400 && !d.select(css).text().contains(words); i++) {
-            Thread.sleep(PAUSE_MS);
-            d = page(path);
-        }
-        assertTrue(d.select(css).text().contains(words), d.select(css).text());
-        return d;
+        return app.page(path);
     }
 
     /** The simulated night: one frame missing, three extra, coma found, an aircraft and a lamp noted, the aim a degree off. */
     @Test
     @Order(1)
     void theNightWithTheComa() throws Exception {
-        until(EARLY, "main", "1 missing, 3 extra");
-        until(EARLY, ".steps", "19 frames read");
+        app.until(EARLY, "main", "1 missing, 3 extra");
+        app.until(EARLY, ".steps", "19 frames read");
         Document d = page(EARLY);
         assertTrue(d.select("main").text().contains("17 planned, 16 of them taken, 1 missing, 3 extra"));
         assertTrue(d.select(".review-change").text().contains("coma, stop down to f/2.8"));
@@ -119,8 +106,8 @@ class ReviewPagesTest {
     @Test
     @Order(2)
     void theNightWithTheClock() throws Exception {
-        until(YARD, ".steps", "17 frames read");
-        Document d = until(YARD, "main", "the camera's clock was 62.1 s ahead");
+        app.until(YARD, ".steps", "17 frames read");
+        Document d = app.until(YARD, "main", "the camera's clock was 62.1 s ahead");
         assertEquals(
                 302,
                 app.post(
@@ -189,12 +176,12 @@ class ReviewPagesTest {
                 302,
                 app.post("/shoots/1/review/folder", Map.of("folder", "one night/raw"))
                         .statusCode());
-        Document done = until("/shoots/1/review", "#progress", "3 frames read, 1 refused");
+        Document done = app.until("/shoots/1/review", "#progress", "3 frames read, 1 refused");
         assertTrue(
                 done.select("#progress").text().contains("“cut.jpg”"),
                 done.select("#progress").text());
         app.post("/shoots/1/review/folder", Map.of("folder", "one night/raw"));
-        until("/shoots/1/review", "#progress", "3 there already");
+        app.until("/shoots/1/review", "#progress", "3 there already");
         try (Stream<Path> all = Files.list(pictures.resolve("one night/raw"))) {
             assertEquals(6, all.count(), "nothing was moved or made beside the originals");
         }

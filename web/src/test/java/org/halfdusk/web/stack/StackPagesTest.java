@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.halfdusk.web.App;
 import org.halfdusk.web.picture.PictureFile;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -29,9 +28,6 @@ import org.junit.jupiter.api.io.TempDir;
 class StackPagesTest {
     private static final String STACK = "/shoots/9/stack";
 
-    /** Asking for the page takes as long as reading a quarter of a frame. */
-    private static final int PAUSE_MS = 1500;
-
     @TempDir
     static Path data;
 
@@ -43,7 +39,7 @@ class StackPagesTest {
     @BeforeAll
     static void start() throws Exception {
         app = App.with(data.resolve("kept"), List.of("demo"), "--halfdusk.out=" + out, "--halfdusk.stack.memory=300m");
-        until("/shoots/9/review", ".steps", "19 frames read");
+        app.until("/shoots/9/review", ".steps", "19 frames read");
     }
 
     @AfterAll
@@ -52,21 +48,11 @@ class StackPagesTest {
     }
 
     private static Document page(String path) throws Exception {
-        return Jsoup.parse(app.get(path).body());
+        return app.page(path);
     }
 
     private static String headline(Document d) {
         return d.select("aside h2").eachText().get(0);
-    }
-
-    private static Document until(String path, String css, String words) throws Exception {
-        Document d = page(path);
-        for (int i = 0; i < 1000 && !d.select(css).text().contains(words); i++) {
-            Thread.sleep(PAUSE_MS);
-            d = page(path);
-        }
-        assertTrue(d.select(css).text().contains(words), d.select("main").text());
-        return d;
     }
 
     @Test
@@ -108,7 +94,7 @@ class StackPagesTest {
         HttpResponse<String> twice = begin("MEAN", "Another", "tif");
         assertEquals(400, twice.statusCode(), "one at a time for a rig");
         assertTrue(twice.body().contains("value=\"Another\""), "what was typed stays");
-        Document d = until(STACK, "#stacking", "Take the picture");
+        Document d = app.until(STACK, "#stacking", "Take the picture");
         String said = d.select("#stacking").text();
         assertTrue(said.contains("17, 136 s of light"), said);
         assertTrue(said.contains("times less than in one frame; the root of their number is 4"), said);
@@ -120,7 +106,7 @@ class StackPagesTest {
         Path file = out.resolve("First core.tif");
         assertEquals(1800, PictureFile.head(file, "it").height());
         assertEquals(302, begin("LIGHTEST", "First core", "jpg").statusCode());
-        assertTrue(until(STACK, "#stacking", "Take the picture")
+        assertTrue(app.until(STACK, "#stacking", "Take the picture")
                 .select("#stacking")
                 .text()
                 .contains("First core.jpg"));
@@ -133,12 +119,12 @@ class StackPagesTest {
     @Test
     @Order(3)
     void itIsStoppedAndGoesOn() throws Exception {
-        assertEquals(302, begin("LIGHTEST", "Slow", "tif").statusCode());
+        assertEquals(302, begin("MEDIAN", "Slow", "tif").statusCode());
         assertEquals(302, app.post(STACK + "/stop", Map.of()).statusCode());
-        Document d = until(STACK, "#stacking", "Stopped; what was reached is kept");
+        Document d = app.until(STACK, "#stacking", "Stopped; what was reached is kept");
         assertFalse(d.select("#stacking form[action$=again]").isEmpty());
         assertEquals(302, app.post(STACK + "/again", Map.of()).statusCode());
-        until(STACK, "#stacking", "Take the picture");
+        app.until(STACK, "#stacking", "Take the picture");
         assertTrue(Files.exists(out.resolve("Slow.tif")));
         assertEquals(400, app.post(STACK + "/again", Map.of()).statusCode());
     }
