@@ -240,47 +240,49 @@ public final class Solver {
         }
     }
 
-    /** Detections by place. */
+    /** Detections by place: each is kept in its cell and in the eight about it, so that one cell is asked for all that may be near. */
     private final class Grid {
         /** Of finer cells there are more than detections, px. */
         private static final int FINEST = 24;
 
         private final int cell;
         private final int columns;
-        private final int rows;
         private final int[] first;
         private final int[] next;
+        private final int[] kept;
 
         Grid(int count, double reach) {
             this.cell = Math.max(FINEST, (int) Math.ceil(reach));
             this.columns = width / cell + 1;
-            this.rows = height / cell + 1;
+            int rows = height / cell + 1;
             this.first = new int[columns * rows];
-            this.next = new int[count];
+            this.next = new int[9 * count];
+            this.kept = new int[9 * count];
             Arrays.fill(first, -1);
+            int n = 0;
             for (int i = count - 1; i >= 0; i--) {
-                int x = (int) Math.max(0, Math.min(width - 1, found[i][0])) / cell;
-                int y = (int) Math.max(0, Math.min(height - 1, found[i][1])) / cell;
-                next[i] = first[y * columns + x];
-                first[y * columns + x] = i;
+                int cx = (int) Math.max(0, Math.min(width - 1, found[i][0])) / cell;
+                int cy = (int) Math.max(0, Math.min(height - 1, found[i][1])) / cell;
+                for (int y = Math.max(0, cy - 1); y <= Math.min(rows - 1, cy + 1); y++) {
+                    for (int x = Math.max(0, cx - 1); x <= Math.min(columns - 1, cx + 1); x++) {
+                        kept[n] = i;
+                        next[n] = first[y * columns + x];
+                        first[y * columns + x] = n++;
+                    }
+                }
             }
         }
 
-        /** The nearest detection within a reach; −1 for none. */
+        /** The nearest detection within a reach of a place in the frame; −1 for none. */
         int nearest(double x, double y, double reach) {
             int best = -1;
             double least = reach * reach;
-            int cx = (int) x / cell;
-            int cy = (int) y / cell;
-            for (int gy = Math.max(0, cy - 1); gy <= Math.min(rows - 1, cy + 1); gy++) {
-                for (int gx = Math.max(0, cx - 1); gx <= Math.min(columns - 1, cx + 1); gx++) {
-                    for (int i = first[gy * columns + gx]; i >= 0; i = next[i]) {
-                        double d = (found[i][0] - x) * (found[i][0] - x) + (found[i][1] - y) * (found[i][1] - y);
-                        if (d < least) {
-                            least = d;
-                            best = i;
-                        }
-                    }
+            for (int k = first[(int) y / cell * columns + (int) x / cell]; k >= 0; k = next[k]) {
+                int i = kept[k];
+                double d = (found[i][0] - x) * (found[i][0] - x) + (found[i][1] - y) * (found[i][1] - y);
+                if (d < least) {
+                    least = d;
+                    best = i;
                 }
             }
             return best;
