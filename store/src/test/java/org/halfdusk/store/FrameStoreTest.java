@@ -21,6 +21,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
@@ -39,6 +40,7 @@ import org.halfdusk.shoot.review.taken.FrameFile;
 import org.halfdusk.shoot.review.taken.Shot;
 import org.halfdusk.shoot.review.taken.TakenFrame;
 import org.halfdusk.store.kit.StoredFocusMarks;
+import org.halfdusk.store.shoots.ReadingText;
 import org.halfdusk.store.shoots.StoredFrames;
 import org.halfdusk.store.shoots.StoredLearning;
 import org.halfdusk.store.sqlite.Database;
@@ -175,6 +177,10 @@ class FrameStoreTest {
         long id = frames.add(frame(Optional.of(SHOOT), 1, reading(false)));
         assertTrue(frames.judge(id, new TakenFrame.Judgement(TakenFrame.Choice.REJECT, 0, "")));
         assertEquals(Set.of(String.format("%064x", 1)), frames.rejected());
+        assertEquals(
+                List.of(new Kept<>(id, new TakenFrame.Judgement(TakenFrame.Choice.REJECT, 0, ""))),
+                frames.judged(SHOOT, 0));
+        assertEquals(List.of(), frames.judged(SHOOT, 1));
         assertFalse(frames.judge(999, TakenFrame.Judgement.NONE));
         frames.answer(SHOOT, 0, Softness.Cause.WRONG_FOCUS_MODE, Optional.of(true));
         frames.answer(SHOOT, 0, Softness.Cause.WRONG_FOCUS_MODE, Optional.of(false));
@@ -199,7 +205,20 @@ class FrameStoreTest {
             sql("UPDATE frame SET reading = '" + broken + "' WHERE id = " + id);
             assertEquals(1, frames.of(SHOOT, 0).size(), broken);
             assertEquals(Optional.empty(), frames.find(id));
+            assertEquals(2, frames.judged(SHOOT, 0).size(), "what was read is not asked for there");
         }
+        sql("UPDATE frame SET choice = 'PERHAPS' WHERE id = " + id);
+        assertEquals(1, frames.judged(SHOOT, 0).size());
+    }
+
+    /** Blanks and line ends as another program writes them, lines of words that are not known, or of one. */
+    @Test
+    void aReadingIsReadHoweverItsBlanksStand() {
+        String text = ReadingText.write(reading(true));
+        String odd = text.lines()
+                .map(l -> l.startsWith("kind") || l.startsWith("fault") ? l : l.replace(" ", "   ") + " ")
+                .collect(Collectors.joining("\r\n", "later 1 2\nword\n", "\n"));
+        assertEquals(reading(true), ReadingText.read(odd));
     }
 
     private void sql(String statement) throws Exception {

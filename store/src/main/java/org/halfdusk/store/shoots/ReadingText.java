@@ -2,7 +2,9 @@ package org.halfdusk.store.shoots;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
@@ -193,12 +195,22 @@ public final class ReadingText {
         return List.copyOf(all);
     }
 
-    private record Lines(String text) {
+    /** The lines by their first words; those that have no second are passed over. */
+    private static final class Lines {
+        private final Map<String, List<String>> byWord = new HashMap<>();
+
+        Lines(String text) {
+            text.lines().forEach(l -> {
+                int end = l.indexOf(' ');
+                if (end >= 0) {
+                    byWord.computeIfAbsent(l.substring(0, end), k -> new ArrayList<>())
+                            .add(l.substring(end + 1));
+                }
+            });
+        }
+
         List<String> all(String word) {
-            return text.lines()
-                    .filter(l -> l.startsWith(word + " "))
-                    .map(l -> l.substring(word.length() + 1))
-                    .toList();
+            return byWord.getOrDefault(word, List.of());
         }
 
         String word(String word) {
@@ -214,24 +226,33 @@ public final class ReadingText {
         }
     }
 
+    /** Figures of a line, apart by spaces. */
     private static final class Figures {
-        private final String[] parts;
+        private final String line;
         private int at;
+        private int read;
 
         Figures(String line) {
-            this.parts = line.strip().split(" +");
+            this.line = line.strip();
         }
 
         boolean more() {
-            return at < parts.length && !parts[at].isEmpty();
+            while (at < line.length() && line.charAt(at) == ' ') {
+                at++;
+            }
+            return at < line.length();
         }
 
         double next() {
             if (!more()) {
-                throw new IllegalArgumentException("a reading whose line ends after " + at + " figures cannot be read");
+                throw new IllegalArgumentException(
+                        "a reading whose line ends after " + read + " figures cannot be read");
             }
-            String p = parts[at++];
-            return p.equals(NONE) ? Double.NaN : Double.parseDouble(p);
+            int end = line.indexOf(' ', at);
+            String figure = line.substring(at, end < 0 ? line.length() : end);
+            at += figure.length();
+            read++;
+            return figure.equals(NONE) ? Double.NaN : Double.parseDouble(figure);
         }
 
         int within(int least, int most) {

@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Supplier;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.done.Frames;
 import org.halfdusk.shoot.review.Afterwards;
@@ -51,6 +52,32 @@ public final class StoredFrames implements Frames {
     }
 
     @Override
+    public List<Kept<TakenFrame.Judgement>> judged(long shootId, int rig) {
+        return dsl
+                .select(FRAME.ID, FRAME.CHOICE, FRAME.STARS, FRAME.NOTE)
+                .from(FRAME)
+                .where(of(Optional.of(shootId), rig))
+                .orderBy(FRAME.ID)
+                .fetch(r -> readable(() -> new Kept<>(r.value1(), judgement(r.value2(), r.value3(), r.value4()))))
+                .stream()
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static TakenFrame.Judgement judgement(String choice, long stars, String note) {
+        return new TakenFrame.Judgement(TakenFrame.Choice.valueOf(choice), (int) stars, note);
+    }
+
+    /** Nothing of a row that another program wrote and that cannot be read: the others stay. */
+    private static <T> Optional<T> readable(Supplier<T> row) {
+        try {
+            return Optional.of(row.get());
+        } catch (IllegalArgumentException | DateTimeException e) {
+            return Optional.empty();
+        }
+    }
+
+    @Override
     public List<Kept<TakenFrame>> alone() {
         return dsl.selectFrom(FRAME).where(FRAME.SHOOT_ID.isNull()).orderBy(FRAME.ID.desc()).fetch().stream()
                 .flatMap(r -> read(r).stream())
@@ -74,40 +101,35 @@ public final class StoredFrames implements Frames {
                 .flatMap(StoredFrames::read);
     }
 
-    /** Nothing of a row that another program wrote and that cannot be read: the others stay. */
     private static Optional<Kept<TakenFrame>> read(FrameRecord r) {
-        try {
-            Shot shot = new Shot(
-                    Optional.ofNullable(r.getTaken()).map(LocalDateTime::parse),
-                    Optional.ofNullable(r.getZoneOffset()).map(ZoneOffset::of),
-                    perhaps(r.getSeconds()),
-                    perhaps(r.getAperture()),
-                    r.getIso() == null
-                            ? OptionalInt.empty()
-                            : OptionalInt.of(r.getIso().intValue()),
-                    perhaps(r.getFocalMm()),
-                    perhaps(r.getPitchMicrons()));
-            return Optional.of(new Kept<>(
-                    r.getId(),
-                    new TakenFrame(
-                            Optional.ofNullable(r.getShootId()),
-                            r.getRig().intValue(),
-                            new FrameFile(
-                                    r.getName(),
-                                    r.getHash(),
-                                    r.getBytes(),
-                                    r.getWidth().intValue(),
-                                    r.getHeight().intValue(),
-                                    shot),
-                            ReadingText.read(r.getReading()),
-                            Instant.parse(r.getBroughtAt()),
-                            new TakenFrame.Judgement(
-                                    TakenFrame.Choice.valueOf(r.getChoice()),
-                                    r.getStars().intValue(),
-                                    r.getNote()))));
-        } catch (IllegalArgumentException | DateTimeException e) {
-            return Optional.empty();
-        }
+        return readable(() -> new Kept<>(
+                r.getId(),
+                new TakenFrame(
+                        Optional.ofNullable(r.getShootId()),
+                        r.getRig().intValue(),
+                        file(r),
+                        ReadingText.read(r.getReading()),
+                        Instant.parse(r.getBroughtAt()),
+                        judgement(r.getChoice(), r.getStars(), r.getNote()))));
+    }
+
+    private static FrameFile file(FrameRecord r) {
+        return new FrameFile(
+                r.getName(),
+                r.getHash(),
+                r.getBytes(),
+                r.getWidth().intValue(),
+                r.getHeight().intValue(),
+                new Shot(
+                        Optional.ofNullable(r.getTaken()).map(LocalDateTime::parse),
+                        Optional.ofNullable(r.getZoneOffset()).map(ZoneOffset::of),
+                        perhaps(r.getSeconds()),
+                        perhaps(r.getAperture()),
+                        r.getIso() == null
+                                ? OptionalInt.empty()
+                                : OptionalInt.of(r.getIso().intValue()),
+                        perhaps(r.getFocalMm()),
+                        perhaps(r.getPitchMicrons())));
     }
 
     private static OptionalDouble perhaps(@Nullable Double v) {

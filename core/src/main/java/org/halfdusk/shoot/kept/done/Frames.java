@@ -15,6 +15,9 @@ public interface Frames {
     /** Of a rig of a shoot, as they were brought in. */
     List<Kept<TakenFrame>> of(long shootId, int rig);
 
+    /** What a person thinks of each of them, without what was read of it: a night has thousands. */
+    List<Kept<Judgement>> judged(long shootId, int rig);
+
     /** Those that were read without a shoot, the last first. */
     List<Kept<TakenFrame>> alone();
 

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.typed.PlainText;
@@ -45,14 +46,14 @@ public record TakenFrame(
     }
 
     /** The one that stands for several: the kept one with the most stars; else one from their middle, none that was rejected. */
-    public static Optional<Kept<TakenFrame>> best(List<Kept<TakenFrame>> frames) {
-        List<Kept<TakenFrame>> some = frames.stream()
-                .filter(f -> f.it().judgement().choice() != Choice.REJECT)
+    public static <T> Optional<Kept<T>> best(List<Kept<T>> frames, Function<T, Judgement> judged) {
+        List<Kept<T>> some = frames.stream()
+                .filter(f -> judged.apply(f.it()).choice() != Choice.REJECT)
                 .toList();
         return some.stream()
                 .filter(f ->
-                        f.it().judgement().stars() > 0 || f.it().judgement().choice() == Choice.KEEP)
-                .max(Comparator.comparingInt(f -> f.it().judgement().stars()))
+                        judged.apply(f.it()).stars() > 0 || judged.apply(f.it()).choice() == Choice.KEEP)
+                .max(Comparator.comparingInt(f -> judged.apply(f.it()).stars()))
                 .or(() -> some.isEmpty() ? Optional.empty() : Optional.of(some.get(some.size() / 2)));
     }
 

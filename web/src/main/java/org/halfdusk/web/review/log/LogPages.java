@@ -210,7 +210,7 @@ class LogPages {
                 subjects.name(s.subject()),
                 kit(s),
                 said(w.frames()),
-                TakenFrame.best(w.frames()).map(Kept::id).orElse(0L),
+                TakenFrame.best(w.frames(), TakenFrame::judgement).map(Kept::id).orElse(0L),
                 w.noted(),
                 Stream.concat(
                                 notes(w.shoot().id()).stream().map(n -> "In the night: " + n),

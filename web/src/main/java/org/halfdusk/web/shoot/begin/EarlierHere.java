@@ -47,7 +47,7 @@ public class EarlierHere {
                         Times.longDate(s.it().night()),
                         noted.getOrDefault(s.id(), Afterwards.NOTHING),
                         counts.containsKey(s.id())
-                                ? TakenFrame.best(frames.of(s.id(), Shoots.FIRST_RIG))
+                                ? TakenFrame.best(frames.judged(s.id(), Shoots.FIRST_RIG), j -> j)
                                         .map(Kept::id)
                                         .orElse(0L)
                                 : 0L))
