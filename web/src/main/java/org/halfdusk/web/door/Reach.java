@@ -27,12 +27,16 @@ class Reach {
         refuse(server.getAddress());
     }
 
-    /** Once more of the socket itself, whatever the settings said. */
+    /** Once more of the socket itself, whatever the settings said; what it sends to others is packed. */
     @EventListener
     void bound(WebServerInitializedEvent event) {
         if (event.getWebServer() instanceof TomcatWebServer tomcat) {
             for (Connector c : tomcat.getTomcat().getService().findConnectors()) {
-                refuse(c.getProtocolHandler() instanceof AbstractProtocol<?> p ? p.getAddress() : null);
+                InetAddress address = c.getProtocolHandler() instanceof AbstractProtocol<?> p ? p.getAddress() : null;
+                refuse(address);
+                if (others(address)) {
+                    Packing.on(c);
+                }
             }
         }
     }

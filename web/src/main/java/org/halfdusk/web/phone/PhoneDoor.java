@@ -21,6 +21,7 @@ import org.apache.catalina.connector.Connector;
 import org.apache.tomcat.util.net.SSLHostConfig;
 import org.apache.tomcat.util.net.SSLHostConfigCertificate;
 import org.halfdusk.web.door.OtherDoor;
+import org.halfdusk.web.door.Packing;
 import org.halfdusk.web.layout.MachineClock;
 import org.halfdusk.web.layout.files.DataHome;
 import org.halfdusk.web.layout.files.Sha256;
@@ -128,18 +129,7 @@ class PhoneDoor implements OtherDoor {
             password = keys.password().orElse("");
             right = new byte[0];
             KeyStore leaf = leaf(clock.instant());
-            Connector c = new Connector();
-            c.setPort(port);
-            c.setScheme("https");
-            c.setSecure(true);
-            c.setProperty("SSLEnabled", "true");
-            SSLHostConfig host = new SSLHostConfig();
-            host.setProtocols("TLSv1.2+TLSv1.3");
-            SSLHostConfigCertificate certificate = new SSLHostConfigCertificate(host, SSLHostConfigCertificate.Type.EC);
-            certificate.setCertificateKeystore(leaf);
-            certificate.setCertificateKeystorePassword(new String(Authority.NO_SECRET));
-            host.addCertificate(certificate);
-            c.addSslHostConfig(host);
+            Connector c = secure(leaf);
             Service s = service;
             if (s == null) {
                 return;
@@ -161,6 +151,23 @@ class PhoneDoor implements OtherDoor {
                             + " --halfdusk.phone.port=… for another",
                     e);
         }
+    }
+
+    private Connector secure(KeyStore leaf) {
+        Connector c = new Connector();
+        c.setPort(port);
+        c.setScheme("https");
+        c.setSecure(true);
+        c.setProperty("SSLEnabled", "true");
+        Packing.on(c);
+        SSLHostConfig host = new SSLHostConfig();
+        host.setProtocols("TLSv1.2+TLSv1.3");
+        SSLHostConfigCertificate certificate = new SSLHostConfigCertificate(host, SSLHostConfigCertificate.Type.EC);
+        certificate.setCertificateKeystore(leaf);
+        certificate.setCertificateKeystorePassword(new String(Authority.NO_SECRET));
+        host.addCertificate(certificate);
+        c.addSslHostConfig(host);
+        return c;
     }
 
     private void close() {

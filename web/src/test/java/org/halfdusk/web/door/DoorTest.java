@@ -64,6 +64,14 @@ class DoorTest extends DemoPages {
         assertEquals(path.startsWith("/api"), answer.contains("application/problem+json"), answer);
     }
 
+    /** Packing takes longer than the way to this machine's own browser. */
+    @Test
+    void atTheMachineItselfNothingIsPacked() throws Exception {
+        HttpResponse<String> r = ask("GET", "/nights", "Accept-Encoding", "gzip");
+        assertEquals(200, r.statusCode());
+        assertTrue(r.headers().firstValue("Content-Encoding").isEmpty());
+    }
+
     @Test
     void aFormThatCannotBeDecodedToo() throws Exception {
         HttpResponse<String> r = app.send(HttpRequest.newBuilder(URI.create(app.url("/settings")))

@@ -66,6 +66,17 @@ class PasswordTest {
         assertEquals(200, status("/assets/app.css"));
     }
 
+    /** Others come in here: what they get is packed where they can unpack it. */
+    @Test
+    void answersToOthersArePacked() throws Exception {
+        HttpRequest.Builder b =
+                HttpRequest.newBuilder(URI.create(app.url("/nights"))).header("Authorization", basic("correct horse"));
+        assertTrue(app.send(b.build()).headers().firstValue("Content-Encoding").isEmpty());
+        assertEquals(
+                Optional.of("gzip"),
+                app.send(b.header("Accept-Encoding", "gzip").build()).headers().firstValue("Content-Encoding"));
+    }
+
     /** A file of 300 MB is announced and never sent: the answer comes all the same. */
     @Test
     void aFileIsNotReadBeforeThePassword() throws Exception {

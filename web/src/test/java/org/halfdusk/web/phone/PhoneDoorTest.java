@@ -6,7 +6,10 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeFalse;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -20,6 +23,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.zip.GZIPInputStream;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
 import org.halfdusk.web.App;
@@ -51,7 +55,25 @@ class PhoneDoorTest {
         password.ifPresent(p -> b.header(
                 "Authorization",
                 "Basic " + Base64.getEncoder().encodeToString(("halfdusk:" + p).getBytes(StandardCharsets.UTF_8))));
-        return client.send(b.build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(b.header("Accept-Encoding", "gzip").build(), unpacked());
+    }
+
+    private static HttpResponse.BodyHandler<String> unpacked() {
+        return r -> HttpResponse.BodySubscribers.mapping(
+                HttpResponse.BodySubscribers.ofByteArray(),
+                b -> r.headers().firstValue("Content-Encoding").isEmpty() ? utf8(b) : utf8(plain(b)));
+    }
+
+    private static String utf8(byte[] bytes) {
+        return new String(bytes, StandardCharsets.UTF_8);
+    }
+
+    private static byte[] plain(byte[] packed) {
+        try (InputStream in = new GZIPInputStream(new ByteArrayInputStream(packed))) {
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private App started() {
@@ -94,6 +116,8 @@ class PhoneDoorTest {
             }
             assertEquals(200, in.statusCode());
             assertTrue(in.headers().firstValue("Strict-Transport-Security").isEmpty());
+            assertEquals(
+                    Optional.of("gzip"), in.headers().firstValue("Content-Encoding"), "the way to a phone is slow");
             assertEquals(200, app.get("/shoots").statusCode(), "at the machine itself nothing is asked");
             assertThrows(
                     IOException.class,
