@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -24,6 +25,7 @@ import org.halfdusk.web.layout.drawing.Scene;
 import org.halfdusk.web.layout.drawing.SkyColours;
 import org.halfdusk.web.layout.drawing.Theme;
 import org.halfdusk.web.layout.words.BodyWords;
+import org.halfdusk.web.layout.words.Html;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
@@ -32,7 +34,9 @@ import org.halfdusk.web.layout.words.Words;
  * The frame at one moment: stars, the Milky Way's middle line, the moon, the way of the subject's body, land and objects to
  * scale, with rulers. Outside the sensor it goes on, dimmed.
  *
- * @param stars circles, ready as SVG: some hundred cost a template engine more than all the astronomy
+ * @param stars circles, ready as SVG, as are the texts of the rulers and the hours: some hundred cost a template engine more than all
+ *     the astronomy
+ * @param rulers a path
  * @param outside everything but the frame, a path
  */
 record FramePicture(
@@ -42,11 +46,11 @@ record FramePicture(
         Scene.Box frame,
         String outside,
         String stars,
-        List<String> rulers,
-        List<Mark> rulerTexts,
+        String rulers,
+        String rulerTexts,
         String band,
         String way,
-        List<Mark> hours,
+        String hours,
         Optional<Mark> body,
         Optional<Mark> pole,
         Optional<DiscDrawing> moon,
@@ -54,7 +58,12 @@ record FramePicture(
         String caption,
         String words) {
     /** Something written at a place. */
-    record Mark(String x, String y, String text) {}
+    record Mark(String x, String y, String text) {
+        /** As SVG. @param look its class and how it is set off */
+        private String svg(String look) {
+            return "<text " + look + " x=\"" + x + "\" y=\"" + y + "\">" + Html.escaped(text) + "</text>";
+        }
+    }
 
     private static final double FAINTEST = 5.5;
     private static final int BAND_POINTS = 120;
@@ -171,16 +180,22 @@ record FramePicture(
             return path(points);
         }
 
-        List<Mark> hours(Body body, Interval night) {
-            List<Mark> hours = new ArrayList<>();
+        String hours(Body body, Interval night) {
+            StringBuilder hours = new StringBuilder();
             Instant first = night.start().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.HOURS);
             for (Instant t = first; t.isBefore(night.end()); t = t.plus(1, ChronoUnit.HOURS)) {
                 HorizontalPosition p = sky.at(body, t);
                 if (p.altitude().degrees() > 0) {
-                    mark(p, Times.clock(t, zone)).ifPresent(hours::add);
+                    mark(p, Times.clock(t, zone))
+                            .ifPresent(m -> hours.append("<circle class=\"dot\" r=\"3\" cx=\"")
+                                    .append(m.x)
+                                    .append("\" cy=\"")
+                                    .append(m.y)
+                                    .append("\"/>")
+                                    .append(m.svg("class=\"svg-quiet haloed\" dx=\"7\" dy=\"-5\"")));
                 }
             }
-            return hours;
+            return hours.toString();
         }
 
         Optional<Mark> mark(HorizontalPosition p, String text) {
@@ -203,16 +218,16 @@ record FramePicture(
                     disc.limbFromZenithDegrees()));
         }
 
-        List<String> rulers(double step) {
-            List<String> lines = new ArrayList<>();
+        String rulers(double step) {
+            StringBuilder lines = new StringBuilder();
             for (double altitude = 0; altitude < 90; altitude += step) {
                 List<Optional<Projection.Point>> points = new ArrayList<>();
                 for (double turn = -80; turn <= 80; turn += 1) {
                     points.add(scene.of(azimuth(turn), altitude));
                 }
-                lines.add(path(points));
+                lines.append(path(points));
             }
-            return lines.stream().filter(l -> !l.isEmpty()).toList();
+            return lines.toString();
         }
 
         private Azimuth azimuth(double turn) {
@@ -220,7 +235,7 @@ record FramePicture(
         }
 
         /** Altitudes along the left edge of the frame, azimuths along its foot. */
-        List<Mark> rulerTexts(double step) {
+        String rulerTexts(double step) {
             List<Mark> texts = new ArrayList<>();
             Projection.Point reach = scene.reach();
             HorizontalPosition foot = scene.projection().direction(new Projection.Point(0, -reach.y() * 0.97));
@@ -241,7 +256,9 @@ record FramePicture(
                                 Numbers.tenths(scene.y(p.y()) - 4),
                                 Words.plain(altitude) + "°")));
             }
-            return texts;
+            return texts.stream()
+                    .map(t -> t.svg("class=\"svg-quiet haloed\" text-anchor=\"middle\""))
+                    .collect(Collectors.joining());
         }
 
         private String text(Projection.Point p, double step) {

@@ -9,12 +9,12 @@ import org.halfdusk.shoot.search.Carpet;
 import org.halfdusk.sky.events.Darkness;
 import org.halfdusk.sky.events.Night;
 import org.halfdusk.sky.events.Rising;
+import org.halfdusk.web.layout.words.Html;
 import org.halfdusk.web.layout.words.Times;
 import org.halfdusk.web.layout.words.Words;
 import org.halfdusk.web.subject.NightWords;
 import org.halfdusk.web.subject.Subjects;
 import org.halfdusk.web.subject.words.ReasonWords;
-import org.springframework.web.util.HtmlUtils;
 
 /** All nights of a carpet as rows of a table, the text that stands for the picture. */
 final class NightsTable {
@@ -38,7 +38,7 @@ final class NightsTable {
                     .append(Times.shortDate(n.date()))
                     .append("</a></td>");
             for (String cell : cells(n, subjects.of(subject, n).words())) {
-                html.append("<td>").append(HtmlUtils.htmlEscape(cell)).append("</td>");
+                html.append("<td>").append(Html.escaped(cell)).append("</td>");
             }
             html.append("</tr>");
         }

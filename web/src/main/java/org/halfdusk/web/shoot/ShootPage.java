@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.halfdusk.web.layout.drawing.NightStrip;
+import org.halfdusk.web.layout.words.Html;
 import org.halfdusk.web.subject.page.Banner;
 import org.halfdusk.web.subject.page.Contact;
 
@@ -50,6 +51,18 @@ public record ShootPage(
         Moment moment,
         Optional<CurveLine> curve,
         Map<String, String> was) {
+
+    /** What fields were, as a form sends it along, HTML. @param fields their names */
+    public String were(List<String> fields) {
+        StringBuilder html = new StringBuilder();
+        for (String f : fields) {
+            html.append("<input type=\"hidden\" name=\"was.").append(f);
+            html.append("\" value=\"")
+                    .append(Html.escaped(was.getOrDefault(f, "")))
+                    .append("\">");
+        }
+        return html.toString();
+    }
 
     /** An eclipse in the night of another subject, and where it is planned. */
     public record EclipseNotice(String sentence, String href) {}

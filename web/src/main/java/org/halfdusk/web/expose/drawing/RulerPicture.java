@@ -1,6 +1,5 @@
 package org.halfdusk.web.expose.drawing;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
@@ -9,9 +8,9 @@ import org.halfdusk.shoot.ruler.Part;
 import org.halfdusk.shoot.ruler.Ruler;
 import org.halfdusk.shoot.setting.Zone;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.words.Html;
 import org.halfdusk.web.layout.words.Numbers;
 import org.halfdusk.web.layout.words.Words;
-import org.springframework.web.util.HtmlUtils;
 
 /**
  * One of time, aperture and ISO as it is drawn and set.
@@ -19,8 +18,7 @@ import org.springframework.web.util.HtmlUtils;
  * @param key of the part, for the form
  * @param value of the setting, in words
  * @param typed as its field takes it
- * @param zones and ticks: places in percent of the ruler
- * @param marks of the kit, SVG: seventy on a page cost a template engine more than the plan they stand for
+ * @param drawing its zones, ticks and the kit's marks, SVG: hundreds on a page cost a template engine more than the plan they stand for
  * @param at where the handle stands, percent
  * @param notch the same in thirds of a stop from the ruler's left
  * @param from the ruler's left end on the scale of stops
@@ -33,9 +31,7 @@ public record RulerPicture(
         String name,
         String value,
         String typed,
-        List<Stretch> zones,
-        String marks,
-        List<Place> ticks,
+        String drawing,
         String at,
         int notch,
         int notches,
@@ -43,12 +39,6 @@ public record RulerPicture(
         String labels,
         String state,
         String error) {
-    /** @param fits whether the zone has room for its words, which are always its title @param narrow whether on a phone it has none */
-    record Stretch(String left, String width, String tone, String words, boolean fits, boolean narrow) {}
-
-    /** @param second whether it is left out where there is little room */
-    record Place(String left, String words, boolean second, String anchor) {}
-
     private static final double PERCENT = 100;
 
     /** Percent that a letter of a zone's words takes on a desk. */
@@ -90,9 +80,7 @@ public record RulerPicture(
                 },
                 value,
                 refused ? errors.text("typed") : value,
-                r.zones().stream().map(z -> stretch(r, z)).toList(),
-                marks(r),
-                ticks(r),
+                zones(r) + ticks(r) + marks(r),
                 percent(r, r.at()),
                 Math.max(0, Math.min(notches, (int) Math.round((r.at() - r.from()) * Ruler.THIRDS))),
                 notches,
@@ -119,16 +107,27 @@ public record RulerPicture(
         return Numbers.tenths(PERCENT * (stops - r.from()) / (r.to() - r.from()));
     }
 
-    private static Stretch stretch(Ruler r, Ruler.Span z) {
-        double width = PERCENT * (z.to() - z.from()) / (r.to() - r.from());
-        String words = words(z.kind());
-        return new Stretch(
-                percent(r, z.from()),
-                Numbers.tenths(width),
-                z.kind().tone().name().toLowerCase(Locale.ROOT),
-                words,
-                width > LETTER * words.length(),
-                width < PHONE * LETTER * words.length());
+    /** Words always are the title of their zone; they stand in it where it has room for them, on a phone in wide ones only. */
+    private static String zones(Ruler r) {
+        StringBuilder svg = new StringBuilder();
+        for (Ruler.Span z : r.zones()) {
+            double width = PERCENT * (z.to() - z.from()) / (r.to() - r.from());
+            String words = words(z.kind());
+            String tone = z.kind().tone().name().toLowerCase(Locale.ROOT);
+            svg.append("<svg y=\"20\" height=\"24\" x=\"").append(percent(r, z.from()));
+            svg.append("%\" width=\"").append(Numbers.tenths(width));
+            svg.append("%\"><title>").append(words);
+            svg.append("</title><rect class=\"zone\" width=\"100%\" height=\"24\" data-tone=\"");
+            svg.append(tone).append("\"/>");
+            if (width > LETTER * words.length()) {
+                boolean narrow = width < PHONE * LETTER * words.length();
+                svg.append("<text x=\"7\" y=\"17\" class=\"zone-words").append(narrow ? " second" : "");
+                svg.append("\" data-tone=\"").append(tone).append("\">");
+                svg.append(words).append("</text>");
+            }
+            svg.append("</svg>");
+        }
+        return svg.toString();
     }
 
     private static String marks(Ruler r) {
@@ -144,9 +143,7 @@ public record RulerPicture(
             if (m.whole() && !under) {
                 svg.append("<text y=\"24\" text-anchor=\"middle\" class=\"")
                         .append(second ? "mark-words second" : "mark-words");
-                svg.append("\">")
-                        .append(HtmlUtils.htmlEscape(m.label(), "UTF-8"))
-                        .append("</text>");
+                svg.append("\">").append(Html.escaped(m.label())).append("</text>");
             }
             svg.append("</svg>");
             whole += m.whole() ? 1 : 0;
@@ -155,18 +152,22 @@ public record RulerPicture(
     }
 
     /** Those that stand too near to the one before keep their line and lose their words. */
-    private static List<Place> ticks(Ruler r) {
-        List<Place> places = new ArrayList<>();
+    private static String ticks(Ruler r) {
+        StringBuilder svg = new StringBuilder();
         double last = Double.NEGATIVE_INFINITY;
         for (Ruler.Tick t : r.ticks()) {
             double at = PERCENT * (t.stops() - r.from()) / (r.to() - r.from());
             String words = words(t);
             boolean room = at - last > APART + LETTER * words.length() / 3;
             boolean crowded = at - last < PHONE * (APART + LETTER * words.length() / 3);
-            places.add(new Place(Numbers.tenths(at), room ? words : "", crowded, at > NEAR_END ? "end" : "middle"));
+            svg.append("<svg overflow=\"visible\" x=\"").append(Numbers.tenths(at));
+            svg.append("%\"><line class=\"tick\" y1=\"15\" y2=\"20\"/><text y=\"12\" class=\"tick-words");
+            svg.append(crowded ? " second" : "").append("\" text-anchor=\"");
+            svg.append(at > NEAR_END ? "end" : "middle").append("\">");
+            svg.append(room ? Html.escaped(words) : "").append("</text></svg>");
             last = room ? at : last;
         }
-        return places;
+        return svg.toString();
     }
 
     private static String words(Ruler.Tick t) {

@@ -16,10 +16,10 @@ import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.door.refusal.NotFound;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.words.Html;
 import org.halfdusk.web.layout.words.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
-import org.springframework.web.util.HtmlUtils;
 
 /** Takes a form that changes some fields of a shoot: checks, saves, and says what is wrong. */
 @Component
@@ -186,9 +186,9 @@ public class ShootEditing {
         public static String options(List<Choice> choices) {
             StringBuilder html = new StringBuilder();
             for (Choice c : choices) {
-                html.append("<option value=\"").append(HtmlUtils.htmlEscape(c.value, "UTF-8"));
+                html.append("<option value=\"").append(Html.escaped(c.value));
                 html.append(c.selected ? "\" selected=\"selected\">" : "\">");
-                html.append(HtmlUtils.htmlEscape(c.name, "UTF-8")).append("</option>");
+                html.append(Html.escaped(c.name)).append("</option>");
             }
             return html.toString();
         }

@@ -6,25 +6,33 @@ import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.typed.Codec;
 import org.halfdusk.typed.Field;
 import org.halfdusk.web.layout.FormErrors;
+import org.halfdusk.web.layout.words.Measure;
 import org.halfdusk.web.layout.words.Words;
 
 /** A subject's own wishes as a form asks for them. */
 public record WishForm(List<Asked> fields) {
     /**
-     * @param unit in which the value is kept; empty where it has none
-     * @param type of the input; choice where there is a list
-     * @param value what stands in it: what was typed where that was refused
+     * @param label with the unit in which the value is shown
+     * @param choice that it is one of a list
+     * @param number that it is a number
+     * @param measure what stands in it: what was typed where that was refused
      * @param hint what stands in it where it is empty
+     * @param options of its list, HTML; empty where it has none
      */
     public record Asked(
             String name,
             String label,
-            String unit,
-            String type,
-            String value,
+            boolean choice,
+            boolean number,
+            Measure measure,
             String hint,
-            List<ShootEditing.Choice> choices,
+            String options,
             String error) {}
+
+    /** All their names. */
+    public List<String> names() {
+        return fields.stream().map(Asked::name).toList();
+    }
 
     public static WishForm of(Shoot shoot, FormErrors errors) {
         return of(ShootField.wishes(shoot.subject()), shoot, errors);
@@ -39,26 +47,34 @@ public record WishForm(List<Asked> fields) {
         String kept = f.text(shoot);
         String error = errors.of(f.name());
         Codec.Asked how = f.codec().asked();
-        String unit = how instanceof Codec.Asked.Number n ? n.unit() : "";
-        String type = how instanceof Codec.Asked.Number
-                ? "number"
-                : how instanceof Codec.Asked.Time ? "time" : how instanceof Codec.Asked.Choice ? "choice" : "text";
-        List<Codec.Option> options = how instanceof Codec.Asked.Choice c ? c.options() : List.of();
+        Measure measure = Measure.of(
+                how instanceof Codec.Asked.Number n ? n.unit() : "", error.isEmpty() ? kept : errors.text(f.name()));
+        String label = Words.capital(f.label());
         return new Asked(
                 f.name(),
-                Words.capital(f.label()),
-                unit,
-                type,
-                error.isEmpty() ? kept : errors.text(f.name()),
-                how instanceof Codec.Asked.Number n && n.perhaps()
-                        ? "not said"
-                        : how instanceof Codec.Asked.Time
-                                ? "22:30"
-                                : how instanceof Codec.Asked.Line line ? line.example() : "",
-                options.stream()
-                        .map(o -> new ShootEditing.Choice(
-                                o.text(), Words.capital(o.words()), o.text().equals(kept)))
-                        .toList(),
+                measure.unit().isEmpty() ? label : label + ", " + measure.unit(),
+                how instanceof Codec.Asked.Choice,
+                how instanceof Codec.Asked.Number,
+                measure,
+                hint(how),
+                how instanceof Codec.Asked.Choice c ? options(c, kept) : "",
                 error);
+    }
+
+    private static String hint(Codec.Asked how) {
+        if (how instanceof Codec.Asked.Number n) {
+            return n.perhaps() ? "not said" : "";
+        }
+        if (how instanceof Codec.Asked.Line line) {
+            return line.example();
+        }
+        return how instanceof Codec.Asked.Time ? "22:30" : "";
+    }
+
+    private static String options(Codec.Asked.Choice how, String kept) {
+        return ShootEditing.Choice.options(how.options().stream()
+                .map(o -> new ShootEditing.Choice(
+                        o.text(), Words.capital(o.words()), o.text().equals(kept)))
+                .toList());
     }
 }

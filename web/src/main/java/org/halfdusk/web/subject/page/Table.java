@@ -2,8 +2,7 @@ package org.halfdusk.web.subject.page;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
+import org.halfdusk.web.layout.words.Html;
 
 /**
  * A small table.
@@ -37,26 +36,30 @@ public record Table(String title, List<Column> columns, List<Row> rows, String n
         return new Table(title, columns, rows, note);
     }
 
-    /** A row as it is laid out. @param tone for all of it, empty for none */
-    public record Shown(boolean chosen, String tone, List<Cell> cells) {}
-
-    /** @param href where it leads; only a first cell may @param css its class, or nothing */
-    public record Cell(String text, String href, @Nullable String css) {
-        public boolean plain() {
-            return href.isEmpty();
+    /** Its head and rows, HTML: a page has hundreds of cells, of each of which a template engine would ask three questions. */
+    public String html() {
+        StringBuilder html = new StringBuilder(80 * (rows.size() + 1) * columns.size());
+        html.append("<thead><tr>");
+        for (Column c : columns) {
+            html.append(c.number ? "<th scope=\"col\" class=\"num\">" : "<th scope=\"col\">");
+            html.append(Html.escaped(c.name)).append("</th>");
         }
+        html.append("</tr></thead><tbody>");
+        for (Row r : rows) {
+            html.append("<tr data-chosen=\"").append(r.chosen).append('"');
+            html.append(r.tone.isEmpty() ? "" : " data-tone=\"" + r.tone + '"').append('>');
+            for (int i = 0; i < r.cells.size(); i++) {
+                html.append(columns.get(i).number ? "<td class=\"num\">" : "<td>");
+                String text = Html.escaped(r.cells.get(i));
+                html.append(i == 0 && !r.href.isEmpty() ? led(r.href, text) : text)
+                        .append("</td>");
+            }
+            html.append("</tr>");
+        }
+        return html.append("</tbody>").toString();
     }
 
-    /** The rows with what each cell needs, so that a template asks for little: a page has hundreds of them. */
-    public List<Shown> shown() {
-        return rows.stream()
-                .map(r -> new Shown(
-                        r.chosen,
-                        r.tone,
-                        IntStream.range(0, r.cells.size())
-                                .mapToObj(i -> new Cell(
-                                        r.cells.get(i), i == 0 ? r.href : "", columns.get(i).number ? "num" : null))
-                                .toList()))
-                .toList();
+    private static String led(String href, String text) {
+        return "<a class=\"text-inherit\" href=\"" + Html.escaped(href) + "\">" + text + "</a>";
     }
 }
