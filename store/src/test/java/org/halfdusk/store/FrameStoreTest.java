@@ -161,6 +161,17 @@ class FrameStoreTest {
         assertEquals(1, frames.alone().size());
         assertEquals(2, frames.all().size(), "those without a shoot are not of the log's shoots");
         assertEquals(Map.of(SHOOT, 2), frames.counts());
+        assertEquals(frames.all(), frames.of(SHOOT), "of all its rigs");
+        assertEquals(
+                frames.all().stream()
+                        .map(f -> new Kept<>(
+                                f.id(),
+                                new TakenFrame.Brief(
+                                        SHOOT,
+                                        f.it().judgement(),
+                                        f.it().reading().faults())))
+                        .toList(),
+                frames.brief());
     }
 
     @Test

@@ -24,6 +24,7 @@ import org.halfdusk.frame.tones.Tones;
  */
 public final class ReadingText {
     private static final String NONE = "-";
+    private static final String FAULT = "fault";
     private static final int PARTS = 9;
     private static final int SKY = 5;
     private static final int MOST_PARTS = 12;
@@ -40,7 +41,7 @@ public final class ReadingText {
         line(out, "stars", Integer.toString(r.stars()));
         line(out, "all", cell(r.all()));
         line(out, "cells", r.cells().stream().flatMap(ReadingText::cell));
-        r.faults().forEach(f -> line(out, "fault", f.what().name() + " " + number(f.probability()) + " " + f.where()));
+        r.faults().forEach(f -> line(out, FAULT, f.what().name() + " " + number(f.probability()) + " " + f.where()));
         StarSheet s = r.sheet();
         line(out, "sheet", s.columns() + " " + s.rows());
         line(out, "shapes", s.cells().stream().flatMap(ReadingText::cell));
@@ -114,7 +115,7 @@ public final class ReadingText {
                 stars.within(0, Integer.MAX_VALUE),
                 lines.of("all").cell(),
                 lines.of("cells").cells(PARTS),
-                faults(lines),
+                lines.all(FAULT).stream().map(ReadingText::fault).toList(),
                 solved(lines),
                 new StarSheet(columns, rows, lines.of("shapes").cells(columns * rows), typical(lines.of("typical"))),
                 lines.all("disc").stream()
@@ -135,16 +136,24 @@ public final class ReadingText {
         return bars;
     }
 
-    private static List<FrameFault> faults(Lines lines) {
-        List<FrameFault> all = new ArrayList<>();
-        for (String l : lines.all("fault")) {
-            String[] p = l.split(" ", 3);
-            all.add(new FrameFault(
-                    FrameFault.What.valueOf(p[0]),
-                    new Figures(p.length > 1 ? p[1] : NONE).next(),
-                    p.length > 2 ? p[2] : ""));
-        }
-        return all;
+    /**
+     * What it found wrong, without the rest of it.
+     *
+     * @throws IllegalArgumentException saying what cannot be read
+     */
+    public static List<FrameFault> faults(String text) {
+        return text.lines()
+                .filter(l -> l.startsWith(FAULT + " "))
+                .map(l -> fault(l.substring(FAULT.length() + 1)))
+                .toList();
+    }
+
+    private static FrameFault fault(String line) {
+        String[] p = line.split(" ", 3);
+        return new FrameFault(
+                FrameFault.What.valueOf(p[0]),
+                new Figures(p.length > 1 ? p[1] : NONE).next(),
+                p.length > 2 ? p[2] : "");
     }
 
     private static List<Optional<StarSheet.At>> typical(Figures f) {

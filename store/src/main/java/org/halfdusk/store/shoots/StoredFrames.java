@@ -85,8 +85,35 @@ public final class StoredFrames implements Frames {
     }
 
     @Override
+    public List<Kept<TakenFrame>> of(long shootId) {
+        return read(FRAME.SHOOT_ID.eq(shootId));
+    }
+
+    @Override
     public List<Kept<TakenFrame>> all() {
-        return read(FRAME.SHOOT_ID.in(DSL.select(SHOOT.ID).from(SHOOT).where(SHOOT.DELETED_AT.isNull())));
+        return read(ofShoots());
+    }
+
+    private static Condition ofShoots() {
+        return FRAME.SHOOT_ID.in(DSL.select(SHOOT.ID).from(SHOOT).where(SHOOT.DELETED_AT.isNull()));
+    }
+
+    @Override
+    public List<Kept<TakenFrame.Brief>> brief() {
+        return dsl
+                .select(FRAME.ID, FRAME.SHOOT_ID, FRAME.CHOICE, FRAME.STARS, FRAME.NOTE, FRAME.READING)
+                .from(FRAME)
+                .where(ofShoots())
+                .orderBy(FRAME.ID)
+                .fetch(r -> readable(() -> new Kept<>(
+                        r.value1(),
+                        new TakenFrame.Brief(
+                                r.value2(),
+                                judgement(r.value3(), r.value4(), r.value5()),
+                                ReadingText.faults(r.value6())))))
+                .stream()
+                .flatMap(Optional::stream)
+                .toList();
     }
 
     private List<Kept<TakenFrame>> read(Condition which) {

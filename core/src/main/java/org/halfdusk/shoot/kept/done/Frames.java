@@ -18,6 +18,12 @@ public interface Frames {
     /** What a person thinks of each of them, without what was read of it: a night has thousands. */
     List<Kept<Judgement>> judged(long shootId, int rig);
 
+    /** Of all rigs of a shoot. */
+    List<Kept<TakenFrame>> of(long shootId);
+
+    /** Of all shoots that are not deleted, in brief. */
+    List<Kept<TakenFrame.Brief>> brief();
+
     /** Those that were read without a shoot, the last first. */
     List<Kept<TakenFrame>> alone();
 

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import org.halfdusk.frame.FrameFault;
 import org.halfdusk.frame.FrameReading;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.typed.PlainText;
@@ -44,6 +45,9 @@ public record TakenFrame(
             note = note.isBlank() ? "" : PlainText.lines("note", note, LONGEST_NOTE);
         }
     }
+
+    /** What a list of many nights says of a frame: of its reading the faults alone. */
+    public record Brief(long shootId, Judgement judgement, List<FrameFault> faults) {}
 
     /** The one that stands for several: the kept one with the most stars; else one from their middle, none that was rejected. */
     public static <T> Optional<Kept<T>> best(List<Kept<T>> frames, Function<T, Judgement> judged) {

@@ -10,13 +10,13 @@ import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.halfdusk.ephemeris.Ephemeris;
 import org.halfdusk.frame.FrameFault;
@@ -33,6 +33,7 @@ import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.shoot.review.Afterwards;
 import org.halfdusk.shoot.review.taken.StarsMeasured;
 import org.halfdusk.shoot.review.taken.TakenFrame;
+import org.halfdusk.shoot.review.taken.TakenFrame.Brief;
 import org.halfdusk.shoot.review.taken.TakenFrame.Choice;
 import org.halfdusk.shoot.running.RunEntry;
 import org.halfdusk.show.practice.PractisedFrame;
@@ -90,7 +91,7 @@ class LogPages {
         }
     }
 
-    private record Whole(Kept<Shoot> shoot, Optional<Place> place, List<Kept<TakenFrame>> frames, Afterwards noted) {
+    private record Whole(Kept<Shoot> shoot, Optional<Place> place, List<Kept<Brief>> frames, Afterwards noted) {
         LocalDate night() {
             return shoot.it().night();
         }
@@ -117,18 +118,15 @@ class LogPages {
                         .or(() -> asked.night().map(n -> "?night=" + n))
                         .orElse(""),
                 shown.stream().map(this::entry).toList(),
-                narrowed ? shown.stream().map(LogPages::compared).toList() : List.of(),
+                narrowed ? shown.stream().map(this::compared).toList() : List.of(),
                 year(year),
                 shown.stream().mapToInt(w -> w.frames().size()).sum());
     }
 
     /** Shoots with frames or notes, the newest night first. */
     private List<Whole> all() {
-        Map<Long, List<Kept<TakenFrame>>> byShoot = new HashMap<>();
-        frames.all()
-                .forEach(f -> f.it().shootId()
-                        .ifPresent(s -> byShoot.computeIfAbsent(s, k -> new ArrayList<>())
-                                .add(f)));
+        Map<Long, List<Kept<Brief>>> byShoot =
+                frames.brief().stream().collect(Collectors.groupingBy(f -> f.it().shootId()));
         Map<Long, Afterwards> noted = frames.afterwards();
         return shoots.list("").stream()
                 .map(s -> new Whole(
@@ -210,7 +208,7 @@ class LogPages {
                 subjects.name(s.subject()),
                 kit(s),
                 said(w.frames()),
-                TakenFrame.best(w.frames(), TakenFrame::judgement).map(Kept::id).orElse(0L),
+                TakenFrame.best(w.frames(), Brief::judgement).map(Kept::id).orElse(0L),
                 w.noted(),
                 Stream.concat(
                                 notes(w.shoot().id()).stream().map(n -> "In the night: " + n),
@@ -219,14 +217,14 @@ class LogPages {
     }
 
     /** "19 frames, 3 kept; aircraft in 1, coma in 16". */
-    private static String said(List<Kept<TakenFrame>> frames) {
+    private static String said(List<Kept<Brief>> frames) {
         if (frames.isEmpty()) {
             return "no frames";
         }
         long kept = count(frames, Choice.KEEP);
         long rejected = count(frames, Choice.REJECT);
         Map<FrameFault.What, Integer> faults = new EnumMap<>(FrameFault.What.class);
-        frames.forEach(f -> f.it().reading().faults().stream()
+        frames.forEach(f -> f.it().faults().stream()
                 .filter(FrameFault::likely)
                 .forEach(x -> faults.merge(x.what(), 1, Integer::sum)));
         String found = String.join(
@@ -241,14 +239,15 @@ class LogPages {
                 + (found.isEmpty() ? "" : "; " + found);
     }
 
-    private static long count(List<Kept<TakenFrame>> frames, Choice choice) {
+    private static long count(List<Kept<Brief>> frames, Choice choice) {
         return frames.stream()
                 .filter(f -> f.it().judgement().choice() == choice)
                 .count();
     }
 
-    private static LogPage.Compared compared(Whole w) {
-        List<StarsMeasured> stars = w.frames().stream()
+    private LogPage.Compared compared(Whole w) {
+        List<Kept<TakenFrame>> whole = frames.of(w.shoot().id());
+        List<StarsMeasured> stars = whole.stream()
                 .flatMap(
                         f -> StarsMeasured.of(
                                 f.it().reading(),
@@ -256,7 +255,7 @@ class LogPages {
                                 f.it().file().height())
                                 .stream())
                 .toList();
-        OptionalDouble sky = median(w.frames().stream()
+        OptionalDouble sky = median(whole.stream()
                 .flatMap(f -> f.it().reading().solved().stream())
                 .map(s -> s.middle())
                 .filter(OptionalDouble::isPresent)
