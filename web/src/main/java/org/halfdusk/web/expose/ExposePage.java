@@ -17,6 +17,7 @@ import org.halfdusk.shoot.Plan;
 import org.halfdusk.shoot.choices.RigChoices;
 import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.choices.ShootField;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.shoot.kept.kit.Rigs;
 import org.halfdusk.shoot.kept.kit.StandingRig;
@@ -124,6 +125,7 @@ record ExposePage(
         Wishes wishes = kept.wishes();
         Rig rig = open.now().rig();
         ExposeStep step = open.subject().expose(open.now(), theme);
+        List<Kept<Lens>> lenses = kits.lenses();
         return new ExposePage(
                 step,
                 Answer.of(open),
@@ -134,8 +136,8 @@ record ExposePage(
                 WishForm.of(ShootField.OF_OWN_LIGHT, shoot, errors),
                 open.rig(),
                 standing(rigs, kept),
-                cameras(kits, kept),
-                lenses(kits, kept),
+                ShootEditing.choices(kits.cameras(), Optional.of(kept.cameraId()), kits::camera, c -> c.name()),
+                ShootEditing.choices(lenses, Optional.of(kept.lensId()), kits::lens, l -> l.name()),
                 converters(kits, kept),
                 shutters(rig, wishes),
                 apertures(rig, wishes, open.now().setting(), step.widest()),
@@ -155,7 +157,7 @@ record ExposePage(
                 typed(kept, RigChoices.FILTER, errors),
                 brackets(kept.choices()),
                 ExposeDetail.of(open, theme),
-                LensesPart.of(open.now(), open.shoot().it().rig().lensId(), kits.lenses()),
+                LensesPart.of(open.now(), kept.lensId(), lenses),
                 ShootField.common().stream().collect(Collectors.toMap(Field::name, f -> errors.of(f.name()))));
     }
 
@@ -173,16 +175,6 @@ record ExposePage(
                 .toList();
     }
 
-    private static List<Choice> cameras(Kits kits, Shoot.ShootRig kept) {
-        return ShootEditing.choices(
-                kits.cameras(), kits.camera(kept.cameraId()), c -> c.name(), Long.toString(kept.cameraId()));
-    }
-
-    private static List<Choice> lenses(Kits kits, Shoot.ShootRig kept) {
-        return ShootEditing.choices(
-                kits.lenses(), kits.lens(kept.lensId()), l -> l.name(), Long.toString(kept.lensId()));
-    }
-
     private static List<Choice> persons(RigChoices kept) {
         return choices(RigChoices.PERSON.text(kept), "", "none", "STANDS", "stands still, 3 s at most");
     }
@@ -190,11 +182,7 @@ record ExposePage(
     private static List<Choice> converters(Kits kits, Shoot.ShootRig kept) {
         List<Choice> converters = new ArrayList<>();
         converters.add(new Choice("", "none", kept.converterId().isEmpty()));
-        converters.addAll(ShootEditing.choices(
-                kits.converters(),
-                kept.converterId().flatMap(kits::converter),
-                c -> c.name(),
-                kept.converterId().map(String::valueOf).orElse("")));
+        converters.addAll(ShootEditing.choices(kits.converters(), kept.converterId(), kits::converter, c -> c.name()));
         return converters;
     }
 

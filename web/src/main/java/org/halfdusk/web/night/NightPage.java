@@ -3,6 +3,7 @@ package org.halfdusk.web.night;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.halfdusk.shoot.SubjectNight;
 import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.choices.ShootField;
@@ -50,7 +51,6 @@ record NightPage(
             Theme theme,
             FormErrors errors) {
         LocalDate date = open.shoot().it().night();
-        String selected = Long.toString(open.shoot().it().placeId());
         return new NightPage(
                 open.subject().night(open.plan(), open.at(), theme, open.address("night")),
                 WishForm.of(open.shoot().it(), errors),
@@ -62,7 +62,7 @@ record NightPage(
                 SkylineLines.of(open.plan()),
                 neighbours(open, planner, subjects),
                 ShootEditing.choices(
-                        places.list(), places.find(open.shoot().it().placeId()), p -> p.name(), selected),
+                        places.list(), Optional.of(open.shoot().it().placeId()), places::find, p -> p.name()),
                 errors.of("NIGHT").isEmpty() ? date.toString() : errors.text("NIGHT"),
                 errors.of("NIGHT"),
                 errors.of("PLACE"),

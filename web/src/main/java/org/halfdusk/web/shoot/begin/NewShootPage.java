@@ -59,11 +59,9 @@ record NewShootPage(
         return new NewShootPage(
                 subject.name(),
                 subjects.choices(subject),
-                ShootEditing.choices(all, Optional.of(place), p -> p.name(), Long.toString(place.id())),
-                ShootEditing.choices(
-                        kits.cameras(), kits.camera(kept.cameraId()), c -> c.name(), Long.toString(kept.cameraId())),
-                ShootEditing.choices(
-                        kits.lenses(), kits.lens(kept.lensId()), l -> l.name(), Long.toString(kept.lensId())),
+                ShootEditing.choices(all, Optional.of(place.id()), id -> Optional.of(place), p -> p.name()),
+                ShootEditing.choices(kits.cameras(), Optional.of(kept.cameraId()), kits::camera, c -> c.name()),
+                ShootEditing.choices(kits.lenses(), Optional.of(kept.lensId()), kits::lens, l -> l.name()),
                 Words.plain(rig.focalMm()) + " mm, " + Words.degrees(rig.longFieldDegrees()) + " × "
                         + Words.degrees(rig.shortFieldDegrees()) + " of sky",
                 start.toString(),

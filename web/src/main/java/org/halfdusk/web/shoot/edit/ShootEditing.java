@@ -167,16 +167,25 @@ public class ShootEditing {
                 .orElse(words.isEmpty() ? "as computed" : words);
     }
 
-    /** Which of some choices a form's list shows, with the one in use even where it was deleted meanwhile. */
+    /**
+     * Which of some choices a form's list shows, with the one in use even where it was deleted meanwhile.
+     *
+     * @param used its number; nothing where none is
+     * @param find asked only for one that is not listed
+     */
     public static <T> List<Choice> choices(
-            List<Kept<T>> listed, Optional<Kept<T>> used, Function<T, String> name, String selected) {
-        boolean contains =
-                used.map(u -> listed.stream().anyMatch(k -> k.id() == u.id())).orElse(true);
-        Stream<Kept<T>> all = contains ? listed.stream() : Stream.concat(listed.stream(), used.stream());
-        return all.map(k -> new Choice(
+            List<Kept<T>> listed,
+            Optional<Long> used,
+            Function<Long, Optional<Kept<T>>> find,
+            Function<T, String> name) {
+        Stream<Kept<T>> deleted = used.stream()
+                .filter(u -> listed.stream().noneMatch(k -> k.id() == u))
+                .flatMap(u -> find.apply(u).stream());
+        return Stream.concat(listed.stream(), deleted)
+                .map(k -> new Choice(
                         Long.toString(k.id()),
                         name.apply(k.it()),
-                        Long.toString(k.id()).equals(selected)))
+                        used.filter(u -> u == k.id()).isPresent()))
                 .toList();
     }
 
