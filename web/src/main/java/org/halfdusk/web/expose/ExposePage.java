@@ -122,7 +122,6 @@ record ExposePage(
     static ExposePage of(ShootDesk.Open open, Kits kits, Rigs rigs, FormErrors errors, Theme theme) {
         Shoot shoot = open.shoot().it();
         Shoot.ShootRig kept = shoot.rig();
-        Wishes wishes = kept.wishes();
         Rig rig = open.now().rig();
         ExposeStep step = open.subject().expose(open.now(), theme);
         List<Kept<Lens>> lenses = kits.lenses();
@@ -139,14 +138,14 @@ record ExposePage(
                 ShootEditing.choices(kits.cameras(), Optional.of(kept.cameraId()), kits::camera, c -> c.name()),
                 ShootEditing.choices(lenses, Optional.of(kept.lensId()), kits::lens, l -> l.name()),
                 converters(kits, kept),
-                shutters(rig, wishes),
-                apertures(rig, wishes, open.now().setting(), step.widest()),
-                isos(rig, wishes, open.now().setting()),
-                schools(wishes),
+                shutters(rig, kept.wishes()),
+                apertures(rig, kept.wishes(), open.now().setting(), step.widest()),
+                isos(rig, kept.wishes(), open.now().setting()),
+                schools(kept.wishes()),
                 errors.of("FOCAL").isEmpty() ? Words.plain(rig.lensFocalMm()) : errors.text("FOCAL"),
                 !rig.lens().zoom(),
                 reach(rig.lens()),
-                errors.of("BUDGET").isEmpty() ? Words.plain(wishes.budgetPx()) : errors.text("BUDGET"),
+                errors.of("BUDGET").isEmpty() ? Words.plain(kept.wishes().budgetPx()) : errors.text("BUDGET"),
                 tolerances(kept.choices()),
                 kept.choices().tolerance().isEmpty(),
                 print(kept, errors),
