@@ -85,7 +85,7 @@ class PhoneDoorTest {
         String there;
         Authority authority;
         try (App app = started()) {
-            assertTrue(app.get("/phone").body().contains("Off: nobody but this machine"));
+            assertTrue(app.get("/phone").body().contains("Nobody but this machine"));
             assertEquals(404, app.get("/phone/authority.crt").statusCode());
             HttpResponse<String> small = app.post("/phone", Map.of("action", "on", "password", "short"));
             assertEquals(400, small.statusCode());
