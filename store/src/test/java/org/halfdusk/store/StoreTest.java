@@ -35,6 +35,7 @@ import org.halfdusk.place.Track;
 import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.choices.ShootField;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.shoot.milkyway.MilkyWayWish;
@@ -261,6 +262,23 @@ class StoreTest {
         assertEquals(List.of(), places.list());
         assertTrue(places.find(place).isPresent(), "shoots may still stand on it");
         assertTrue(places.restore(place));
+    }
+
+    @Test
+    void shootsOfAPlaceAreItsOwnTheLatestFirst() {
+        long first = shoot();
+        long later = shoots.duplicate(first).orElseThrow();
+        change(later, ShootField.NIGHT, "2027-06-04", "2027-07-02");
+        long hidden = shoots.duplicate(first).orElseThrow();
+        shoots.delete(hidden);
+        long elsewhere = shoot();
+        long place = shoots.find(first).orElseThrow().it().placeId();
+        assertEquals(
+                List.of(later, first), shoots.at(place).stream().map(Kept::id).toList());
+        assertEquals(shoots.find(first), Optional.of(shoots.at(place).get(1)));
+        long other = shoots.find(elsewhere).orElseThrow().it().placeId();
+        assertEquals(List.of(elsewhere), shoots.at(other).stream().map(Kept::id).toList());
+        assertEquals(List.of(), shoots.at(999));
     }
 
     @Test

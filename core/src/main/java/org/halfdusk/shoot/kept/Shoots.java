@@ -46,6 +46,9 @@ public interface Shoots {
         return list(new Part(search, 0, Integer.MAX_VALUE)).shoots();
     }
 
+    /** Those at a place that are not deleted and can be read, with their first rigs, the latest night first. */
+    List<Kept<Shoot>> at(long placeId);
+
     /** Where a subject was last planned: the place of its shoot that was saved last. */
     Optional<Long> lastPlace(Subject subject);
 

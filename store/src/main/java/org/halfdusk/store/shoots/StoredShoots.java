@@ -77,7 +77,21 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Listed list(Part part) {
-        List<Record> rows = dsl.select(SHOOT.fields())
+        List<Record> rows = rows(seen(part.search()), part.first(), part.most());
+        Readings<Shoot> read = read(rows);
+        int of = rows.isEmpty() ? count(part.search()) : rows.get(0).get("of", Integer.class);
+        return new Listed(read.kept(), read.unread(), of);
+    }
+
+    @Override
+    public List<Kept<Shoot>> at(long placeId) {
+        return read(rows(seen("").and(SHOOT.PLACE_ID.eq(placeId)), 0, Integer.MAX_VALUE))
+                .kept();
+    }
+
+    /** Shoots with their first rigs and of how many they are a part. */
+    private List<Record> rows(Condition which, int first, int most) {
+        return dsl.select(SHOOT.fields())
                 .select(SHOOT_RIG.fields())
                 .select(DSL.count().over().as("of"))
                 .from(SHOOT)
@@ -85,15 +99,12 @@ public final class StoredShoots implements Shoots {
                 .on(SHOOT_RIG.SHOOT_ID.eq(SHOOT.ID), SHOOT_RIG.POSITION.eq((long) FIRST_RIG))
                 .join(PLACE)
                 .on(PLACE.ID.eq(SHOOT.PLACE_ID))
-                .where(seen(part.search()))
+                .where(which)
                 .orderBy(SHOOT.NIGHT.desc(), SHOOT.ID.desc())
-                .limit(part.most())
-                .offset(part.first())
+                .limit(most)
+                .offset(first)
                 .fetch()
                 .map(r -> r);
-        Readings<Shoot> read = read(rows);
-        int of = rows.isEmpty() ? count(part.search()) : rows.get(0).get("of", Integer.class);
-        return new Listed(read.kept(), read.unread(), of);
     }
 
     private int count(String search) {

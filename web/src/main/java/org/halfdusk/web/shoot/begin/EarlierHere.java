@@ -1,9 +1,7 @@
 package org.halfdusk.web.shoot.begin;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.done.Frames;
@@ -35,11 +33,10 @@ public class EarlierHere {
         if (noted.isEmpty() && counts.isEmpty()) {
             return List.of();
         }
-        return shoots.list("").stream()
-                .filter(s -> s.it().placeId() == placeId && s.id() != except)
+        return shoots.at(placeId).stream()
+                .filter(s -> s.id() != except)
                 .filter(s -> counts.containsKey(s.id())
                         || !noted.getOrDefault(s.id(), Afterwards.NOTHING).empty())
-                .sorted(Comparator.comparing((Kept<Shoot> s) -> s.it().night()).reversed())
                 .limit(MOST_SHOWN)
                 .map(s -> new Visit(
                         s.it().title(),
