@@ -1,7 +1,8 @@
 package org.halfdusk.eclipse;
 
 import java.time.Instant;
-import java.util.stream.DoubleStream;
+import java.util.ArrayList;
+import java.util.List;
 import org.halfdusk.angle.LevelFrame;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -40,6 +41,29 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
     /** Points of the disc from its middle to its edge. */
     private static final int DEPTH_POINTS = 12;
 
+    /**
+     * Of points spread evenly over the Moon's disc, in its radii, x away from the shadow's axis.
+     *
+     * @param times as many as it stands for: across the line to the axis both halves are alike
+     */
+    private record Point(double x, double y, int times) {}
+
+    private static final List<Point> DISC = disc();
+
+    private static List<Point> disc() {
+        List<Point> points = new ArrayList<>();
+        for (int i = -DEPTH_POINTS; i <= DEPTH_POINTS; i++) {
+            for (int j = 0; j <= DEPTH_POINTS; j++) {
+                double x = i / (DEPTH_POINTS + 0.5);
+                double y = j / (DEPTH_POINTS + 0.5);
+                if (x * x + y * y <= 1) {
+                    points.add(new Point(x, y, j == 0 ? 1 : 2));
+                }
+            }
+        }
+        return List.copyOf(points);
+    }
+
     /** As it lies under an observer's sky. */
     public static EarthShadow of(Sky sky) {
         return new EarthShadow(sky.ephemeris(), sky.deltaT());
@@ -57,12 +81,16 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
          * 1 where nothing does.
          */
         public double meanSquareDepth() {
-            return fromAxis()
-                    .map(d -> d / umbra)
-                    .filter(d -> d < 1)
-                    .map(d -> d * d)
-                    .average()
-                    .orElse(1);
+            double sum = 0;
+            int inside = 0;
+            for (Point point : DISC) {
+                double depth = fromAxis(point) / umbra;
+                if (depth < 1) {
+                    sum += point.times * depth * depth;
+                    inside += point.times;
+                }
+            }
+            return inside == 0 ? 1 : sum / inside;
         }
 
         /**
@@ -71,25 +99,23 @@ public record EarthShadow(Ephemeris ephemeris, DeltaT deltaT) {
          * edge; in the umbra what the air bends in is left.
          */
         public double lightLeft() {
-            return touches()
-                    ? Math.max(BENT_IN, fromAxis().map(this::sunSeen).average().orElseThrow())
-                    : 1;
+            if (!touches()) {
+                return 1;
+            }
+            double sum = 0;
+            int all = 0;
+            for (Point point : DISC) {
+                sum += point.times * sunSeen(fromAxis(point));
+                all += point.times;
+            }
+            return Math.max(BENT_IN, sum / all);
         }
 
-        /** Distances from the shadow's axis, radians, of points spread evenly over the Moon's disc. */
-        private DoubleStream fromAxis() {
-            DoubleStream.Builder distances = DoubleStream.builder();
-            for (int i = -DEPTH_POINTS; i <= DEPTH_POINTS; i++) {
-                for (int j = -DEPTH_POINTS; j <= DEPTH_POINTS; j++) {
-                    double x = i / (DEPTH_POINTS + 0.5);
-                    double y = j / (DEPTH_POINTS + 0.5);
-                    if (x * x + y * y <= 1) {
-                        double along = separation + x * moon;
-                        distances.add(Math.sqrt(along * along + y * moon * y * moon));
-                    }
-                }
-            }
-            return distances.build();
+        /** Distance of a point of the Moon's disc from the shadow's axis, radians. */
+        private double fromAxis(Point point) {
+            double along = separation + point.x * moon;
+            double across = point.y * moon;
+            return Math.sqrt(along * along + across * across);
         }
 
         /** Share of the Sun that is seen over the Earth's edge at a distance from the axis, radians. */

@@ -75,6 +75,8 @@ public final class LeastSquares {
             double[] side,
             double[] gradient) {
         int n = p.length;
+        // The lower half by rows, one after the other.
+        double[] lower = new double[n * (n + 1) / 2];
         double sum = 0;
         for (int k = 0; k < points; k++) {
             double w = weight[k];
@@ -83,18 +85,18 @@ public final class LeastSquares {
             }
             double off = data[k] - model.value(p, k, gradient);
             sum += w * off * off;
-            for (int i = 0; i < n; i++) {
+            for (int i = 0, at = 0; i < n; i++) {
                 double weighted = w * gradient[i];
-                double[] row = normal[i];
                 side[i] += weighted * off;
                 for (int j = 0; j <= i; j++) {
-                    row[j] += weighted * gradient[j];
+                    lower[at++] += weighted * gradient[j];
                 }
             }
         }
-        for (int i = 0; i < n; i++) {
-            for (int j = i + 1; j < n; j++) {
-                normal[i][j] = normal[j][i];
+        for (int i = 0, at = 0; i < n; i++) {
+            for (int j = 0; j <= i; j++, at++) {
+                normal[i][j] = lower[at];
+                normal[j][i] = lower[at];
             }
         }
         return sum;

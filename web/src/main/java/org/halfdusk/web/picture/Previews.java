@@ -43,35 +43,35 @@ public final class Previews {
         double by = Math.max(1, Math.max(p.width(), p.height()) / (double) most);
         int w = Math.max(1, (int) Math.round(p.width() / by));
         int h = Math.max(1, (int) Math.round(p.height() / by));
-        float[][] row = new float[3][p.width()];
-        double[][] sum = new double[3][w];
-        int[] column = new int[p.width()];
+        int width = p.width();
+        float[] red = new float[width];
+        float[] green = new float[width];
+        float[] blue = new float[width];
+        // Red, green and blue of each column, as they lie in the picture.
+        double[] sum = new double[3 * w];
+        int[] column = new int[width];
         int[] across = new int[w];
-        for (int x = 0; x < p.width(); x++) {
-            column[x] = (int) ((long) x * w / p.width());
-            across[column[x]]++;
+        for (int x = 0; x < width; x++) {
+            int c = (int) ((long) x * w / width);
+            column[x] = 3 * c;
+            across[c]++;
         }
         byte[] codes = new byte[3 * w * h];
         for (int y = 0; y < h; y++) {
             int from = (int) ((long) y * p.height() / h);
             int to = Math.max(from + 1, (int) ((long) (y + 1) * p.height() / h));
-            for (double[] s : sum) {
-                Arrays.fill(s, 0);
-            }
+            Arrays.fill(sum, 0);
             for (int sy = from; sy < to; sy++) {
-                p.row(sy, 0, p.width(), row[0], row[1], row[2]);
-                for (int x = 0; x < p.width(); x++) {
+                p.row(sy, 0, width, red, green, blue);
+                for (int x = 0; x < width; x++) {
                     int c = column[x];
-                    sum[0][c] += row[0][x];
-                    sum[1][c] += row[1][x];
-                    sum[2][c] += row[2][x];
+                    sum[c] += red[x];
+                    sum[c + 1] += green[x];
+                    sum[c + 2] += blue[x];
                 }
             }
-            for (int x = 0; x < w; x++) {
-                double n = (double) across[x] * (to - from);
-                for (int c = 0; c < 3; c++) {
-                    codes[3 * (y * w + x) + c] = code(sum[c][x] / n);
-                }
+            for (int i = 0; i < sum.length; i++) {
+                codes[3 * y * w + i] = code(sum[i] / ((double) across[i / 3] * (to - from)));
             }
         }
         return RgbImage.of(w, h, codes);
