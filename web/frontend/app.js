@@ -82,7 +82,7 @@ const strip = {
     const from = Date.parse(el.dataset.from);
     const to = Date.parse(el.dataset.to);
     const inside = Math.min(to, Math.max(from, Math.round(time / 60000) * 60000));
-    const percent = ((inside - from) / (to - from)) * 100 + "%";
+    const share = (inside - from) / (to - from), percent = share * 100 + "%";
     el.querySelectorAll("[data-head]").forEach((h) => {
       for (const a of h.dataset.head.split(" ")) h.setAttribute(a, percent);
     });
@@ -93,11 +93,16 @@ const strip = {
     const twice = [-3600000, 3600000].some((off) => clock.format(inside + off) === clock.format(inside));
     const text = clock.format(inside).toLowerCase() + (twice ? " " + new Intl.DateTimeFormat("en-GB", { timeZone: el.dataset.zone, timeZoneName: "shortOffset" })
       .formatToParts(inside).find((part) => part.type === "timeZoneName").value.replace("GMT", "UTC").replace("-", "\u2212") : "");
-    el.querySelector("[data-head-text]").textContent = text;
+    const word = el.querySelector("[data-head-text]");
+    word.textContent = text;
     const width = text.length > 8 ? 104 : twelve ? 64 : 48;
+    // Towards the strip's ends the box leans inwards, as it is drawn at first.
+    const near = Math.min(0.5, Math.min(share, 1 - share) / 0.13 / 2);
+    const left = -width * (share < 0.5 ? near : 1 - near);
     const box = el.querySelector("[data-head-box]");
-    box.setAttribute("x", String(-width / 2));
+    box.setAttribute("x", String(left));
     box.setAttribute("width", String(width));
+    word.setAttribute("x", String(left + width / 2));
     el.setAttribute("aria-valuenow", String(Math.round((inside - from) / 60000)));
     el.setAttribute("aria-valuetext", text);
     el.dataset.at = new Date(inside).toISOString();

@@ -361,8 +361,12 @@
   };
   const screen = (e, w, v) => (project(e, v[0], v[1], v[2]) ? { x: w / 2 + spot.x * e.perMm, y: e.mid - spot.y * e.perMm } : null);
   const inside = (p, w, h, margin = 0) => p && p.x > -margin && p.x < w + margin && p.y > -margin && p.y < h + margin;
+  // Where words stand in the picture that is being drawn, so that those that can give way do.
+  let worded = [];
   const label = (ctx, text, x, y, colour, align = "left", size = 12) => {
     ctx.font = size + 'px "Atkinson Hyperlegible Next", sans-serif';
+    const half = ctx.measureText(text).width / 2 + 4;
+    worded.push({ x: x + (align === "left" ? half : align === "right" ? -half : 0), y, half });
     ctx.textAlign = align;
     ctx.lineWidth = 3;
     ctx.lineJoin = "round";
@@ -643,9 +647,9 @@
     ctx.closePath();
   };
 
-  // Towns' names over the ground that hides their feet; where two stand on one another the later one steps up.
+  // Towns' names over the ground that hides their feet; where one would stand on other words it steps up.
   const drawGlows = (ctx, s, e, w, h, scale) => {
-    const taken = [], size = 12 * scale;
+    const size = 12 * scale;
     for (const d of s.domes) {
       const q = screen(e, w, direction(d.azimuth, Math.min(d.height, 7)));
       if (!inside(q, w, h, -30)) continue;
@@ -653,8 +657,7 @@
       ctx.font = size + 'px "Atkinson Hyperlegible Next", sans-serif';
       const half = ctx.measureText(text).width / 2 + 4;
       let y = q.y;
-      while (taken.some((o) => Math.abs(o.x - q.x) < o.half + half && Math.abs(o.y - y) < size * 1.2)) y -= size * 1.25;
-      taken.push({ x: q.x, y, half });
+      while (worded.some((o) => Math.abs(o.x - q.x) < o.half + half && Math.abs(o.y - y) < size * 1.2)) y -= size * 1.25;
       label(ctx, text, q.x, y, EMBER, "center", size);
     }
   };
@@ -816,6 +819,7 @@
     while (!steps.next().done);
   };
   const painting = function* (ctx, s, p, w, h, how) {
+    worded = [];
     const m = moment(s, p.at);
     const e = eyeFor(p, w, h, how.around);
     const grid = skyGrid(s, p.at);

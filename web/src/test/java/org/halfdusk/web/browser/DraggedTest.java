@@ -174,6 +174,26 @@ class DraggedTest extends BrowserTest {
         assertThat(page).hasURL(Pattern.compile(".*at=2027-06-05T00:39.*"));
     }
 
+    /** On a phone, at both ends of the night; and what was dragged stands where the page then draws it. */
+    @Test
+    void theTimeStaysInSightAtTheStripsEnds() {
+        page.setViewportSize(390, 844);
+        go("/shoots/1/night?at=02:30");
+        for (double end : new double[] {0, 1}) {
+            var strip = page.locator("[data-strip]").boundingBox();
+            page.mouse().move(strip.x + strip.width / 2, strip.y + 40);
+            page.mouse().down();
+            page.mouse().move(strip.x + strip.width * end, strip.y + 40);
+            var time = page.locator("[data-head-box]").boundingBox();
+            assertTrue(time.x >= 0 && time.x + time.width <= 390, "from " + time.x + ", " + time.width + " wide");
+            String before = page.locator("aside h2").first().innerText();
+            page.mouse().up();
+            assertThat(page.locator("aside h2").first()).not().hasText(before);
+            var drawn = page.locator("[data-head-box]").boundingBox();
+            assertEquals(drawn.x, time.x, 0.5);
+        }
+    }
+
     @Test
     void draggingTheStripMovesThePage() {
         go("/shoots/1/night?at=02:30");

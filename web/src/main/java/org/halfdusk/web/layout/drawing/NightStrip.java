@@ -42,7 +42,7 @@ public record NightStrip(
         String cloudWords,
         List<Tick> ticks,
         List<Label> labels,
-        Optional<Playhead> playhead,
+        Optional<StripPlayhead> playhead,
         String words) {
     /** Height of the drawing of altitudes; its top is 60° up, or where a body stands higher, that. */
     public static final int HEIGHT = 60;
@@ -66,9 +66,6 @@ public record NightStrip(
 
     /** @param near so near another label that there is no room for it on a small screen */
     public record Label(String x, String text, String anchor, boolean near) {}
-
-    /** @param minutes from the strip's start */
-    public record Playhead(String x, String text, long minutes) {}
 
     /**
      * Something that happens, written over the strip.
@@ -149,15 +146,8 @@ public record NightStrip(
                         : "cloud, simulated",
                 large ? ticks(axis, zone, scale) : List.of(),
                 StripLabels.labels(extras, axis, scale, zone),
-                extras.playhead().map(p -> playhead(p, axis, scale, zone)),
+                extras.playhead().map(p -> StripPlayhead.of(p, axis, scale, zone)),
                 words);
-    }
-
-    static Playhead playhead(Instant p, Interval axis, Scale scale, ZoneId zone) {
-        return new Playhead(
-                scale.percent(p),
-                Times.clock(p, zone),
-                Duration.between(axis.start(), p).toMinutes());
     }
 
     private static double altitude(Sky sky, Night.Course c, Body body) {

@@ -44,8 +44,8 @@ final class StripLabels {
     /** Those that find room one after another, and beside the playhead's label, where a letter is so wide. */
     private static List<NightStrip.Mark> apart(
             List<NightStrip.Mark> wished, NightStrip.Scale scale, double letter, double head) {
-        double half = HEAD_LETTERS / 2.0 * letter;
-        List<double[]> taken = new ArrayList<>(List.of(new double[] {head - half, head + half}));
+        double left = head - StripPlayhead.lean(head) * HEAD_LETTERS * letter;
+        List<double[]> taken = new ArrayList<>(List.of(new double[] {left, left + HEAD_LETTERS * letter}));
         List<NightStrip.Mark> kept = new ArrayList<>();
         for (NightStrip.Mark m : wished) {
             double[] own = extent(m, scale, letter);
