@@ -779,10 +779,9 @@
   };
 
   let lastSky = { cols: 1, cell: 1 };
-  const draw = (el, s, p, quick) => {
-    const start = performance.now();
+  // The canvas as large as its place; its pixels as dense as wanted.
+  const room = (el, dense) => {
     const box = el.getBoundingClientRect();
-    const dense = quick ? 1 : Math.min(2, window.devicePixelRatio || 1);
     const w = Math.max(200, Math.round(box.width)), h = Math.max(160, Math.round(box.height));
     if (el.width !== w * dense || el.height !== h * dense) {
       el.width = w * dense;
@@ -790,6 +789,18 @@
     }
     const ctx = el.getContext("2d");
     ctx.setTransform(dense, 0, 0, dense, 0, 0);
+    return { ctx, w, h };
+  };
+  const dense = () => Math.min(2, window.devicePixelRatio || 1);
+  // A night that has to be computed first, or comes over a slow way: black alone would look like a night without stars.
+  const waiting = (el) => {
+    const { ctx, w, h } = room(el, dense());
+    ctx.clearRect(0, 0, w, h);
+    label(ctx, "Drawing the sky …", w / 2, h / 2, QUIET, "center", 14);
+  };
+  const draw = (el, s, p, quick) => {
+    const start = performance.now();
+    const { ctx, w, h } = room(el, quick ? 1 : dense());
     const how = { quick, bare: false, around: 1.1, scale: field() ? 1.4 : 1 };
     const steps = painting(ctx, s, p, w, h, how);
     const own = ++job;
@@ -892,14 +903,23 @@
     current.el = el;
     current.picture = picture(el);
     el.removeAttribute("data-drawn");
+    const slow = setTimeout(() => canvas() === el && waiting(el), 250);
     try {
       await document.fonts.load('12px "Atkinson Hyperlegible Next"');
       current.sheet = await sheetOf(el.dataset.frame);
+      clearTimeout(slow);
       if (canvas() !== el) return;
       current.picture = picture(el);
+      // Roughly at once, then in full.
+      show(true);
+      await new Promise((go) => setTimeout(go));
+      if (canvas() !== el) return;
       show(false);
       el.dataset.drawn = "true";
     } catch (e) {
+      clearTimeout(slow);
+      const { ctx, w, h } = room(el, dense());
+      ctx.clearRect(0, 0, w, h);
       const note = el.closest("figure").querySelector("[data-frame-note]");
       note.hidden = false;
       note.textContent = "The picture cannot be drawn: " + e.message + ". The figures beside it hold.";

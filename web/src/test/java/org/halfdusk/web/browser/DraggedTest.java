@@ -8,10 +8,12 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -63,6 +65,40 @@ class DraggedTest extends BrowserTest {
 
     private Locator frame() {
         return page.locator("canvas[data-drawn]");
+    }
+
+    private static final String LIT = """
+            c => {
+              const copy = new OffscreenCanvas(c.width, c.height).getContext('2d', { willReadFrequently: true });
+              copy.drawImage(c, 0, 0);
+              return copy.getImageData(0, 0, c.width, c.height).data.filter((v, i) => i % 4 < 3 && v > 60).length;
+            }""";
+
+    /** While its sky is on the way the picture says so: black alone would look like a night without stars. */
+    @Test
+    void aSkyThatIsLongOnItsWayIsWaitedForInWords() {
+        List<Route> held = new ArrayList<>();
+        page.route(Pattern.compile("/sky\\?v="), held::add);
+        go("/shoots/1/frame");
+        page.waitForCondition(
+                () -> ((Number) page.locator("#frame-canvas").evaluate(LIT)).intValue() > 100,
+                new Page.WaitForConditionOptions().setTimeout(10_000));
+        assertThat(frame()).hasCount(0);
+        held.forEach(Route::resume);
+        assertThat(frame()).isVisible();
+    }
+
+    @Test
+    void aSkyThatDoesNotComeIsToldAndTheFiguresStay() {
+        page.route(Pattern.compile("/sky\\?v="), r -> r.fulfill(new Route.FulfillOptions().setStatus(503)));
+        expected = "503";
+        go("/shoots/1/frame");
+        assertThat(page.locator("[data-frame-note]"))
+                .hasText(
+                        "The picture cannot be drawn: the sky of this night could not be computed. The figures beside it hold.");
+        assertEquals(
+                0, ((Number) page.locator("#frame-canvas").evaluate(LIT)).intValue(), "no words of waiting are left");
+        assertThat(page.locator("aside")).containsText("Core 25.1° up");
     }
 
     /** The same table as the core's, at 5.12 µm: 0.1 px is half a thousandth of a millimetre. */
