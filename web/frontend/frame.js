@@ -38,6 +38,7 @@
     return [c * e.ax + s * (x * e.rx + y * e.ux), c * e.ay + s * (x * e.ry + y * e.uy), c * e.az + s * y * e.uz];
   };
   const azimuthOf = (v) => (Math.atan2(v[1], v[0]) / RAD + 360) % 360;
+  const wrapped = (degrees) => ((degrees % 360) + 360) % 360;
   const altitudeOf = (v) => Math.asin(clamp(v[2], -1, 1)) / RAD;
 
   // ---- The sheet of a night, made ready for drawing once.
@@ -735,30 +736,38 @@
       }
     }
     const horizon = screen(e, w, direction(e.azimuth, 0));
-    const down = horizon && horizon.y < h - 26 && horizon.y > 0 ? null : h - 8;
-    let last = -100;
     const names = { 0: "N ", 90: "E ", 180: "S ", 270: "W " };
-    for (let turn = -180; turn < 180; turn++) {
-      const a = (((Math.round(e.azimuth) + turn) % 360) + 360) % 360;
-      if (a % step !== 0) continue;
-      let q = screen(e, w, direction(a, 0));
-      if (down !== null) {
-        const low = altitudeOf(unproject(e, 0, (e.mid - (h - 20)) / e.perMm));
-        q = screen(e, w, direction(a, low));
-      }
-      if (!q || q.x < 20 || q.x > w - 20 || Math.abs(q.x - last) < 44 * scale || (p.shown.overview && q.y > h - 4)) continue;
-      last = q.x;
+    let last = -100;
+    const azimuth = (a, x, y) => {
+      if (x < 20 || x > w - 20 || Math.abs(x - last) < 44 * scale) return false;
+      last = x;
+      label(ctx, (names[a] || "") + a + "°", x, y, QUIET, "center", 12 * scale);
+      return true;
+    };
+    if (horizon && horizon.y < h - 26 && horizon.y > 0) {
       // Not on the frame's own edge.
       const foot = e.mid + reach(p.frame).y * e.perMm;
-      const y = down ?? (!p.shown.overview && Math.abs(q.y + 14 - foot) < 11 ? foot + 16 : q.y + 18);
-      label(ctx, (names[a] || "") + a + "°", q.x, y, QUIET, "center", 12 * scale);
-      if (down === null) {
+      for (let turn = -180; turn < 180; turn++) {
+        const a = wrapped(Math.round(e.azimuth) + turn);
+        const q = a % step === 0 && screen(e, w, direction(a, 0));
+        if (!q || (p.shown.overview && q.y > h - 4)) continue;
+        if (!azimuth(a, q.x, !p.shown.overview && Math.abs(q.y + 14 - foot) < 11 ? foot + 16 : q.y + 18)) continue;
         ctx.strokeStyle = tint(...QUIET, 0.7);
         ctx.beginPath();
         ctx.moveTo(q.x, q.y);
         ctx.lineTo(q.x, q.y + 5);
         ctx.stroke();
       }
+      return;
+    }
+    // Where the lines of azimuth leave the picture at its foot. Near the zenith they turn by more than a step a pixel, and none is told.
+    const footAzimuth = (x) => azimuthOf(unproject(e, (x - w / 2) / e.perMm, (e.mid - (h - 12)) / e.perMm));
+    let before = footAzimuth(0);
+    for (let x = 4; x < w; x += 4) {
+      const now = footAzimuth(x), turn = wrapped(now - before + 180) - 180;
+      const a = (turn > 0 ? Math.ceil(before / step) : Math.floor(before / step)) * step, part = (a - before) / turn;
+      if (Math.abs(turn) < step && part > 0 && part < 1 + 1e-9) azimuth(wrapped(a), x - 4 + 4 * part, h - 8);
+      before = now;
     }
   };
 
@@ -939,7 +948,7 @@
   const written = (v) => (Math.round(v * 10) / 10).toString();
   const write = () => {
     const f = form(), frame = current.picture.frame;
-    f.querySelector("[name=azimuth]").value = written(((frame.azimuth % 360) + 360) % 360);
+    f.querySelector("[name=azimuth]").value = written(wrapped(Math.round(10 * frame.azimuth) / 10));
     f.querySelector("[name=altitude]").value = written(frame.altitude);
     f.querySelector("[name=roll]").value = written(frame.roll);
   };
@@ -966,7 +975,7 @@
     const v = under(current.picture, pointerAt(el, event));
     const at = pointerAt(el, event);
     const mag = raster && raster.mags[Math.floor(at.y / lastSky.cell) * lastSky.cols + Math.floor(at.x / lastSky.cell)];
-    out.textContent = "Azimuth " + azimuthOf(v).toFixed(1) + "°, altitude " + altitudeOf(v).toFixed(1) + "°" + (mag ? ", sky " + mag.toFixed(1) + " mag/arcsec²" : "");
+    out.textContent = "Azimuth " + wrapped(Math.round(10 * azimuthOf(v)) / 10).toFixed(1) + "°, altitude " + altitudeOf(v).toFixed(1) + "°" + (mag ? ", sky " + mag.toFixed(1) + " mag/arcsec²" : "");
   };
   document.addEventListener("pointermove", (event) => {
     const el = event.target.closest && event.target.closest("canvas[data-frame]");

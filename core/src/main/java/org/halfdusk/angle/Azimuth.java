@@ -20,6 +20,15 @@ public record Azimuth(double degrees) {
         return new Azimuth(degrees);
     }
 
+    /**
+     * The nearest of whole steps from north: 359.96° by tenths of a degree is 0°, not 360°.
+     *
+     * @param stepsPerDegree how many steps a degree has, above 0
+     */
+    public Azimuth rounded(int stepsPerDegree) {
+        return ofDegrees(Math.rint(degrees * stepsPerDegree) / stepsPerDegree);
+    }
+
     /** From north by east, 0 to below 2π. */
     public double radians() {
         return Math.toRadians(degrees);

@@ -8,6 +8,7 @@ import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 
 /** What holds for every angle and direction. */
 class AnglePropertiesTest {
@@ -31,6 +32,15 @@ class AnglePropertiesTest {
         double turn = Azimuth.ofDegrees(a).turnTo(Azimuth.ofDegrees(b));
         assertTrue(Math.abs(turn) <= 180);
         assertEquals(0, Azimuth.ofDegrees(a + turn).turnTo(Azimuth.ofDegrees(b)), 1e-6);
+    }
+
+    @Property
+    void roundedAzimuthsAreNever360(
+            @ForAll @DoubleRange(min = -400, max = 400) double a, @ForAll @IntRange(min = 1, max = 100) int steps) {
+        Azimuth azimuth = Azimuth.ofDegrees(a);
+        Azimuth rounded = azimuth.rounded(steps);
+        assertTrue(rounded.degrees() >= 0 && rounded.degrees() < 360 - 0.4 / steps, rounded.toString());
+        assertTrue(Math.abs(azimuth.turnTo(rounded)) <= 0.5 / steps + 1e-9);
     }
 
     @Property

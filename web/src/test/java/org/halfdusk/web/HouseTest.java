@@ -194,6 +194,22 @@ class HouseTest {
                 .check(WEB);
     }
 
+    /** North is never 360.0°: azimuths go by their own words, which wrap what was rounded. */
+    @Test
+    void azimuthsAreToldByTheirOwnWords() throws IOException {
+        Pattern plain = Pattern.compile("Words\\.(?:degrees|wholeDegrees)\\([\\w.()]*[aA]zimuth");
+        assertTrue(plain.matcher("Words.degrees(p.azimuth().degrees())").find());
+        List<Path> found = new ArrayList<>();
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java/org/halfdusk/web"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                if (plain.matcher(Files.readString(file)).find()) {
+                    found.add(file);
+                }
+            }
+        }
+        assertEquals(List.of(), found);
+    }
+
     /** Numbers of the page and of units; what else stands in a sentence is a figure of the job, which the core owns. */
     private static final Set<String> OF_THE_PAGE = Set.of(
             "0",

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.ephemeris.Body;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.optics.framing.Framing;
@@ -96,7 +97,7 @@ record FramePage(
         boolean prime = !plan.rig().lens().zoom();
         return new FramePage(
                 picture,
-                errors.of("AIM").isEmpty() ? number(framing.azimuth().degrees()) : errors.text("azimuth"),
+                errors.of("AIM").isEmpty() ? azimuth(framing.azimuth()) : errors.text("azimuth"),
                 errors.of("AIM").isEmpty() ? number(framing.altitude().degrees()) : errors.text("altitude"),
                 framing.upright(),
                 errors.of("AIM").isEmpty() ? number(framing.rollDegrees()) : errors.text("roll"),
@@ -140,7 +141,7 @@ record FramePage(
         double exposure = plan.setting().shutter().realSeconds();
         return new Eye(
                 "/shoots/" + open.shoot().id() + "/sky?v=" + SkySheet.version(plan),
-                number(plan.framing().azimuth().degrees()),
+                azimuth(plan.framing().azimuth()),
                 number(plan.framing().altitude().degrees()),
                 number(plan.framing().rollDegrees()),
                 Words.thousandths(rig.focalMm()),
@@ -159,6 +160,10 @@ record FramePage(
     /** A tenth of a degree is aimed by hand. */
     private static String number(double degrees) {
         return Double.toString(Math.rint(degrees * 10) / 10);
+    }
+
+    private static String azimuth(Azimuth azimuth) {
+        return number(azimuth.rounded(10).degrees());
     }
 
     private static List<Aim> aims(ShootDesk.Open open) {
@@ -184,14 +189,13 @@ record FramePage(
         }
         for (ForegroundObject o : plan.place().objects()) {
             double altitude = ShootField.AIM_ALTITUDE.clamped(o.topDegrees());
-            aims.add(new Aim(
-                    "the top of " + o.name(), number(o.azimuth().degrees()) + " " + number(altitude) + " " + roll));
+            aims.add(new Aim("the top of " + o.name(), azimuth(o.azimuth()) + " " + number(altitude) + " " + roll));
         }
         return aims;
     }
 
     private static String value(HorizontalPosition p, String roll) {
-        return number(p.azimuth().degrees()) + " " + number(p.altitude().degrees()) + " " + roll;
+        return azimuth(p.azimuth()) + " " + number(p.altitude().degrees()) + " " + roll;
     }
 
     private static String alignment(ShootDesk.Open open, List<Alignments.Match> tonight) {

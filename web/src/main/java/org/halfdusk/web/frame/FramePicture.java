@@ -7,7 +7,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.Body;
@@ -68,6 +70,8 @@ record FramePicture(
     private static final double FAINTEST = 5.5;
     private static final int BAND_POINTS = 120;
     private static final double RULER_DEGREES = 10;
+    private static final int RULER_POINTS = 400;
+    private static final double RULER_APART = 36;
     private static final double NARROW_RULER_DEGREES = 2;
     private static final double NARROW_FIELD_DEGREES = 20;
     private static final Duration STEP = Duration.ofMinutes(6);
@@ -79,7 +83,7 @@ record FramePicture(
         double sun = plan.night().sky().at(Body.SUN, at).altitude().degrees();
         Body followed = plan.night().followed().orElse(Body.GALACTIC_CENTRE);
         double ruler = plan.rig().longFieldDegrees() < NARROW_FIELD_DEGREES ? NARROW_RULER_DEGREES : RULER_DEGREES;
-        String aim = Words.degrees(plan.framing().azimuth().degrees()) + ", "
+        String aim = Words.azimuthTenths(plan.framing().azimuth().degrees()) + ", "
                 + Words.degrees(plan.framing().altitude().degrees()) + " up";
         Scene.Box frame = scene.frame();
         return new FramePicture(
@@ -234,36 +238,53 @@ record FramePicture(
             return Azimuth.ofDegrees(scene.projection().framing().azimuth().degrees() + turn);
         }
 
-        /** Altitudes along the left edge of the frame, azimuths along its foot. */
+        /** Altitudes along the left edge of the frame, azimuths along its foot: where the lines of both leave it. */
         String rulerTexts(double step) {
-            List<Mark> texts = new ArrayList<>();
             Projection.Point reach = scene.reach();
-            HorizontalPosition foot = scene.projection().direction(new Projection.Point(0, -reach.y() * 0.97));
-            for (double a = 0; a < 360; a += step) {
-                scene.of(Azimuth.ofDegrees(a), foot.altitude().degrees())
-                        .filter(p -> Math.abs(p.x()) < scene.halfWidthMm() * 0.97)
-                        .ifPresent(p -> texts.add(new Mark(
-                                Numbers.tenths(scene.x(p.x())), Numbers.tenths(Scene.HEIGHT - 6), text(p, step))));
-            }
-            double left = -scene.reach().x() * 0.98;
-            for (double a = 0; a < 90; a += step) {
-                double altitude = a;
-                HorizontalPosition edge = scene.projection().direction(new Projection.Point(left, 0));
-                scene.of(edge.azimuth(), altitude)
-                        .filter(p -> Math.abs(p.y()) < scene.reach().y() * 0.95)
-                        .ifPresent(p -> texts.add(new Mark(
-                                Numbers.tenths(scene.x(left) + 18),
-                                Numbers.tenths(scene.y(p.y()) - 4),
-                                Words.plain(altitude) + "°")));
-            }
-            return texts.stream()
+            double side = scene.halfWidthMm() * 0.97;
+            double left = -reach.x() * 0.98;
+            double high = reach.y() * 0.95;
+            Stream<Mark> azimuths = crossings(p -> p.azimuth().degrees(), -side, side, -high, -high, step)
+                    .map(c -> new Mark(
+                            Numbers.tenths(scene.x(c.at().x())),
+                            Numbers.tenths(Scene.HEIGHT - 6),
+                            Words.azimuth(c.degrees())));
+            Stream<Mark> altitudes = crossings(p -> p.altitude().degrees(), left, left, -high, high, step)
+                    .filter(c -> c.degrees() >= 0)
+                    .map(c -> new Mark(
+                            Numbers.tenths(scene.x(left) + 18),
+                            Numbers.tenths(scene.y(c.at().y()) - 4),
+                            Words.wholeDegrees(c.degrees())));
+            return Stream.concat(azimuths, altitudes)
                     .map(t -> t.svg("class=\"svg-quiet haloed\" text-anchor=\"middle\""))
                     .collect(Collectors.joining());
         }
 
-        private String text(Projection.Point p, double step) {
-            double azimuth = scene.projection().direction(p).azimuth().degrees();
-            return Words.azimuth(Math.rint(azimuth / step) * step);
+        private record Crossing(double degrees, Projection.Point at) {}
+
+        /** Where a figure of the sky passes whole steps on the way from one point of the picture to another, far enough apart to be read. */
+        private Stream<Crossing> crossings(
+                ToDoubleFunction<HorizontalPosition> figure, double x0, double x1, double y0, double y1, double step) {
+            List<Crossing> found = new ArrayList<>();
+            double before = figure.applyAsDouble(scene.projection().direction(new Projection.Point(x0, y0)));
+            Projection.Point last = new Projection.Point(2 * x0 - x1, 2 * y0 - y1);
+            for (int i = 1; i <= RULER_POINTS; i++) {
+                double share = (double) i / RULER_POINTS;
+                Projection.Point here = new Projection.Point(x0 + share * (x1 - x0), y0 + share * (y1 - y0));
+                double now = figure.applyAsDouble(scene.projection().direction(here));
+                double turn = Azimuth.ofDegrees(before).turnTo(Azimuth.ofDegrees(now));
+                double mark = (turn > 0 ? Math.ceil(before / step) : Math.floor(before / step)) * step;
+                double part = (mark - before) / turn;
+                boolean apart = Math.hypot(scene.x(here.x()) - scene.x(last.x()), scene.y(here.y()) - scene.y(last.y()))
+                        > RULER_APART;
+                // Near the zenith lines of azimuth turn by more than a step: none is told.
+                if (Math.abs(turn) < step && part > 0 && part < 1 + 1e-9 && apart) {
+                    found.add(new Crossing(mark, here));
+                    last = here;
+                }
+                before = now;
+            }
+            return found.stream();
         }
     }
 }

@@ -58,7 +58,7 @@ final class MoonNightStep {
         String where =
                 over >= 0 ? Words.degrees(over) + " over its top" : Words.degrees(-over) + " under its top, behind it";
         return a.object().name() + ", " + Words.degrees(a.object().topDegrees()) + " high in "
-                + Words.degrees(a.object().azimuth().degrees()) + ": the moon's middle passes it at "
+                + Words.azimuthTenths(a.object().azimuth().degrees()) + ": the moon's middle passes it at "
                 + Times.clockSeconds(a.moon().at(), n.zone()) + ", " + where + ".";
     }
 
@@ -100,7 +100,7 @@ final class MoonNightStep {
                 + (e.type() == EventType.MOON_TRANSIT
                         ? Words.degrees(e.position().altitude().degrees()) + " up in "
                         : "in ")
-                + Words.degrees(e.position().azimuth().degrees());
+                + Words.azimuthTenths(e.position().azimuth().degrees());
     }
 
     private static List<Table.Row> way(MoonPlan plan, Instant at, String address) {
@@ -117,7 +117,7 @@ final class MoonNightStep {
                             chosen,
                             Times.clock(t, n.zone()),
                             Words.degrees(p.altitude().degrees()),
-                            Words.degrees(p.azimuth().degrees()),
+                            Words.azimuthTenths(p.azimuth().degrees()),
                             plan.night().down(p)
                                     ? ""
                                     : n.picture() == MoonPicture.WITH_LAND
@@ -150,7 +150,7 @@ final class MoonNightStep {
         return new NightStep.At(
                 up >= 0
                         ? "Moon " + Words.degrees(up) + " up, "
-                                + Words.degrees(moon.azimuth().degrees())
+                                + Words.azimuthTenths(moon.azimuth().degrees())
                         : "Moon below the horizon",
                 sentence.replace("as wished than", "as bright as"),
                 List.of(ReasonWords.body("Sun", n.sky(), Body.SUN, at)));

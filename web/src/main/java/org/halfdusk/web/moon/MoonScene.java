@@ -70,7 +70,7 @@ public record MoonScene(
                 moons,
                 Ground.of(scene, plan.place()),
                 field + " of sky, " + (plan.framing().upright() ? "upright" : "level") + ", facing "
-                        + Words.degrees(plan.framing().azimuth().degrees())
+                        + Words.azimuthTenths(plan.framing().azimuth().degrees())
                         + ". The dotted line is the moon's way; what stands before it is to scale.",
                 words);
     }

@@ -139,7 +139,7 @@ final class MoonWords {
     private static String meeting(MoonNight.Meeting m, MoonNight n) {
         boolean rise = m.moon().type() == EventType.MOONRISE;
         return (rise ? "rises at " : "sets at ") + Times.clock(m.moon().at(), n.zone()) + " in "
-                + Words.degrees(m.moon().position().azimuth().degrees()) + ", " + equalLight(m);
+                + Words.azimuthTenths(m.moon().position().azimuth().degrees()) + ", " + equalLight(m);
     }
 
     private static String equalLight(MoonNight.Meeting m) {

@@ -125,7 +125,7 @@ class TablesController {
                     CsvFile.cells(e.at(), zone),
                     List.<Object>of(
                             e.type().name().toLowerCase(Locale.ROOT),
-                            Numbers.plain(e.position().azimuth().degrees(), 1),
+                            Numbers.plain(e.position().azimuth().rounded(10).degrees(), 1),
                             Numbers.plain(e.position().altitude().degrees(), 1))));
         }
         List<String> heads = CsvFile.row(CsvFile.heads(""), List.of("event", "azimuth_deg", "altitude_deg"));

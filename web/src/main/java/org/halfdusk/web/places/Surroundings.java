@@ -79,8 +79,8 @@ record Surroundings(String sky, Table glow, Table objects, String compass, Strin
                 .map(o -> Table.Row.of(
                         false,
                         o.name(),
-                        Words.degrees(o.azimuth().degrees()),
-                        Words.degrees(p.compass(o.azimuth().degrees(), now)),
+                        Words.azimuthTenths(o.azimuth().degrees()),
+                        Words.azimuthTenths(p.compass(o.azimuth().degrees(), now)),
                         Words.metres(o.distanceMetres()),
                         Words.degrees(o.topDegrees()),
                         Words.degrees(o.widthDegrees())))

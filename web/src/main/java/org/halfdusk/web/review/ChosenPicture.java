@@ -199,7 +199,7 @@ final class ChosenPicture {
         r.solved().ifPresent(x -> {
             all.add(new Line(
                     "Looked at",
-                    Words.degrees(x.azimuthDegrees()) + ", " + Words.degrees(x.altitudeDegrees()) + " up"));
+                    Words.azimuthTenths(x.azimuthDegrees()) + ", " + Words.degrees(x.altitudeDegrees()) + " up"));
             all.add(new Line("Focal length by the stars", Words.tenths(x.focalMm()) + " mm"));
             all.add(new Line(
                     "Stars matched", x.matched() + ", " + Words.tenths(x.residualPx()) + " px off at the median"));

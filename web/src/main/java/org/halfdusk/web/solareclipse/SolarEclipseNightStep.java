@@ -66,7 +66,7 @@ final class SolarEclipseNightStep {
                                 SolarEclipseView.contact(c, d).name(),
                                 Times.clockSeconds(c.at(), d.zone()),
                                 Words.degrees(c.sun().altitude().degrees()),
-                                Words.degrees(c.sun().azimuth().degrees()))
+                                Words.azimuthTenths(c.sun().azimuth().degrees()))
                         .to(address + "?at=" + c.at()))
                 .toList();
     }

@@ -23,6 +23,8 @@ import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Sky;
 import org.halfdusk.web.DemoPages;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,6 +62,29 @@ class FramePagesTest extends DemoPages {
         assertHas(app.get("/shoots/1/expose").body(), "18 mm level");
         assertTrue(shoots.undo(1));
         assertEquals("", ShootField.AIM.text(shoots.find(1).orElseThrow().it()));
+    }
+
+    /** Aimed at the zenith only the azimuths before the camera are told at the picture's foot, and north is 0.0, not 360.0. */
+    @Test
+    void theFootOfAFrameAimedAtTheZenithTellsWhatLiesThere() throws Exception {
+        assertEquals(
+                302,
+                app.post(
+                                "/shoots/1/frame",
+                                Map.of("was.AIM", "", "azimuth", "359.96", "altitude", "90", "roll", "0", "at", ""))
+                        .statusCode());
+        Document page = app.page("/shoots/1/frame");
+        assertTrue(app.bean(Shoots.class).undo(1));
+        assertEquals("0.0", page.select("[name=azimuth]").val());
+        assertEquals("0.0", page.select("canvas").attr("data-azimuth"));
+        Document picture = Jsoup.parse(page.select("noscript svg, noscript").html());
+        List<Integer> told = picture.select("text.haloed").eachText().stream()
+                .filter(t -> t.matches("\\d+°"))
+                .map(t -> Integer.valueOf(t.substring(0, t.length() - 1)))
+                .filter(a -> a > 89 || a < 40)
+                .toList();
+        assertTrue(told.size() >= 3 && told.contains(0), told.toString());
+        assertTrue(told.stream().allMatch(a -> a < 90 || a > 270), told.toString());
     }
 
     @Test

@@ -1,6 +1,7 @@
 package org.halfdusk.web.layout.words;
 
 import java.util.Locale;
+import org.halfdusk.angle.Azimuth;
 import org.halfdusk.optics.Rig;
 import org.halfdusk.place.Observer;
 
@@ -92,6 +93,13 @@ public final class Words {
     public static String azimuth(double degrees) {
         return Math.floorMod(Math.round(degrees), 360L) + "°";
     }
+
+    /** 175.9°, never 360.0°. */
+    public static String azimuthTenths(double degrees) {
+        return degrees(Azimuth.ofDegrees(degrees).rounded(TENTHS).degrees());
+    }
+
+    private static final int TENTHS = 10;
 
     private static final String[] WINDS = {"N", "NE", "E", "SE", "S", "SW", "W", "NW"};
     private static final String[] WIND_WORDS = {

@@ -28,6 +28,8 @@ class WordsTest {
         assertEquals("48 m", Times.duration(0.8));
         assertEquals("−23.0°", Words.degrees(-23));
         assertEquals("0°", Words.azimuth(359.7));
+        assertEquals("0.0°", Words.azimuthTenths(359.97));
+        assertEquals("359.9°", Words.azimuthTenths(359.94));
         assertEquals("27.8 s", Words.seconds(27.78));
         assertEquals("0.13 s", Words.seconds(0.1251));
         assertEquals("120 s", Words.seconds(120.2));
