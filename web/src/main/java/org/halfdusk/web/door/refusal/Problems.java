@@ -3,8 +3,11 @@ package org.halfdusk.web.door.refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.catalina.connector.ClientAbortException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.halfdusk.shoot.kept.Unreadable;
 import org.halfdusk.store.sqlite.Trouble;
@@ -24,6 +27,7 @@ import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
@@ -154,6 +158,10 @@ public class Problems {
 
     @ExceptionHandler
     ModelAndView unexpected(Exception e, HttpServletRequest request) {
+        if (gone(e)) {
+            LOG.debug("{} {}: who asked has gone", request.getMethod(), request.getRequestURI());
+            return new ModelAndView();
+        }
         Optional<Trouble> trouble = Trouble.in(e);
         if (trouble.isPresent()) {
             LOG.warn("{} {}: {}", request.getMethod(), request.getRequestURI(), trouble.get());
@@ -173,6 +181,15 @@ public class Problems {
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
         return page(request, HttpStatus.INTERNAL_SERVER_ERROR, OURS);
     }
+
+    /** Whether who asked has gone, as browsers do that turn the page while its pictures come: there is nobody to answer. */
+    private static boolean gone(Exception e) {
+        return Stream.<Throwable>iterate(e, Objects::nonNull, Throwable::getCause)
+                .limit(CAUSES)
+                .anyMatch(c -> c instanceof AsyncRequestNotUsableException || c instanceof ClientAbortException);
+    }
+
+    private static final int CAUSES = 20;
 
     private static String words(Trouble.Kind kind, HttpServletRequest request) {
         String why = switch (kind) {
