@@ -760,7 +760,7 @@
       }
       return;
     }
-    // Where the lines of azimuth leave the picture at its foot. Near the zenith they turn by more than a step a pixel, and none is told.
+    // Where the lines of azimuth leave the picture at its foot. Near the zenith they turn by more than a step in a few pixels, and none is told.
     const footAzimuth = (x) => azimuthOf(unproject(e, (x - w / 2) / e.perMm, (e.mid - (h - 12)) / e.perMm));
     let before = footAzimuth(0);
     for (let x = 4; x < w; x += 4) {

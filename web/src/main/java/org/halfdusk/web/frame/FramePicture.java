@@ -70,7 +70,7 @@ record FramePicture(
     private static final double FAINTEST = 5.5;
     private static final int BAND_POINTS = 120;
     private static final double RULER_DEGREES = 10;
-    private static final int RULER_POINTS = 400;
+    private static final int RULER_POINTS = 96;
     private static final double RULER_APART = 36;
     private static final double NARROW_RULER_DEGREES = 2;
     private static final double NARROW_FIELD_DEGREES = 20;
@@ -269,12 +269,11 @@ record FramePicture(
             double before = figure.applyAsDouble(scene.projection().direction(new Projection.Point(x0, y0)));
             Projection.Point last = new Projection.Point(2 * x0 - x1, 2 * y0 - y1);
             for (int i = 1; i <= RULER_POINTS; i++) {
-                double share = (double) i / RULER_POINTS;
-                Projection.Point here = new Projection.Point(x0 + share * (x1 - x0), y0 + share * (y1 - y0));
-                double now = figure.applyAsDouble(scene.projection().direction(here));
+                double now = figure.applyAsDouble(scene.projection().direction(between(x0, x1, y0, y1, i)));
                 double turn = Azimuth.ofDegrees(before).turnTo(Azimuth.ofDegrees(now));
                 double mark = (turn > 0 ? Math.ceil(before / step) : Math.floor(before / step)) * step;
                 double part = (mark - before) / turn;
+                Projection.Point here = between(x0, x1, y0, y1, i - 1 + part);
                 boolean apart = Math.hypot(scene.x(here.x()) - scene.x(last.x()), scene.y(here.y()) - scene.y(last.y()))
                         > RULER_APART;
                 // Near the zenith lines of azimuth turn by more than a step: none is told.
@@ -285,6 +284,12 @@ record FramePicture(
                 before = now;
             }
             return found.stream();
+        }
+
+        /** @param at of {@link #RULER_POINTS} steps */
+        private static Projection.Point between(double x0, double x1, double y0, double y1, double at) {
+            double share = at / RULER_POINTS;
+            return new Projection.Point(x0 + share * (x1 - x0), y0 + share * (y1 - y0));
         }
     }
 }
