@@ -119,7 +119,7 @@ class StackPagesTest {
     @Test
     @Order(3)
     void itIsStoppedAndGoesOn() throws Exception {
-        assertEquals(302, begin("MEAN", "Slow", "tif").statusCode());
+        assertEquals(302, begin("MEDIAN", "Slow", "tif").statusCode());
         assertEquals(302, app.post(STACK + "/stop", Map.of()).statusCode());
         Document d = app.until(STACK, "#stacking", "Stopped; what was reached is kept");
         assertFalse(d.select("#stacking form[action$=again]").isEmpty());
