@@ -11,6 +11,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.halfdusk.frame.points.StarPlaces;
 import org.halfdusk.frame.stack.DarkFrame;
@@ -123,10 +124,23 @@ public final class Decoding {
             }
             throw new IllegalStateException(e.getCause());
         } finally {
-            pool.shutdownNow();
+            ended(pool);
         }
         return List.copyOf(in);
     }
+
+    /** Nothing of a run writes any more when it is over: what goes on from there lays the same frames under the same names. */
+    private static void ended(ExecutorService pool) {
+        pool.shutdownNow();
+        try {
+            pool.awaitTermination(A_FRAME_SECONDS, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** More than the largest frame takes to be read. */
+    private static final int A_FRAME_SECONDS = 120;
 
     /** What a frame is called in what is kept between runs. */
     public static String key(int number) {

@@ -42,12 +42,13 @@ final class ShelfFolder implements Shelf, Closeable {
         return Files.exists(file(name)) && Files.size(file(name)) == bytes(1, width, height);
     }
 
-    /** Lays a frame down, whole or not at all: also where a run that is being stopped lays the same one at the same time. */
+    /** Lays a frame down, whole or not at all. */
     void lay(String name, Picture frame) throws IOException {
-        Path part = Files.createTempFile(folder, name, ".part");
+        Path part = folder.resolve(name + ".part");
         short[] row = new short[3 * width];
         ByteBuffer bytes = ByteBuffer.allocate(6 * width);
-        try (FileChannel out = FileChannel.open(part, StandardOpenOption.WRITE)) {
+        try (FileChannel out = FileChannel.open(
+                part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
             for (int y = 0; y < height; y++) {
                 frame.line(y, row);
                 bytes.clear();
