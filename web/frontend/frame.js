@@ -37,8 +37,11 @@
     const s = Math.sin(angle) / (r * e.focal), c = Math.cos(angle);
     return [c * e.ax + s * (x * e.rx + y * e.ux), c * e.ay + s * (x * e.ry + y * e.uy), c * e.az + s * y * e.uz];
   };
-  const azimuthOf = (v) => (Math.atan2(v[1], v[0]) / RAD + 360) % 360;
   const wrapped = (degrees) => ((degrees % 360) + 360) % 360;
+  const shortWay = (degrees) => wrapped(degrees + 180) - 180;
+  // Rounded, and never 360.
+  const rounded = (azimuth, steps) => wrapped(Math.round(steps * azimuth) / steps);
+  const azimuthOf = (v) => wrapped(Math.atan2(v[1], v[0]) / RAD);
   const altitudeOf = (v) => Math.asin(clamp(v[2], -1, 1)) / RAD;
 
   // ---- The sheet of a night, made ready for drawing once.
@@ -364,9 +367,12 @@
   const inside = (p, w, h, margin = 0) => p && p.x > -margin && p.x < w + margin && p.y > -margin && p.y < h + margin;
   // Where words stand in the picture that is being drawn, so that those that can give way do.
   let worded = [];
-  const label = (ctx, text, x, y, colour, align = "left", size = 12) => {
+  const halfOf = (ctx, text, size) => {
     ctx.font = size + 'px "Atkinson Hyperlegible Next", sans-serif';
-    const half = ctx.measureText(text).width / 2 + 4;
+    return ctx.measureText(text).width / 2 + 4;
+  };
+  const label = (ctx, text, x, y, colour, align = "left", size = 12) => {
+    const half = halfOf(ctx, text, size);
     worded.push({ x: x + (align === "left" ? half : align === "right" ? -half : 0), y, half });
     ctx.textAlign = align;
     ctx.lineWidth = 3;
@@ -654,9 +660,7 @@
     for (const d of s.domes) {
       const q = screen(e, w, direction(d.azimuth, Math.min(d.height, 7)));
       if (!inside(q, w, h, -30)) continue;
-      const text = d.name + " glow";
-      ctx.font = size + 'px "Atkinson Hyperlegible Next", sans-serif';
-      const half = ctx.measureText(text).width / 2 + 4;
+      const text = d.name + " glow", half = halfOf(ctx, text, size);
       let y = q.y;
       while (worded.some((o) => Math.abs(o.x - q.x) < o.half + half && Math.abs(o.y - y) < size * 1.2)) y -= size * 1.25;
       label(ctx, text, q.x, y, EMBER, "center", size);
@@ -764,7 +768,7 @@
     const footAzimuth = (x) => azimuthOf(unproject(e, (x - w / 2) / e.perMm, (e.mid - (h - 12)) / e.perMm));
     let before = footAzimuth(0);
     for (let x = 4; x < w; x += 4) {
-      const now = footAzimuth(x), turn = wrapped(now - before + 180) - 180;
+      const now = footAzimuth(x), turn = shortWay(now - before);
       const a = (turn > 0 ? Math.ceil(before / step) : Math.floor(before / step)) * step, part = (a - before) / turn;
       if (Math.abs(turn) < step && part > 0 && part < 1 + 1e-9) azimuth(wrapped(a), x - 4 + 4 * part, h - 8);
       before = now;
@@ -948,7 +952,7 @@
   const written = (v) => (Math.round(v * 10) / 10).toString();
   const write = () => {
     const f = form(), frame = current.picture.frame;
-    f.querySelector("[name=azimuth]").value = written(wrapped(Math.round(10 * frame.azimuth) / 10));
+    f.querySelector("[name=azimuth]").value = written(rounded(frame.azimuth, 10));
     f.querySelector("[name=altitude]").value = written(frame.altitude);
     f.querySelector("[name=roll]").value = written(frame.roll);
   };
@@ -975,7 +979,7 @@
     const v = under(current.picture, pointerAt(el, event));
     const at = pointerAt(el, event);
     const mag = raster && raster.mags[Math.floor(at.y / lastSky.cell) * lastSky.cols + Math.floor(at.x / lastSky.cell)];
-    out.textContent = "Azimuth " + wrapped(Math.round(10 * azimuthOf(v)) / 10).toFixed(1) + "°, altitude " + altitudeOf(v).toFixed(1) + "°" + (mag ? ", sky " + mag.toFixed(1) + " mag/arcsec²" : "");
+    out.textContent = "Azimuth " + rounded(azimuthOf(v), 10).toFixed(1) + "°, altitude " + altitudeOf(v).toFixed(1) + "°" + (mag ? ", sky " + mag.toFixed(1) + " mag/arcsec²" : "");
   };
   document.addEventListener("pointermove", (event) => {
     const el = event.target.closest && event.target.closest("canvas[data-frame]");
@@ -987,7 +991,7 @@
     // What was under the pointer stays there.
     const held = { ...p, turn: grab.turn, frame: { ...p.frame, azimuth: grab.azimuth, altitude: grab.altitude } };
     const from = under(held, grab.at), to = under(held, now);
-    const turn = ((azimuthOf(from) - azimuthOf(to) + 540) % 360) - 180;
+    const turn = shortWay(azimuthOf(from) - azimuthOf(to));
     if (p.shown.overview) p.turn = grab.turn + turn;
     else if (hold.on && hold.heard) {
       hold.off = grab.off + clamp(turn, -90, 90);
@@ -1068,11 +1072,11 @@
       const f = current.picture.frame;
       const [e, n, u] = hold.ahead.map((v) => v / Math.hypot(...hold.ahead));
       const azimuth = Math.atan2(e, n) / RAD + Number(current.el.dataset.declination || 0) + hold.off;
-      f.azimuth = ((azimuth % 360) + 360) % 360;
+      f.azimuth = wrapped(azimuth);
       f.altitude = clamp(Math.asin(clamp(u, -1, 1)) / RAD, -30, 90);
       moving();
       const whole = (v) => String(Math.round(v) || 0).replace("-", "\u2212");
-      hold.say("Azimuth " + whole(f.azimuth % 360) + "°, " + whole(f.altitude) + "° up, declination counted" + (hold.off ? ", set right by " + whole(hold.off) + "°" : "") + ".");
+      hold.say("Azimuth " + whole(rounded(f.azimuth, 1)) + "°, " + whole(f.altitude) + "° up, declination counted" + (hold.off ? ", set right by " + whole(hold.off) + "°" : "") + ".");
     },
   };
   document.addEventListener("click", (event) => {

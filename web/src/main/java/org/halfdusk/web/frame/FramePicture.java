@@ -244,12 +244,20 @@ record FramePicture(
             double side = scene.halfWidthMm() * 0.97;
             double left = -reach.x() * 0.98;
             double high = reach.y() * 0.95;
-            Stream<Mark> azimuths = crossings(p -> p.azimuth().degrees(), -side, side, -high, -high, step)
+            Stream<Mark> azimuths = crossings(
+                            p -> p.azimuth().degrees(),
+                            new Projection.Point(-side, -high),
+                            new Projection.Point(side, -high),
+                            step)
                     .map(c -> new Mark(
                             Numbers.tenths(scene.x(c.at().x())),
                             Numbers.tenths(Scene.HEIGHT - 6),
                             Words.azimuth(c.degrees())));
-            Stream<Mark> altitudes = crossings(p -> p.altitude().degrees(), left, left, -high, high, step)
+            Stream<Mark> altitudes = crossings(
+                            p -> p.altitude().degrees(),
+                            new Projection.Point(left, -high),
+                            new Projection.Point(left, high),
+                            step)
                     .filter(c -> c.degrees() >= 0)
                     .map(c -> new Mark(
                             Numbers.tenths(scene.x(left) + 18),
@@ -264,16 +272,16 @@ record FramePicture(
 
         /** Where a figure of the sky passes whole steps on the way from one point of the picture to another, far enough apart to be read. */
         private Stream<Crossing> crossings(
-                ToDoubleFunction<HorizontalPosition> figure, double x0, double x1, double y0, double y1, double step) {
+                ToDoubleFunction<HorizontalPosition> figure, Projection.Point from, Projection.Point to, double step) {
             List<Crossing> found = new ArrayList<>();
-            double before = figure.applyAsDouble(scene.projection().direction(new Projection.Point(x0, y0)));
-            Projection.Point last = new Projection.Point(2 * x0 - x1, 2 * y0 - y1);
+            double before = figure.applyAsDouble(scene.projection().direction(from));
+            Projection.Point last = between(from, to, -RULER_POINTS);
             for (int i = 1; i <= RULER_POINTS; i++) {
-                double now = figure.applyAsDouble(scene.projection().direction(between(x0, x1, y0, y1, i)));
+                double now = figure.applyAsDouble(scene.projection().direction(between(from, to, i)));
                 double turn = Azimuth.ofDegrees(before).turnTo(Azimuth.ofDegrees(now));
                 double mark = (turn > 0 ? Math.ceil(before / step) : Math.floor(before / step)) * step;
                 double part = (mark - before) / turn;
-                Projection.Point here = between(x0, x1, y0, y1, i - 1 + part);
+                Projection.Point here = between(from, to, i - 1 + part);
                 boolean apart = Math.hypot(scene.x(here.x()) - scene.x(last.x()), scene.y(here.y()) - scene.y(last.y()))
                         > RULER_APART;
                 // Near the zenith lines of azimuth turn by more than a step: none is told.
@@ -287,9 +295,9 @@ record FramePicture(
         }
 
         /** @param at of {@link #RULER_POINTS} steps */
-        private static Projection.Point between(double x0, double x1, double y0, double y1, double at) {
+        private static Projection.Point between(Projection.Point from, Projection.Point to, double at) {
             double share = at / RULER_POINTS;
-            return new Projection.Point(x0 + share * (x1 - x0), y0 + share * (y1 - y0));
+            return new Projection.Point(from.x() + share * (to.x() - from.x()), from.y() + share * (to.y() - from.y()));
         }
     }
 }

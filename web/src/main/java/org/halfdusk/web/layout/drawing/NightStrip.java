@@ -52,7 +52,8 @@ public record NightStrip(
 
     static final double WIDTH = 1000;
 
-    private static final double EDGE = 130;
+    /** So near to an end of the strip words begin to give way inwards. The script that drags the playhead knows the same figure. */
+    static final double EDGE = 130;
 
     private static final Duration FINE = Duration.ofMinutes(10);
     private static final Duration COARSE = Duration.ofMinutes(20);

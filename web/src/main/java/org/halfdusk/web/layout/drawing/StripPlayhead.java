@@ -15,9 +15,6 @@ import org.halfdusk.web.layout.words.Times;
  * @param minutes since the strip begins
  */
 public record StripPlayhead(String x, double lean, String text, long minutes) {
-    /** So near to an end the box begins to lean. The script that drags the playhead knows the same figure. */
-    static final double EDGE = 130;
-
     static StripPlayhead of(Instant at, Interval axis, NightStrip.Scale scale, ZoneId zone) {
         return new StripPlayhead(
                 scale.percent(at),
@@ -28,7 +25,7 @@ public record StripPlayhead(String x, double lean, String text, long minutes) {
 
     static double lean(double x) {
         double fromEnd = Math.max(0, Math.min(x, NightStrip.WIDTH - x));
-        double near = fromEnd < EDGE ? fromEnd / EDGE / 2 : 1.0 / 2;
+        double near = Math.min(1, fromEnd / NightStrip.EDGE) / 2;
         return x < NightStrip.WIDTH / 2 ? near : 1 - near;
     }
 
