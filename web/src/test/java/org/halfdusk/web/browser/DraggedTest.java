@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -19,6 +20,8 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.halfdusk.shoot.kept.Shoots;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is dragged, drawn and read with the pointer and the arrows. */
 class DraggedTest extends BrowserTest {
@@ -210,9 +213,11 @@ class DraggedTest extends BrowserTest {
         assertThat(page).hasURL(Pattern.compile(".*at=2027-06-05T00:39.*"));
     }
 
-    /** On a phone, at both ends of the night; and what was dragged stands where the page then draws it. */
-    @Test
-    void theTimeStaysInSightAtTheStripsEnds() {
+    /** On a phone, at both ends of the night, in Field's larger type too; and what was dragged stands where the page then draws it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"desk", "field"})
+    void theTimeStaysInSightAtTheStripsEnds(String theme) {
+        context.addCookies(List.of(new Cookie("theme", theme).setUrl(app.url("/"))));
         page.setViewportSize(390, 844);
         go("/shoots/1/night?at=02:30");
         for (double end : new double[] {0, 1}) {
@@ -222,6 +227,9 @@ class DraggedTest extends BrowserTest {
             page.mouse().move(strip.x + strip.width * end, strip.y + 40);
             var time = page.locator("[data-head-box]").boundingBox();
             assertTrue(time.x >= 0 && time.x + time.width <= 390, "from " + time.x + ", " + time.width + " wide");
+            var word = page.locator("[data-head-text]").boundingBox();
+            assertEquals(time.x + time.width / 2, word.x + word.width / 2, 1, "the words in the middle of their box");
+            assertTrue(word.width <= time.width, word.width + " in " + time.width);
             String before = page.locator("aside h2").first().innerText();
             page.mouse().up();
             assertThat(page.locator("aside h2").first()).not().hasText(before);
