@@ -26,6 +26,7 @@ public final class Spots {
         /** A hot pixel keeps nearly all of its light to itself; what was smoothed by a file keeps a little less†. */
         private static final float HOT = 0.55f;
 
+        /** Whether it is no light that came through the lens but a hot pixel. */
         public boolean hot() {
             return sharp >= HOT;
         }
@@ -93,6 +94,11 @@ public final class Spots {
      */
     public record Found(List<Spot> spots, int[] points, int count) {}
 
+    /**
+     * Goes through a frame once. At most 60,000 spots are kept, the strongest.
+     *
+     * @param mesh of the same frame
+     */
     public static Found of(Pixels pixels, Mesh mesh) {
         Spots s = new Spots(pixels, mesh);
         s.noiseShare = s.measured();

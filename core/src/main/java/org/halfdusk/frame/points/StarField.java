@@ -35,62 +35,94 @@ public record StarField(
 
     private static final int MOST_TRAILS = 24;
 
-    /** A cell with fewer says nothing. */
-    private static final int LEAST = 4;
-
     private static final double STRONG = 16;
-    private static final double ROUND = 1.03;
 
     /** A neighbour with less of a star's height does not bend its shape. */
     private static final double NEIGHBOUR = 0.1;
 
-    /** Of less elongated stars a segment is told from the second moments alone. */
-    private static final double SHORT = 1.2;
-
     private static final int FARTHEST = 24;
     private static final int NEAREST = 5;
 
+    /**
+     * Fits bells to the strongest stars that stand alone, at most 70 in each ninth, and segments to some of them where they are
+     * long.
+     *
+     * @param mesh of the same frame
+     * @param spots of the same frame, the strongest first
+     */
     public static StarField of(Pixels pixels, Mesh mesh, List<Spot> spots) {
-        List<Spot> stars = spots.stream().filter(s -> !s.hot()).toList();
-        StarFits fits = new StarFits(pixels, mesh);
-        double guess = guess(fits, mesh, stars);
-        int reach = (int) Math.max(NEAREST, Math.min(FARTHEST, Math.ceil(4.0 * guess)));
-        boolean[] alone = alone(stars, reach);
-        List<List<Shape>> found = new ArrayList<>();
-        for (int i = 0; i < SIDE * SIDE; i++) {
-            found.add(new ArrayList<>());
-        }
-        for (int i = 0; i < stars.size(); i++) {
-            Spot s = stars.get(i);
-            List<Shape> mine = found.get(mesh.part(SIDE, s.x(), s.y()));
-            if (s.burnt() || !alone[i] || s.strength() < STRONG || mine.size() >= MOST_FITTED) {
-                continue;
-            }
-            fits.bell(s, guess, reach)
-                    .filter(h -> Math.hypot(h.x() - s.x(), h.y() - s.y()) < 2 + guess && h.major() < 3.0 * reach)
-                    .ifPresent(mine::add);
-        }
+        List<Spot> stars = stars(spots);
+        Fitted fitted = Fitted.of(pixels, mesh, stars);
+        List<Shape> all = fitted.all();
+        FieldCell whole = FieldCell.of(all);
         List<FieldCell> cells = new ArrayList<>();
-        List<Shape> all = new ArrayList<>();
         List<Double> trails = new ArrayList<>();
-        for (List<Shape> here : found) {
-            double sigma = sigma(here);
-            List<Double> drawn = here.stream()
+        for (List<Shape> here : fitted.parts()) {
+            FieldCell cell = FieldCell.of(here);
+            List<Double> drawn = cell.trailed() || whole.trailed() ? fitted.trails(here) : List.of();
+            trails.addAll(drawn);
+            cells.add(cell.drawn(drawn));
+        }
+        return new StarField(
+                stars.size(),
+                whole.drawn(trails),
+                List.copyOf(cells),
+                all,
+                sigma(all),
+                sheet(pixels, all, fitted.parts()));
+    }
+
+    /** The shapes alone, which is half of the work and less. */
+    static List<Shape> shapes(Pixels pixels, Mesh mesh, List<Spot> spots) {
+        return Fitted.of(pixels, mesh, stars(spots)).all();
+    }
+
+    private static List<Spot> stars(List<Spot> spots) {
+        return spots.stream().filter(s -> !s.hot()).toList();
+    }
+
+    /**
+     * Bells that were fitted.
+     *
+     * @param reach of their windows, px
+     * @param parts of the field, three rows of three
+     */
+    private record Fitted(StarFits fits, int reach, List<List<Shape>> parts) {
+        static Fitted of(Pixels pixels, Mesh mesh, List<Spot> stars) {
+            StarFits fits = new StarFits(pixels, mesh);
+            double guess = guess(fits, mesh, stars);
+            int reach = (int) Math.max(NEAREST, Math.min(FARTHEST, Math.ceil(4.0 * guess)));
+            boolean[] alone = alone(stars, reach);
+            List<List<Shape>> parts = new ArrayList<>();
+            for (int i = 0; i < SIDE * SIDE; i++) {
+                parts.add(new ArrayList<>());
+            }
+            for (int i = 0; i < stars.size(); i++) {
+                Spot s = stars.get(i);
+                List<Shape> mine = parts.get(mesh.part(SIDE, s.x(), s.y()));
+                if (s.burnt() || !alone[i] || s.strength() < STRONG || mine.size() >= MOST_FITTED) {
+                    continue;
+                }
+                fits.bell(s, guess, reach)
+                        .filter(h -> Math.hypot(h.x() - s.x(), h.y() - s.y()) < 2 + guess && h.major() < 3.0 * reach)
+                        .ifPresent(mine::add);
+            }
+            return new Fitted(fits, reach, parts);
+        }
+
+        List<Shape> all() {
+            return parts.stream().flatMap(List::stream).toList();
+        }
+
+        /** What some of the stars of a part have drawn, px. */
+        List<Double> trails(List<Shape> part) {
+            double sigma = sigma(part);
+            return part.stream()
                     .limit(MOST_TRAILS)
                     .map(h -> fits.trail(h, sigma, trailReach(h, reach)))
                     .flatMap(t -> t.stream().boxed())
                     .toList();
-            all.addAll(here);
-            trails.addAll(drawn);
-            cells.add(summed(here, drawn));
         }
-        return new StarField(
-                stars.size(),
-                summed(all, trails),
-                List.copyOf(cells),
-                List.copyOf(all),
-                sigma(all),
-                sheet(pixels, all, found));
     }
 
     private static StarSheet sheet(Pixels pixels, List<Shape> all, List<List<Shape>> parts) {
@@ -109,13 +141,13 @@ public record StarField(
         return new StarSheet(
                 columns,
                 rows,
-                cells.stream().map(c -> summed(c, List.of())).toList(),
+                cells.stream().map(FieldCell::of).toList(),
                 parts.stream().map(StarField::typical).toList());
     }
 
     /** A star that is much as the others about it are, and strong enough to be looked at. */
     private static Optional<StarSheet.At> typical(List<Shape> shapes) {
-        if (shapes.size() < LEAST) {
+        if (shapes.size() < FieldCell.LEAST) {
             return Optional.empty();
         }
         double major = Robust.median(shapes.stream().map(Shape::major).toList());
@@ -179,36 +211,12 @@ public record StarField(
         return minor.length == 0 ? 1 : minor[minor.length / 2] / StarFits.WIDTH;
     }
 
-    private static FieldCell summed(List<Shape> shapes, List<Double> trails) {
-        if (shapes.size() < LEAST) {
-            return FieldCell.NONE;
-        }
-        // Medians of the bells' second moments: noise stretches each star this way or that, and their mean stays round.
-        List<Double> round = new ArrayList<>();
-        List<Double> level = new ArrayList<>();
-        List<Double> aslant = new ArrayList<>();
-        for (Shape h : shapes) {
-            double major = h.major() * h.major();
-            double minor = h.minor() * h.minor();
-            double twice = 2 * Math.toRadians(h.angle());
-            round.add(major + minor);
-            level.add((major - minor) * Math.cos(twice));
-            aslant.add((major - minor) * Math.sin(twice));
-        }
-        double both = Robust.median(round);
-        double apart = Math.hypot(Robust.median(level), Robust.median(aslant));
-        double elongation = Math.sqrt((both + apart) / Math.max(1e-9, both - apart));
-        double direction = (Math.toDegrees(0.5 * Math.atan2(Robust.median(aslant), Robust.median(level))) + 180) % 180;
-        double drawn = Math.sqrt(12 * apart) / StarFits.WIDTH;
-        double trail = trails.isEmpty() || elongation < SHORT ? drawn : Robust.median(trails);
-        return new FieldCell(
-                shapes.size(),
-                Robust.median(shapes.stream().map(Shape::width).toList()),
-                elongation,
-                trail,
-                elongation < ROUND ? Double.NaN : direction);
-    }
-
+    /**
+     * A ninth of the field; nothing where its stars do not tell.
+     *
+     * @param column 0 to 2 from the left
+     * @param row 0 to 2 from the top
+     */
     public Optional<FieldCell> cell(int column, int row) {
         FieldCell c = cells.get(row * SIDE + column);
         return c.known() ? Optional.of(c) : Optional.empty();

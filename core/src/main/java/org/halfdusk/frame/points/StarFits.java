@@ -5,7 +5,6 @@ import java.util.OptionalDouble;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.points.Spots.Spot;
 import org.halfdusk.frame.tones.Mesh;
-import org.halfdusk.numeric.ErrorFunction;
 import org.halfdusk.numeric.LeastSquares;
 
 /**
@@ -64,6 +63,7 @@ public final class StarFits {
     private final Pixels pixels;
     private final Mesh mesh;
 
+    /** @param mesh of the same frame */
     public StarFits(Pixels pixels, Mesh mesh) {
         this.pixels = pixels;
         this.mesh = mesh;
@@ -226,43 +226,5 @@ public final class StarFits {
             }
         }
         return sum / h.sum();
-    }
-
-    /** Derivatives by small steps where they are not plain: it is fitted to some stars only. */
-    private record Segment(int side, double sigma) implements LeastSquares.Model {
-        private static final double STEP = 1e-4;
-
-        @Override
-        public double value(double[] p, int point, double[] d) {
-            double v = at(p, point);
-            d[0] = (v - p[5]) / p[0];
-            d[5] = 1;
-            for (int i = 1; i < 5; i++) {
-                double keep = p[i];
-                p[i] = keep + STEP;
-                d[i] = (at(p, point) - v) / STEP;
-                p[i] = keep;
-            }
-            return v;
-        }
-
-        private double at(double[] p, int point) {
-            double dx = point % side - p[1];
-            double dy = point / side - p[2];
-            double c = Math.cos(p[4]);
-            double s = Math.sin(p[4]);
-            double along = dx * c + dy * s;
-            double aside = -dx * s + dy * c;
-            double length = Math.max(1e-3, Math.abs(p[3]));
-            double q = 1 / (Math.sqrt(2) * sigma);
-            double spread = ErrorFunction.of((along + length / 2) * q) - ErrorFunction.of((along - length / 2) * q);
-            // As high as its top where the segment is long.
-            return p[0] * spread / 2 * Math.exp(-aside * aside * q * q) * Math.max(1, 2.5066 * sigma / length) + p[5];
-        }
-
-        @Override
-        public boolean allowed(double[] p) {
-            return p[0] > 0 && Math.abs(p[3]) < 2 * side && p[1] > 0 && p[2] > 0 && p[1] < side && p[2] < side;
-        }
     }
 }

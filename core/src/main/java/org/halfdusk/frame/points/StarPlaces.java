@@ -26,20 +26,18 @@ public record StarPlaces(int width, int height, List<Place> stars, double fwhmPx
         stars = List.copyOf(stars);
     }
 
+    /** Looks for them; of a frame without stars an empty list. */
     public static StarPlaces of(Pixels pixels) {
         Mesh mesh = Mesh.of(pixels);
-        Spots.Found found = Spots.of(pixels, mesh);
-        StarField field = StarField.of(pixels, mesh, found.spots());
-        List<Place> places = field.shapes().stream()
+        List<StarFits.Shape> shapes =
+                StarField.shapes(pixels, mesh, Spots.of(pixels, mesh).spots());
+        List<Place> places = shapes.stream()
                 .filter(h -> h.rest() < WORST)
                 .map(h -> new Place(h.x(), h.y(), h.sum()))
                 .sorted(Comparator.comparingDouble((Place p) -> -p.light()))
                 .toList();
         return new StarPlaces(
-                pixels.width(),
-                pixels.height(),
-                places,
-                field.all().known() ? field.all().narrowPx() : Double.NaN);
+                pixels.width(), pixels.height(), places, FieldCell.of(shapes).narrowPx());
     }
 
     /** What a bell leaves of a thing that is no star, as a share of its top†. */
