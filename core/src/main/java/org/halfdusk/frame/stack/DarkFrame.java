@@ -1,6 +1,7 @@
 package org.halfdusk.frame.stack;
 
 import java.util.Arrays;
+import java.util.BitSet;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.stack.held.Held;
 import org.halfdusk.frame.stack.held.Picture;
@@ -14,14 +15,14 @@ public final class DarkFrame {
     private static final double HOT = 0.006;
 
     private final Held master;
-    private final int hotFrom;
-    private final int count;
+
+    /** Its hot pixels, numbered by rows. */
+    private final BitSet hot;
 
     /** @param master the middle value of the dark frames, see {@link Among} */
     public DarkFrame(Picture master) {
         this.master = master instanceof Held h ? h : Held.of(master);
-        this.hotFrom = (int) (median(this.master) + HOT * Pixels.FULL);
-        this.count = counted();
+        this.hot = brighter(this.master, (int) (median(this.master) + HOT * Pixels.FULL));
     }
 
     private static int median(Held master) {
@@ -37,23 +38,21 @@ public final class DarkFrame {
         return v;
     }
 
-    private int counted() {
-        int n = 0;
-        for (int i = 0; i < master.rgb.length; i += 3) {
-            n += hot(i) ? 1 : 0;
-        }
-        return n;
-    }
-
-    /** @param i index of the pixel's red */
-    private boolean hot(int i) {
+    /** Pixels of which a colour is brighter. */
+    private static BitSet brighter(Held master, int than) {
+        BitSet found = new BitSet(master.rgb.length / 3);
         short[] d = master.rgb;
-        return Math.max(d[i] & 0xffff, Math.max(d[i + 1] & 0xffff, d[i + 2] & 0xffff)) > hotFrom;
+        for (int i = 0, pixel = 0; i < d.length; i += 3, pixel++) {
+            if (Math.max(d[i] & 0xffff, Math.max(d[i + 1] & 0xffff, d[i + 2] & 0xffff)) > than) {
+                found.set(pixel);
+            }
+        }
+        return found;
     }
 
     /** How many hot pixels it knows. */
     public int hotPixels() {
-        return count;
+        return hot.cardinality();
     }
 
     /** A frame of the same size without it. To be read by one thread, from the top. */
@@ -87,9 +86,11 @@ public final class DarkFrame {
             int k = y % 3;
             if (held[k] != y) {
                 frame.line(y, rows[k]);
-                int from = 3 * width() * y;
-                for (int i = 0; i < rows[k].length; i++) {
-                    rows[k][i] = (short) Math.max(0, (rows[k][i] & 0xffff) - (master.rgb[from + i] & 0xffff));
+                short[] row = rows[k];
+                short[] dark = master.rgb;
+                int from = 3 * master.width() * y;
+                for (int i = 0; i < row.length; i++) {
+                    row[i] = (short) Math.max(0, (row[i] & 0xffff) - (dark[from + i] & 0xffff));
                 }
                 held[k] = y;
             }
@@ -99,10 +100,9 @@ public final class DarkFrame {
         @Override
         public void line(int y, short[] rgb) {
             System.arraycopy(row(y), 0, rgb, 0, rgb.length);
-            for (int x = 0; x < width(); x++) {
-                if (hot(3 * (width() * y + x))) {
-                    mend(x, y, rgb);
-                }
+            int from = width() * y;
+            for (int i = hot.nextSetBit(from); i >= 0 && i < from + width(); i = hot.nextSetBit(i + 1)) {
+                mend(i - from, y, rgb);
             }
         }
 
@@ -111,7 +111,7 @@ public final class DarkFrame {
             int n = 0;
             for (int ny = Math.max(0, y - 1); ny <= Math.min(height() - 1, y + 1); ny++) {
                 for (int nx = Math.max(0, x - 1); nx <= Math.min(width() - 1, x + 1); nx++) {
-                    if ((nx != x || ny != y) && !hot(3 * (width() * ny + nx))) {
+                    if ((nx != x || ny != y) && !hot.get(width() * ny + nx)) {
                         short[] row = row(ny);
                         for (int c = 0; c < 3; c++) {
                             about[c][n] = row[3 * nx + c] & 0xffff;

@@ -16,26 +16,34 @@ import org.halfdusk.photometry.Srgb;
 /** Smaller pictures of a frame, to be looked at: averaged in linear light, as sRGB. */
 public final class Previews {
     private static final float QUALITY = 0.85f;
-    private static final int FINE = 4096;
+    /** Light is looked up by its power of two and nine digits below it: to a ninth of a code at the brightest. */
+    private static final int DIGITS = 9;
+
+    private static final int DROPPED = 23 - DIGITS;
+
+    /** Darker than this the code is 0. */
+    private static final int DARKEST = index(1f / (1 << 13));
+
     private static final byte[] CODES = codes();
 
     private Previews() {}
 
+    private static int index(float linear) {
+        return Float.floatToRawIntBits(linear) >> DROPPED;
+    }
+
     private static byte[] codes() {
-        byte[] all = new byte[FINE + 1];
-        for (int i = 0; i <= FINE; i++) {
-            // Spaced by the square root: dark codes lie closer together in linear light.
-            double linear = (double) i / FINE * i / FINE;
-            all[i] = (byte) Math.round(255 * Srgb.code(linear));
+        byte[] all = new byte[index(1) - DARKEST + 1];
+        for (int i = 0; i < all.length; i++) {
+            float from = Float.intBitsToFloat(DARKEST + i << DROPPED);
+            float to = Float.intBitsToFloat(DARKEST + i + 1 << DROPPED);
+            all[i] = (byte) Math.round(255 * Srgb.code(Math.min(1, (from + to) / 2)));
         }
         return all;
     }
 
-    private static byte code(double linear) {
-        if (linear <= 0) {
-            return CODES[0];
-        }
-        return linear < 1 ? CODES[(int) (FINE * Math.sqrt(linear) + 0.5)] : CODES[FINE];
+    private static byte code(float linear) {
+        return CODES[Math.max(0, Math.min(CODES.length - 1, index(linear) - DARKEST))];
     }
 
     /** No longer than so many pixels each way; one that is smaller stays as it is. */
@@ -48,13 +56,15 @@ public final class Previews {
         float[] green = new float[width];
         float[] blue = new float[width];
         // Red, green and blue of each column, as they lie in the picture.
-        double[] sum = new double[3 * w];
+        float[] sum = new float[3 * w];
         int[] column = new int[width];
-        int[] across = new int[w];
+        int[] across = new int[3 * w];
         for (int x = 0; x < width; x++) {
             int c = (int) ((long) x * w / width);
             column[x] = 3 * c;
-            across[c]++;
+            across[3 * c]++;
+            across[3 * c + 1]++;
+            across[3 * c + 2]++;
         }
         byte[] codes = new byte[3 * w * h];
         for (int y = 0; y < h; y++) {
@@ -71,7 +81,7 @@ public final class Previews {
                 }
             }
             for (int i = 0; i < sum.length; i++) {
-                codes[3 * y * w + i] = code(sum[i] / ((double) across[i / 3] * (to - from)));
+                codes[3 * y * w + i] = code(sum[i] / (across[i] * (to - from)));
             }
         }
         return RgbImage.of(w, h, codes);
@@ -100,7 +110,7 @@ public final class Previews {
         }
         for (int dy = 0; dy < side; dy++) {
             for (int dx = 0; dx < side; dx++) {
-                int c = code((light[dy][dx] - least) / Math.max(1e-6, most - least)) & 0xff;
+                int c = code((light[dy][dx] - least) / Math.max(1e-6f, most - least)) & 0xff;
                 out.setRGB(dx, dy, c << 16 | c << 8 | c);
             }
         }

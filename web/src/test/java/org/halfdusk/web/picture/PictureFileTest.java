@@ -256,4 +256,22 @@ class PictureFileTest {
             return p;
         });
     }
+
+    /** What is small enough stays as it is: each of the 256 codes, and the mean of two that are alike. */
+    @Test
+    void codesComeBack() {
+        byte[] codes = new byte[3 * 512];
+        for (int i = 0; i < codes.length; i++) {
+            codes[i] = (byte) (i / 6);
+        }
+        Pixels light = RgbImage.light(RgbImage.of(512, 1, codes));
+        BufferedImage same = Previews.fitted(light, 512);
+        BufferedImage half = Previews.fitted(light, 256);
+        for (int c = 0; c < 256; c++) {
+            assertEquals(c, same.getRGB(2 * c, 0) & 0xff);
+            assertEquals(c, same.getRGB(2 * c + 1, 0) >> 16 & 0xff);
+            assertEquals(c, half.getRGB(c, 0) >> 8 & 0xff);
+        }
+        assertEquals(0, Previews.fitted(RgbImage.light(RgbImage.of(4, 4)), 4).getRGB(1, 1) & 0xffffff);
+    }
 }

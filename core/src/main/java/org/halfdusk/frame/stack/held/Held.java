@@ -11,6 +11,8 @@ import org.halfdusk.frame.picture.Pixels;
 
 /** A picture held whole in memory, six bytes a pixel. It serves as lines, and as pixels to what reads frames. */
 public final class Held implements Picture, Pixels {
+    private static final float PART_OF_FULL = 1f / FULL;
+
     private final int width;
     private final int height;
     public final short[] rgb;
@@ -101,56 +103,93 @@ public final class Held implements Picture, Pixels {
     public void row(int y, int x, int n, float[] red, float[] green, float[] blue) {
         int i = 3 * (width * y + x);
         for (int k = 0; k < n; k++) {
-            red[k] = (rgb[i++] & 0xffff) / (float) FULL;
-            green[k] = (rgb[i++] & 0xffff) / (float) FULL;
-            blue[k] = (rgb[i++] & 0xffff) / (float) FULL;
+            red[k] = (rgb[i++] & 0xffff) * PART_OF_FULL;
+            green[k] = (rgb[i++] & 0xffff) * PART_OF_FULL;
+            blue[k] = (rgb[i++] & 0xffff) * PART_OF_FULL;
         }
     }
 
     /**
-     * Light at a place between pixels, by cubic curves through the four nearest each way (Keys 1981, a = −1/2), which keep stars' widths.
+     * Light at a place between pixels, by cubic curves through the four nearest each way (Keys 1981, a = −1/2), which keep stars' widths. A
+     * place is taken to 1/1024 px.
      *
      * @param out red, green, blue, 0 to 65,535
      * @return false outside the picture, where nothing is known; out is untouched then
      */
     public boolean at(double x, double y, int[] out) {
-        int x0 = (int) Math.floor(x);
-        int y0 = (int) Math.floor(y);
-        if (x0 < 1 || y0 < 1 || x0 + 2 >= width || y0 + 2 >= height) {
+        if (!(x >= 1 && y >= 1 && x < width - 2 && y < height - 2)) {
             return edge(x, y, out);
         }
-        float fx = (float) (x - x0);
-        float fy = (float) (y - y0);
-        float a0 = w0(fx);
-        float a1 = w1(fx);
-        float a2 = w1(1 - fx);
-        float a3 = w0(1 - fx);
-        float red = 0;
-        float green = 0;
-        float blue = 0;
+        int x0 = (int) x;
+        int y0 = (int) y;
+        int across = 4 * (int) ((x - x0) * BETWEEN + 0.5);
+        int down = 4 * (int) ((y - y0) * BETWEEN + 0.5);
+        int a0 = WEIGHTS[across];
+        int a1 = WEIGHTS[across + 1];
+        int a2 = WEIGHTS[across + 2];
+        int a3 = WEIGHTS[across + 3];
+        long red = HALF;
+        long green = HALF;
+        long blue = HALF;
+        short[] p = rgb;
         int i = 3 * ((y0 - 1) * width + x0 - 1);
         for (int k = 0; k < 4; k++, i += 3 * width) {
-            float v = k == 0 ? w0(fy) : k == 1 ? w1(fy) : k == 2 ? w1(1 - fy) : w0(1 - fy);
+            long v = WEIGHTS[down + k];
             red += v
-                    * (a0 * (rgb[i] & 0xffff)
-                            + a1 * (rgb[i + 3] & 0xffff)
-                            + a2 * (rgb[i + 6] & 0xffff)
-                            + a3 * (rgb[i + 9] & 0xffff));
+                    * (a0 * (p[i] & 0xffff)
+                            + a1 * (p[i + 3] & 0xffff)
+                            + a2 * (p[i + 6] & 0xffff)
+                            + a3 * (p[i + 9] & 0xffff));
             green += v
-                    * (a0 * (rgb[i + 1] & 0xffff)
-                            + a1 * (rgb[i + 4] & 0xffff)
-                            + a2 * (rgb[i + 7] & 0xffff)
-                            + a3 * (rgb[i + 10] & 0xffff));
+                    * (a0 * (p[i + 1] & 0xffff)
+                            + a1 * (p[i + 4] & 0xffff)
+                            + a2 * (p[i + 7] & 0xffff)
+                            + a3 * (p[i + 10] & 0xffff));
             blue += v
-                    * (a0 * (rgb[i + 2] & 0xffff)
-                            + a1 * (rgb[i + 5] & 0xffff)
-                            + a2 * (rgb[i + 8] & 0xffff)
-                            + a3 * (rgb[i + 11] & 0xffff));
+                    * (a0 * (p[i + 2] & 0xffff)
+                            + a1 * (p[i + 5] & 0xffff)
+                            + a2 * (p[i + 8] & 0xffff)
+                            + a3 * (p[i + 11] & 0xffff));
         }
-        out[0] = whole(red);
-        out[1] = whole(green);
-        out[2] = whole(blue);
+        out[0] = whole(red >> 2 * BITS);
+        out[1] = whole(green >> 2 * BITS);
+        out[2] = whole(blue >> 2 * BITS);
         return true;
+    }
+
+    /** Weights are whole numbers of so many bits, so that four of them times sixteen bits of light, a little below 0 and above 1, still are one int. */
+    private static final int BITS = 14;
+
+    private static final long HALF = 1L << 2 * BITS - 1;
+    private static final int BETWEEN = 1024;
+    private static final int[] WEIGHTS = weights();
+
+    /** Of the four nearest at each place between two pixels; they make one together, so that even light stays what it is. */
+    private static int[] weights() {
+        int[] all = new int[4 * (BETWEEN + 1)];
+        for (int i = 0; i <= BETWEEN; i++) {
+            double t = i / (double) BETWEEN;
+            double[] four = {outer(t), inner(t), inner(1 - t), outer(1 - t)};
+            int left = 1 << BITS;
+            for (int k = 0; k < 4; k++) {
+                all[4 * i + k] = (int) Math.round(four[k] * (1 << BITS));
+                left -= all[4 * i + k];
+            }
+            all[4 * i + (t < 0.5 ? 1 : 2)] += left;
+        }
+        return all;
+    }
+
+    private static double outer(double t) {
+        return ((-0.5 * t + 1) * t - 0.5) * t;
+    }
+
+    private static double inner(double t) {
+        return (1.5 * t - 2.5) * t * t + 1;
+    }
+
+    private static int whole(long v) {
+        return v < 0 ? 0 : v > FULL ? FULL : (int) v;
     }
 
     /** So far outside is rounding, px. */
@@ -173,14 +212,6 @@ public final class Held implements Picture, Pixels {
             out[c] = whole(upper * (1 - fy) + lower * fy);
         }
         return true;
-    }
-
-    private static float w0(float t) {
-        return ((-0.5f * t + 1) * t - 0.5f) * t;
-    }
-
-    private static float w1(float t) {
-        return (1.5f * t - 2.5f) * t * t + 1;
     }
 
     private static int whole(float v) {
