@@ -43,10 +43,12 @@ public record Angle(double radians) implements Comparable<Angle> {
         return radians * ARCSECONDS_PER_RADIAN;
     }
 
+    /** The sum, not wrapped. */
     public Angle plus(Angle other) {
         return new Angle(radians + other.radians);
     }
 
+    /** The difference, not wrapped. */
     public Angle minus(Angle other) {
         return new Angle(radians - other.radians);
     }

@@ -45,6 +45,7 @@ public record Rotation(
         return new Rotation(p.x(), q.x(), r.x(), p.y(), q.y(), r.y(), p.z(), q.z(), r.z());
     }
 
+    /** The turn back: of a rotation the transpose. */
     public Rotation inverse() {
         return new Rotation(xx, yx, zx, xy, yy, zy, xz, yz, zz);
     }

@@ -40,16 +40,19 @@ public record Triangle(Rig rig, double light) {
     public record Answer(
             Solved solved, ShutterTime time, FNumber fNumber, Iso iso, double exact, double stopsOff, boolean limit) {}
 
+    /** The ISO that time and aperture ask for: light · N² / t, as the nearest mark that the camera has. */
     public Answer iso(ShutterTime time, FNumber fNumber) {
         Iso exact = Iso.of(light * fNumber.squared() / time.realSeconds());
         return answer(Solved.ISO, time, fNumber, exact.nearest(rig.camera().isos()), exact.value());
     }
 
+    /** The time that aperture and ISO ask for: light · N² / ISO, as the nearest mark that the camera has. */
     public Answer time(FNumber fNumber, Iso iso) {
         double exact = light * fNumber.squared() / iso.value();
         return answer(Solved.TIME, ShutterTime.nearest(exact, times(rig.camera())), fNumber, iso, exact);
     }
 
+    /** The f-number that time and ISO ask for: √(t · ISO / light), as the nearest that the lens has. */
     public Answer aperture(ShutterTime time, Iso iso) {
         FNumber exact = FNumber.of(Math.sqrt(time.realSeconds() * iso.value() / light));
         return answer(Solved.APERTURE, time, exact.nearest(rig.apertures()), iso, exact.value());

@@ -76,6 +76,7 @@ public record FrameReading(
         }
     }
 
+    /** How much softer one side of the field is than the other, by its nine parts. */
     public Askew askew() {
         return Askew.of(cells);
     }
@@ -104,6 +105,7 @@ public record FrameReading(
         NOTHING
     }
 
+    /** Reads a frame without asking where it looked: it is not solved. The limits of each judgement are ours. */
     public static FrameReading of(Pixels pixels, Exposed exposed) {
         return of(pixels, exposed, Optional.empty());
     }

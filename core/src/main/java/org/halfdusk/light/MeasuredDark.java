@@ -36,6 +36,7 @@ public record MeasuredDark(Optional<Measurement> zenith, List<Optional<Measureme
         return Math.floorMod((int) Math.round(turn), OCTANTS);
     }
 
+    /** Whether anything of it was measured. */
     public boolean known() {
         return zenith.isPresent() || octants.stream().anyMatch(Optional::isPresent);
     }

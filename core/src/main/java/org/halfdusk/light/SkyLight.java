@@ -48,6 +48,7 @@ public final class SkyLight {
     private final Sky sky;
     private final DarkSite site;
 
+    /** @param site how dark it is there without twilight and Moon */
     public SkyLight(Sky sky, DarkSite site) {
         this.sky = sky;
         this.site = site;
@@ -58,6 +59,7 @@ public final class SkyLight {
         return sky;
     }
 
+    /** How dark it is there without twilight and Moon. */
     public DarkSite site() {
         return site;
     }
@@ -198,6 +200,7 @@ public final class SkyLight {
             return towards(moon).withoutMoon().total();
         }
 
+        /** The brightness overhead. */
         public Brightness zenith() {
             return towards(new Vector(0, 0, 1));
         }
@@ -240,10 +243,12 @@ public final class SkyLight {
         return sky.moment(utDays);
     }
 
+    /** The light of one moment, for all directions. */
     public At at(Instant instant) {
         return new At(sky.moment(instant));
     }
 
+    /** The light of one moment, for all directions. */
     public At at(Moment moment) {
         return new At(moment);
     }

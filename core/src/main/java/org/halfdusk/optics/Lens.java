@@ -67,6 +67,7 @@ public record Lens(
         return fisheye ? Imaging.EQUISOLID : Imaging.RECTILINEAR;
     }
 
+    /** Whether it has more than one focal length. */
     public boolean zoom() {
         return longestMm > shortestMm;
     }

@@ -67,6 +67,7 @@ public record SkyBrightness(double magnitude) implements Comparable<SkyBrightnes
         return magnitude - brighter.magnitude;
     }
 
+    /** Whether it has as many magnitudes per arcsec² as another, or more. */
     public boolean atLeastAsDarkAs(SkyBrightness other) {
         return magnitude >= other.magnitude;
     }

@@ -65,14 +65,17 @@ public record Place(
         this(name, observer, zone, skyBrightness, objects, Skyline.FLAT, 0, new PlaceNotes(access, "", "", "", ""));
     }
 
+    /** The same place behind another skyline. */
     public Place with(Skyline other) {
         return new Place(name, observer, zone, skyBrightness, objects, other, compassDegrees, notes);
     }
 
+    /** The same place on other ground. */
     public Place with(Observer other) {
         return new Place(name, other, zone, skyBrightness, objects, skyline, compassDegrees, notes);
     }
 
+    /** The same place with other notes. */
     public Place with(PlaceNotes other) {
         return new Place(name, observer, zone, skyBrightness, objects, skyline, compassDegrees, other);
     }

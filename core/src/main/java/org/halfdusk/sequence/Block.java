@@ -87,6 +87,7 @@ public record Block(Kind kind, Instant start, Instant end, List<Frame> frames) {
         return new Block(kind, at, at, List.of());
     }
 
+    /** A stretch without frames. */
     public static Block pause(Instant start, Instant end) {
         return new Block(Kind.PAUSE, start, end, List.of());
     }

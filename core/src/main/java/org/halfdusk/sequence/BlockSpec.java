@@ -57,6 +57,7 @@ public record BlockSpec(
 
     /** A setting that a plan gave. @param seconds nominal */
     public record Made(double seconds, FNumber fNumber, Iso iso) {
+        /** As a setting says, by the times that are on the dial. */
         public static Made of(Setting s) {
             return new Made(s.shutter().nominalSeconds(), s.fNumber(), s.iso());
         }
@@ -307,6 +308,7 @@ public record BlockSpec(
         return new BlockSpec(kind, start, other, seconds, gapSeconds, fNumber, iso, thirds, id, made, how);
     }
 
+    /** The same, begun at another moment. */
     public BlockSpec at(Instant other) {
         return new BlockSpec(kind, other, frames, seconds, gapSeconds, fNumber, iso, thirds, id, made, how);
     }

@@ -7,6 +7,7 @@ import org.halfdusk.photometry.Iso;
 
 /** One exposure of a programme; its end is the real time later. */
 public record Frame(Instant open, ShutterTime shutter, FNumber fNumber, Iso iso) {
+    /** When the shutter closes, by its real time. */
     public Instant close() {
         return open.plusNanos(Math.round(shutter.realSeconds() * 1e9));
     }

@@ -94,10 +94,12 @@ public record PhaseChoice(
         return new PhaseChoice(kind, everySeconds, other, fNumber, iso, frames, thirds, jpeg);
     }
 
+    /** With another aperture; empty for the planned one. */
     public PhaseChoice at(Optional<FNumber> other) {
         return new PhaseChoice(kind, everySeconds, seconds, other, iso, frames, thirds, jpeg);
     }
 
+    /** With another ISO; empty for the planned one. */
     public PhaseChoice by(Optional<Iso> other) {
         return new PhaseChoice(kind, everySeconds, seconds, fNumber, other, frames, thirds, jpeg);
     }
@@ -107,6 +109,7 @@ public record PhaseChoice(
         return new PhaseChoice(kind, everySeconds, seconds, fNumber, iso, count, step, jpeg);
     }
 
+    /** With JPEG files or without; empty as the rig's files are. */
     public PhaseChoice writing(Optional<Boolean> other) {
         return new PhaseChoice(kind, everySeconds, seconds, fNumber, iso, frames, thirds, other);
     }

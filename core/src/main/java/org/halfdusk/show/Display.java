@@ -23,6 +23,11 @@ public final class Display {
     private final Map<Cue, List<Spark>> sparks = new ConcurrentHashMap<>();
     private final List<Puff> puffs;
 
+    /**
+     * @param from where it is seen from
+     * @param drift of its smoke
+     * @param behind the sky behind it
+     */
     public Display(CueSheet sheet, Viewpoint from, Drift drift, Backdrop behind) {
         this.sheet = sheet;
         this.from = from;
@@ -33,18 +38,22 @@ public final class Display {
                 : sheet.cues().stream().map(c -> Puff.of(c, drift)).toList();
     }
 
+    /** What is fired when. */
     public CueSheet sheet() {
         return sheet;
     }
 
+    /** Where it is seen from. */
     public Viewpoint from() {
         return from;
     }
 
+    /** How its smoke drifts. */
     public Drift drift() {
         return drift;
     }
 
+    /** The sky behind it. */
     public Backdrop behind() {
         return behind;
     }

@@ -19,6 +19,7 @@ public record Take(Rig rig, Framing framing, FNumber fNumber, Iso iso, double fi
         }
     }
 
+    /** Where its lens draws what. */
     public Projection projection() {
         return Projection.of(framing, rig);
     }

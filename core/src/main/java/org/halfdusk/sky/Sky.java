@@ -70,14 +70,17 @@ public final class Sky {
         return ephemeris;
     }
 
+    /** By which terrestrial time follows from the clock's. */
     public DeltaT deltaT() {
         return deltaT;
     }
 
+    /** Who stands under it. */
     public Observer observer() {
         return observer;
     }
 
+    /** A moment of the clock in both times. */
     public Moment moment(Instant instant) {
         return Moment.of(instant, deltaT);
     }

@@ -16,6 +16,7 @@ public record Interval(Instant start, Instant end) {
         }
     }
 
+    /** @throws IllegalArgumentException where it does not end after it starts */
     public static Interval of(Instant start, Instant end) {
         return new Interval(start, end);
     }
@@ -25,6 +26,7 @@ public record Interval(Instant start, Instant end) {
         return start.isBefore(end) ? Optional.of(new Interval(start, end)) : Optional.empty();
     }
 
+    /** From its start to its end, more than 0. */
     public Duration duration() {
         return Duration.between(start, end);
     }
@@ -34,6 +36,7 @@ public record Interval(Instant start, Instant end) {
         return duration().toMillis() / 3_600_000.0;
     }
 
+    /** Whether a moment lies in it; its start does, its end does not. */
     public boolean contains(Instant instant) {
         return !instant.isBefore(start) && instant.isBefore(end);
     }
@@ -46,6 +49,7 @@ public record Interval(Instant start, Instant end) {
         return wished.isBefore(end) ? wished : end.minusSeconds(1);
     }
 
+    /** Half way from its start to its end. */
     public Instant middle() {
         return start.plus(duration().dividedBy(2));
     }
@@ -55,6 +59,7 @@ public record Interval(Instant start, Instant end) {
         return (double) Duration.between(start, at).toMillis() / duration().toMillis();
     }
 
+    /** What both have in common; nothing where they touch only. */
     public Optional<Interval> intersect(Interval other) {
         return between(start.isAfter(other.start) ? start : other.start, end.isBefore(other.end) ? end : other.end);
     }

@@ -13,10 +13,15 @@ public record Moment(double utDays, double ttDays) {
     private static final long J2000_EPOCH_SECOND = 946_728_000L;
     private static final double DAY = 86_400;
 
+    /** A moment of the clock, leap seconds left out: UTC is taken for UT1, which differs by less than 0.9 s. */
     public static Moment of(Instant instant, DeltaT deltaT) {
         return ofUtDays(utDays(instant), deltaT);
     }
 
+    /**
+     * @param utDays days of UT from J2000
+     * @param deltaT what terrestrial time is ahead then
+     */
     public static Moment ofUtDays(double utDays, DeltaT deltaT) {
         return new Moment(utDays, utDays + deltaT.secondsAt(utDays) / DAY);
     }
@@ -34,6 +39,7 @@ public record Moment(double utDays, double ttDays) {
                 Math.floorMod(tenthsOfMillis, 10_000L) * 100_000L);
     }
 
+    /** By the clock. */
     public Instant instant() {
         return instantOf(utDays);
     }

@@ -33,6 +33,7 @@ public enum Mount {
         return turns() && support.rates().stream().anyMatch(r -> r.name().equals(name()));
     }
 
+    /** Whether it moves at all. */
     public boolean turns() {
         return this != TRIPOD;
     }

@@ -177,10 +177,12 @@ public record Codec<T>(
         return reader.apply(text.strip());
     }
 
+    /** A value in its one written form, which {@link #read} reads. */
     public String write(T value) {
         return writer.apply(value);
     }
 
+    /** A value as it is told to people. */
     public String words(T value) {
         return wording.apply(value);
     }

@@ -22,10 +22,12 @@ public record Field<S, T>(String name, String label, Codec<T> codec, Function<S,
         return new Field<>(name, range.what(), Codec.number(range), get, with);
     }
 
+    /** What stands in it. */
     public T of(S whole) {
         return get.apply(whole);
     }
 
+    /** The whole with something else in it. */
     public S with(S whole, T value) {
         return with.apply(whole, value);
     }

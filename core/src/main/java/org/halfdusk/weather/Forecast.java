@@ -76,6 +76,7 @@ public record Forecast(String source, boolean simulated, Instant issued, List<We
         return parts;
     }
 
+    /** The hour that a moment lies in; nothing outside of what is forecast. */
     public Optional<WeatherHour> at(Instant instant) {
         for (int i = 0; i < hours.size(); i++) {
             if (span(i).contains(instant)) {

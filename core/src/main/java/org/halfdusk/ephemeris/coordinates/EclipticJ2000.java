@@ -12,10 +12,15 @@ import org.halfdusk.ephemeris.theory.Precession;
  * @param distance km, or 1 for a direction
  */
 public record EclipticJ2000(Angle longitude, Angle latitude, double distance) {
+    /**
+     * Where a vector points, its x axis to the equinox of J2000, its z axis to the ecliptic's pole; the distance in the vector's
+     * unit.
+     */
     public static EclipticJ2000 of(Vector v) {
         return new EclipticJ2000(Angle.ofRadians(v.longitudeRad()), Angle.ofRadians(v.latitudeRad()), v.length());
     }
 
+    /** The same as a vector, in the distance's unit. */
     public Vector vector() {
         return Vector.ofSpherical(longitude.radians(), latitude.radians(), distance);
     }

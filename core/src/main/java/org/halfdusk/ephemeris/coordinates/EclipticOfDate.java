@@ -11,10 +11,15 @@ import org.halfdusk.angle.Vector;
  * @param distance km, or 1 for a direction
  */
 public record EclipticOfDate(Angle longitude, Angle latitude, double distance) {
+    /**
+     * Where a vector points, its x axis to the true equinox of date, its z axis to the ecliptic's pole of date; the distance in the
+     * vector's unit.
+     */
     public static EclipticOfDate of(Vector v) {
         return new EclipticOfDate(Angle.ofRadians(v.longitudeRad()), Angle.ofRadians(v.latitudeRad()), v.length());
     }
 
+    /** The same as a vector, in the distance's unit. */
     public Vector vector() {
         return Vector.ofSpherical(longitude.radians(), latitude.radians(), distance);
     }

@@ -12,11 +12,16 @@ import org.halfdusk.ephemeris.theory.Precession;
  * @param distance km, or 1 for a direction
  */
 public record EquatorialJ2000(Angle rightAscension, Declination declination, double distance) {
+    /**
+     * Where a vector points, its x axis to the equinox of J2000, its z axis to the mean pole of J2000; the distance in the vector's
+     * unit.
+     */
     public static EquatorialJ2000 of(Vector v) {
         return new EquatorialJ2000(
                 Angle.ofRadians(v.longitudeRad()), Declination.ofDegrees(Math.toDegrees(v.latitudeRad())), v.length());
     }
 
+    /** The same as a vector, in the distance's unit. */
     public Vector vector() {
         return Vector.ofSpherical(rightAscension.radians(), declination.radians(), distance);
     }

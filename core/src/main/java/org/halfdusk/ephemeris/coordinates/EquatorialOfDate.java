@@ -11,11 +11,16 @@ import org.halfdusk.angle.Vector;
  * @param distance km, or 1 for a direction
  */
 public record EquatorialOfDate(Angle rightAscension, Declination declination, double distance) {
+    /**
+     * Where a vector points, its x axis to the true equinox of date, its z axis to the true pole of date; the distance in the
+     * vector's unit.
+     */
     public static EquatorialOfDate of(Vector v) {
         return new EquatorialOfDate(
                 Angle.ofRadians(v.longitudeRad()), Declination.ofDegrees(Math.toDegrees(v.latitudeRad())), v.length());
     }
 
+    /** The same as a vector, in the distance's unit. */
     public Vector vector() {
         return Vector.ofSpherical(rightAscension.radians(), declination.radians(), distance);
     }

@@ -16,6 +16,7 @@ public final class Figures {
                 StarCatalogue.lines("figures.csv").stream().map(Figures::figure).toList();
     }
 
+    /** All that are shipped, read when they are first asked for. */
     public static List<Figure> all() {
         return Holder.ALL;
     }

@@ -52,6 +52,7 @@ public enum Planet {
         this.byPhase = byPhase;
     }
 
+    /** Its English name. */
     public String words() {
         return words;
     }

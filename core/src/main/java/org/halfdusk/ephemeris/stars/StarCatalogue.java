@@ -46,6 +46,7 @@ public final class StarCatalogue {
         return bright;
     }
 
+    /** The star of a proper name, written as the catalogue writes it; nothing where it has none such. */
     public Optional<Star> named(String name) {
         return stars.stream().filter(s -> s.name().equals(name)).findFirst();
     }

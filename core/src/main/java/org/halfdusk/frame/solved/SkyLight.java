@@ -38,6 +38,10 @@ public final class SkyLight {
     private final SkyGuess guess;
     private final Solver.Solved solved;
 
+    /**
+     * @param guess when and where it was taken
+     * @param solved where it looked
+     */
     public SkyLight(Pixels pixels, SkyGuess guess, Solver.Solved solved) {
         this.green = new Green(pixels);
         this.mesh = Mesh.of(green);

@@ -61,6 +61,7 @@ public final class Solver {
                     .plus(row(matrix, 2).times(v.z()));
         }
 
+        /** What the frame tells once it is known where it looked. @param t what the air let through @param sky how bright it was */
         public Solution solution(SkyGuess guess, SkyLight.Through t, List<List<OptionalDouble>> sky) {
             Vector forward = forward();
             double azimuth = forward.longitudeRad();
@@ -100,6 +101,7 @@ public final class Solver {
         return new Vector(matrix[3 * i], matrix[3 * i + 1], matrix[3 * i + 2]);
     }
 
+    /** Where the frame looked: sought near what is known first, then farther about; nothing where no place fits. */
     public Optional<Solved> solve() {
         double field = Math.toDegrees(Math.acos(nominal.direction(0, 0).z()));
         double[] reaches = guess.clockKnown()

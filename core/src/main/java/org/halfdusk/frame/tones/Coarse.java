@@ -12,6 +12,10 @@ public final class Coarse {
     private final short[] burnt;
     private final float[] light;
 
+    /**
+     * @param width of the frame, px
+     * @param height of the frame, px
+     */
     public Coarse(int width, int height) {
         this.columns = Math.max(1, width / BLOCK);
         this.rows = Math.max(1, height / BLOCK);
@@ -19,6 +23,11 @@ public final class Coarse {
         this.light = new float[columns * rows];
     }
 
+    /**
+     * Takes a row in; the rest of rows that fill no block is left out.
+     *
+     * @param y from 0, each once
+     */
     public void add(int y, ScannedRow scanned) {
         int row = y / BLOCK;
         if (row >= rows) {
@@ -66,6 +75,7 @@ public final class Coarse {
      */
     public record Patch(int blocks, int bright, double fill, double side, boolean edge, double most) {}
 
+    /** The largest patch of blocks with more than a quarter of the brightest block's light. */
     public Patch patch() {
         float most = 0;
         for (float l : light) {

@@ -27,6 +27,12 @@ public final class Mesh {
     /** Share of a cell's pixels with a colour at the end. */
     public final float[] burnt;
 
+    /**
+     * An empty one, to be given every row.
+     *
+     * @param width of the frame, px
+     * @param height of the frame, px
+     */
     public Mesh(int width, int height) {
         this.width = width;
         this.height = height;
@@ -41,6 +47,7 @@ public final class Mesh {
         this.between = new float[columns];
     }
 
+    /** Of a whole frame, gone through once. */
     public static Mesh of(Pixels pixels) {
         Mesh mesh = new Mesh(pixels.width(), pixels.height());
         ScannedRow row = new ScannedRow(pixels.width());
@@ -53,6 +60,12 @@ public final class Mesh {
         return mesh;
     }
 
+    /**
+     * Takes a row in.
+     *
+     * @param y from 0, each once
+     * @param scanned the row, with its bins
+     */
     public void add(int y, ScannedRow scanned) {
         int row = y / cell * columns;
         for (int cx = 0; cx < columns; cx++) {

@@ -17,6 +17,7 @@ public final class ScannedRow {
     /** Where each luminance is counted in {@link Tones}, once {@link #bin} was called. */
     final short[] bins;
 
+    /** @param width of the frame, px */
     public ScannedRow(int width) {
         this.width = width;
         this.red = new float[width];
@@ -27,6 +28,11 @@ public final class ScannedRow {
         this.bins = new short[width];
     }
 
+    /**
+     * Takes a frame's row into the arrays, 0 to 1 in linear light.
+     *
+     * @param y from 0
+     */
     public void read(Pixels pixels, int y) {
         pixels.row(y, 0, width, red, green, blue);
         for (int x = 0; x < width; x++) {
@@ -39,6 +45,7 @@ public final class ScannedRow {
         }
     }
 
+    /** Sorts the luminance of the row that was read into the bins of {@link Tones}. */
     public void bin() {
         for (int x = 0; x < width; x++) {
             bins[x] = Tones.bin(luminance[x]);

@@ -57,6 +57,7 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
         private long any;
         private long every;
 
+        /** Takes a row in, with its bins. */
         public void row(ScannedRow row) {
             for (int i = 0; i < row.width; i++) {
                 if (row.most[i] >= FULL) {
@@ -91,6 +92,7 @@ public record Tones(double peak, double belowBlack, double clipped, double clipp
             return n == 0 ? linear(at) : sum / n;
         }
 
+        /** What all rows together were. */
         public Tones done() {
             return new Tones(
                     (mode(counts) + 0.5) / BINS,

@@ -32,6 +32,7 @@ public final class GlowTiles {
 
     private final Shelf shelf;
 
+    /** @param shelf where tiles are kept once they are computed */
     public GlowTiles(Shelf shelf) {
         this.shelf = shelf;
     }

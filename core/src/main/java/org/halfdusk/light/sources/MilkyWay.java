@@ -43,6 +43,7 @@ public final class MilkyWay {
         this.grid = grid;
     }
 
+    /** The one band there is, computed when it is first asked for. */
     public static MilkyWay instance() {
         return Holder.INSTANCE;
     }

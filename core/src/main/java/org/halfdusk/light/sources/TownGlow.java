@@ -110,6 +110,7 @@ public final class TownGlow {
         }
     }
 
+    /** Of all towns that shine as far as a place. */
     public static TownGlow of(Observer observer) {
         double height = heightOver(observer);
         double[][] lumens = lumens(observer);

@@ -19,6 +19,7 @@ public record Framing(Azimuth azimuth, Altitude altitude, double rollDegrees) {
         ROLL.check(rollDegrees);
     }
 
+    /** Whether the picture is higher than wide: rolled by more than 45° from level. */
     public boolean upright() {
         double r = Math.abs(rollDegrees) % 180;
         return r > 45 && r < 135;

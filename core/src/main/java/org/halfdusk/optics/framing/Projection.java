@@ -43,6 +43,7 @@ public final class Projection {
         this(framing, focalMm, Imaging.RECTILINEAR);
     }
 
+    /** Where it looks. */
     public Framing framing() {
         return framing;
     }
@@ -52,6 +53,7 @@ public final class Projection {
         return focalMm;
     }
 
+    /** How the lens draws angles. */
     public Imaging imaging() {
         return imaging;
     }

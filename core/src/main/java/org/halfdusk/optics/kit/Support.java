@@ -43,6 +43,7 @@ public record Support(String name, Set<Rate> rates, double alignmentArcmin, Peri
         return new Support(name, rates, arcmin, periodic);
     }
 
+    /** Whether it turns with the sky at any rate. */
     public boolean tracks() {
         return !rates.isEmpty();
     }

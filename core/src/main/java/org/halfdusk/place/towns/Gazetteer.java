@@ -45,6 +45,7 @@ public final class Gazetteer {
         static final Gazetteer INSTANCE = read();
     }
 
+    /** All of them. */
     public List<Town> towns() {
         return towns;
     }

@@ -43,6 +43,7 @@ public record TrailGap(double px) {
     private static final double FAINT_FROM = 0.2;
     private static final double SHOWS_FROM = 0.4;
 
+    /** By the share of light that is missing in the gap's middle: hidden below 0.2, faint below 0.4. */
     public Look look() {
         return dip() < FAINT_FROM ? Look.HIDDEN : dip() < SHOWS_FROM ? Look.FAINT : Look.SHOWS;
     }

@@ -37,6 +37,10 @@ public final class Conductor {
     private final Clock clock;
     private final Rest rest;
 
+    /**
+     * @param clock that the night is run by
+     * @param rest how it waits for the next frame
+     */
     public Conductor(CameraPort camera, Clock clock, Rest rest) {
         this.camera = camera;
         this.clock = clock;

@@ -87,6 +87,7 @@ public final class SimulatedCamera {
         }
     }
 
+    /** @param setup how it stands there: its battery full as that cold lets it be, its card empty */
     public SimulatedCamera(Rig rig, Setup setup) {
         this.camera = new WorkingCamera(rig, Battery.share(setup.celsius(), rig.camera()));
         this.rig = rig;

@@ -26,6 +26,11 @@ public record FireworksNight(Night night, SkyLight light, Interval show, List<In
         implements AfterDark {
     private static final double DEEP_DEGREES = 12;
 
+    /**
+     * @param date of the evening
+     * @param start of the show by the place's own clock; before noon it belongs to the day after
+     * @param length of the show
+     */
     public static FireworksNight of(Site site, LocalDate date, LocalTime start, Duration length) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         LocalDate day = start.isBefore(LocalTime.NOON) ? date.plusDays(1) : date;

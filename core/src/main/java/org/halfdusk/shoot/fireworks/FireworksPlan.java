@@ -94,6 +94,10 @@ public record FireworksPlan(
         TOWN
     }
 
+    /**
+     * @param framing where the camera looks; nothing for the aim that holds the whole show
+     * @param smoke how the smoke drifts; nothing where the wind is not known
+     */
     public static FireworksPlan of(
             Place place,
             FireworksNight night,
@@ -344,6 +348,7 @@ public record FireworksPlan(
         return wished.nearest(rig.apertures());
     }
 
+    /** What is set for a scene, at 4200 K. */
     public Setting setting(Scene scene) {
         return new Setting(shutter(scene), fNumber(scene), iso, WHITE_BALANCE_KELVIN);
     }
@@ -383,6 +388,7 @@ public record FireworksPlan(
         return setting(scene());
     }
 
+    /** All scenes that a show has. */
     public List<Scene> scenes() {
         return Arrays.asList(Scene.values());
     }

@@ -41,6 +41,7 @@ public record ShowGround(
     private static final double SPREAD_DEGREES = 14;
     private static final int ARC = 8;
 
+    /** Of a plan's show, seen from its place. */
     public static ShowGround of(FireworksPlan plan) {
         Observer from = plan.place().observer();
         Show show = plan.show();

@@ -132,6 +132,7 @@ public interface Shoots {
             return !was.equals(Optional.of(field.of(now)));
         }
 
+        /** A shoot with what was typed in its field. */
         public Shoot applied(Shoot now) {
             return field.with(now, value);
         }

@@ -15,10 +15,12 @@ public final class Unreadable extends RuntimeException {
         this.unread = unread;
     }
 
+    /** What it is: "place", "shoot". */
     public String what() {
         return what;
     }
 
+    /** Which one, and why it cannot be read. */
     public Unread unread() {
         return unread;
     }

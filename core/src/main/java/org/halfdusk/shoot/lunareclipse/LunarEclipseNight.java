@@ -60,6 +60,7 @@ public record LunarEclipseNight(
      */
     public record Contact(Name name, Instant at, HorizontalPosition moon, boolean visible) {}
 
+    /** @param date of the evening; an eclipse belongs to the night from noon to noon that its middle lies in */
     public static LunarEclipseNight of(Site site, LocalDate date, Ephemeris ephemeris) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         EarthShadow shadow = new EarthShadow(ephemeris, DeltaT.model());

@@ -67,6 +67,12 @@ public record MilkyWayNight(
         return of(new SkyLight(sky, site), date, zone, MilkyWayWish.core(lowestCoreDegrees), skyline);
     }
 
+    /**
+     * @param date of the evening
+     * @param zone of the place's clock
+     * @param wish which part, how high and where to
+     * @param skyline that it rises over
+     */
     public static MilkyWayNight of(SkyLight light, LocalDate date, ZoneId zone, MilkyWayWish wish, Skyline skyline) {
         Night night = Night.of(light.sky(), date, zone);
         Body part = wish.part();

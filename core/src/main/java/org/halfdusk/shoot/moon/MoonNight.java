@@ -80,10 +80,12 @@ public record MoonNight(
 
     /** A rise or set, the moment of equal light nearest to it, and how long after it that is (negative: before). */
     public record Meeting(SkyEvent moon, Instant equalLight) {
+        /** How much later the light is equal; below 0 where it was before. */
         public Duration apart() {
             return Duration.between(moon.at(), equalLight);
         }
 
+        /** Whether both come within twenty minutes of each other. */
         public boolean suits() {
             return apart().abs().compareTo(ALIKE) <= 0;
         }
@@ -97,6 +99,11 @@ public record MoonNight(
         }
     }
 
+    /**
+     * With the land, the Moon as high as is usual for that.
+     *
+     * @param date of the evening
+     */
     public static MoonNight of(Site site, LocalDate date) {
         return of(site, date, Band.USUAL);
     }
@@ -106,6 +113,10 @@ public record MoonNight(
         return of(site, date, band, MoonPicture.WITH_LAND);
     }
 
+    /**
+     * @param date of the evening
+     * @param band altitudes between which the Moon is wished
+     */
     public static MoonNight of(Site site, LocalDate date, Band band, MoonPicture picture) {
         Night night = Night.of(site.sky(), date, site.place().zone());
         double phase = night.moonPhase().phaseAngleDegrees();

@@ -46,6 +46,12 @@ public record MoonPlan(
     /** By itself the moon hardly changes for hours: brackets so long before and after its highest are enough†. */
     private static final Duration ABOUT_BEST = Duration.ofMinutes(10);
 
+    /**
+     * For the best moment of the night.
+     *
+     * @param framing where the camera looks; nothing for the aim that holds the moon
+     * @param betweenBrackets from the begin of one to that of the next
+     */
     public static MoonPlan of(
             Place place,
             MoonNight night,

@@ -160,6 +160,7 @@ public record MoonShot(
         return allowed.isEmpty() ? longestFirst.get(longestFirst.size() - 1) : ShutterTime.nearest(wished, allowed);
     }
 
+    /** What is set, its white daylight's, a little warm. */
     public Setting setting() {
         return new Setting(shutter, aperture.fNumber(), iso, WHITE_BALANCE_KELVIN);
     }

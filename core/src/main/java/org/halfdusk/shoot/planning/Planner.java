@@ -96,6 +96,7 @@ public final class Planner {
         return Optional.<SubjectPlanner<?, ?>>ofNullable(subjects.get(subject)).orElseThrow();
     }
 
+    /** The sky over a place. */
     public Sky sky(Place place) {
         return sky(place.observer());
     }
@@ -245,6 +246,7 @@ public final class Planner {
         return new IllegalArgumentException(what + " of this shoot is not in the kit any more");
     }
 
+    /** The plan of a shoot, by the models and by what was taken over from frames. */
     public Plan plan(Shoot shoot) {
         return plan(shoot, learnt.get());
     }

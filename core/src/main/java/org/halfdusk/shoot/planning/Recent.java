@@ -20,6 +20,7 @@ public final class Recent<K, V> {
         };
     }
 
+    /** The value that is kept for a key, if it still is. */
     public Optional<V> get(K key) {
         synchronized (kept) {
             return Optional.ofNullable(kept.get(key));

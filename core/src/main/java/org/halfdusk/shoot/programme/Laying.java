@@ -102,6 +102,7 @@ public record Laying(List<BlockSpec> blocks, Timing timing) {
                 .settled();
     }
 
+    /** Without the block of a name; as it is where there is none such. */
     public Laying without(String id) {
         return new Laying(blocks.stream().filter(s -> !s.id().equals(id)).toList(), timing);
     }

@@ -64,6 +64,10 @@ public record Programme(List<Planned> planned, List<ScriptRow> leftOut, List<Tur
         turns = List.copyOf(turns);
     }
 
+    /**
+     * The frames of a plan: computed, changed by the choices, or the photographer's own blocks alone where they take the plan's
+     * place.
+     */
     public static Programme of(Plan plan, RigChoices choices) {
         List<BlockSpec> own = choices.blocks();
         List<Planned> all = new ArrayList<>();

@@ -19,6 +19,7 @@ public record SettingCurve(Interval axis, List<Point> points) {
      */
     public record Point(Instant at, double stops, boolean visible) {}
 
+    /** @param step between two points; the night's end is a point of its own */
     public static SettingCurve of(Plan plan, Duration step) {
         Interval axis = plan.night().axis();
         List<Point> points = new ArrayList<>();

@@ -20,6 +20,7 @@ public record Afterwards(String note, String weather, String focusMark) {
         focusMark = focusMark.isBlank() ? "" : PlainText.line("focus mark", focusMark, LONGEST_LINE);
     }
 
+    /** Whether nothing was noted. */
     public boolean empty() {
         return note.isEmpty() && weather.isEmpty() && focusMark.isEmpty();
     }

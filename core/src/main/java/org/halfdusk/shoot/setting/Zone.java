@@ -76,6 +76,7 @@ public record Zone(double until, Kind kind) {
             this.tone = tone;
         }
 
+        /** How it is marked on a ruler. */
         public Tone tone() {
             return tone;
         }

@@ -59,6 +59,7 @@ public record Conditions(
                 px, comaPx, stops, rightDegrees, upDegrees, rollDegrees, fallStops, cap, aircraft, lamp, seed);
     }
 
+    /** The same with the lights of an aircraft along a line. */
     public Conditions with(Line plane) {
         return new Conditions(
                 starSigmaPx,
@@ -74,11 +75,13 @@ public record Conditions(
                 seed);
     }
 
+    /** The same with a headlamp that floods the lower part. */
     public Conditions withLamp() {
         return new Conditions(
                 starSigmaPx, comaPx, stops, rightDegrees, upDegrees, rollDegrees, fallStops, cap, aircraft, true, seed);
     }
 
+    /** The same with the cap on. */
     public Conditions withCap() {
         return new Conditions(
                 starSigmaPx,

@@ -69,11 +69,19 @@ public record SolarEclipsePlan(
             this.partial = partial;
         }
 
+        /** Which row of the guide the partial phases are exposed by. */
         public EclipseGuide.Solar partial() {
             return partial;
         }
     }
 
+    /**
+     * For the best moment of the day.
+     *
+     * @param framing where the camera looks; nothing for the Sun in the middle
+     * @param filter before the lens outside of totality
+     * @param cadence from one partial frame to the next
+     */
     public static SolarEclipsePlan of(
             Place place,
             SolarEclipseDay day,

@@ -97,6 +97,7 @@ public record TownExposure(
         return new MeterReading(MeterReading.EV.clamped(ev)).seconds(n, iso) * Math.pow(2, stopsMore);
     }
 
+    /** What is set, its white between warm lamps and blue sky. */
     public Setting setting() {
         return new Setting(shutter, aperture.fNumber(), iso, WHITE_BALANCE_KELVIN);
     }

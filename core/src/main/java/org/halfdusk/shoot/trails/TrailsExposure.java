@@ -135,6 +135,7 @@ public record TrailsExposure(
         return aperture.fNumber();
     }
 
+    /** What is set for each frame of the trail. */
     public Setting setting() {
         return new Setting(shutter, fNumber(), iso, WHITE_BALANCE_KELVIN);
     }

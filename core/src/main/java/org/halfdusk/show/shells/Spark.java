@@ -45,10 +45,12 @@ public record Spark(
     public record Point(double x, double y, double z) {
         public static final Point GROUND = new Point(0, 0, 0);
 
+        /** The sum, m. */
         public Point plus(Point p) {
             return new Point(x + p.x, y + p.y, z + p.z);
         }
 
+        /** So many times as far, m. */
         public Point times(double k) {
             return new Point(k * x, k * y, k * z);
         }

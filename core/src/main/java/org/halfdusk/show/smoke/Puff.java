@@ -30,6 +30,7 @@ public record Puff(double born, Spark.Point from, double sigma, double depth) {
     private static final double SALUTE_SHARE = 1.6;
     private static final double LEAST_RADIUS = 25;
 
+    /** What a shell leaves where it breaks: as wide as a share of the break, as deep as its powder over that area lets it be. */
     public static Puff of(Cue cue, Drift drift) {
         double share = cue.kind() == ShellKind.COMET ? COMET_SHARE : cue.kind() == ShellKind.SALUTE ? SALUTE_SHARE : 1;
         return new Puff(
@@ -50,6 +51,12 @@ public record Puff(double born, Spark.Point from, double sigma, double depth) {
         return seconds < born ? 0 : depth * thinner * thinner;
     }
 
+    /**
+     * Where its middle is, m.
+     *
+     * @param seconds after the show began
+     * @param wind m/s
+     */
     public Spark.Point at(double seconds, Spark.Point wind) {
         return from.plus(wind.times(Math.max(0, seconds - born)));
     }

@@ -6,6 +6,7 @@ public final class RowLocks {
 
     private final Object[] locks;
 
+    /** @param height of the picture, rows */
     public RowLocks(int height) {
         locks = new Object[height / ROWS + 1];
         for (int i = 0; i < locks.length; i++) {
@@ -13,6 +14,7 @@ public final class RowLocks {
         }
     }
 
+    /** What a thread holds while it changes a row, from 0; rows near each other share it. */
     public Object of(int y) {
         return locks[y / ROWS];
     }

@@ -56,6 +56,7 @@ public record Knowledge(List<Learnt> all, Map<Observer, Long> where) {
                         of(Learnt.Figure.LENS_FALL, lensId, ""));
     }
 
+    /** What was measured of the dark at a place, matched by where it lies; nothing known elsewhere. */
     public MeasuredDark place(Observer observer) {
         return Optional.ofNullable(where.get(observer)).map(this::place).orElse(MeasuredDark.NOTHING);
     }

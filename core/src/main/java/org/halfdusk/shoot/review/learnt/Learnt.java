@@ -47,6 +47,7 @@ public record Learnt(
             this.of = of;
         }
 
+        /** What it is a figure of. */
         public Of of() {
             return of;
         }
@@ -84,6 +85,7 @@ public record Learnt(
         return figure == other.figure && id == other.id && detail.equals(other.detail) && shootId == other.shootId;
     }
 
+    /** The same, counted or not. */
     public Learnt with(boolean switched) {
         return new Learnt(figure, id, detail, value, shootId, takenOver, switched);
     }

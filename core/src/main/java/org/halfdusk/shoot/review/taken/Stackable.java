@@ -64,6 +64,7 @@ public record Stackable(List<Taken> used, List<Left> left, List<Taken> darks, Li
     /** Two marks for one time, and a timer that is a little off, may differ by so much. */
     private static final double ALIKE = 0.04;
 
+    /** Sorts a night's frames into lights, darks and ground, as far as they are fit for it. */
     public static Stackable of(PlannedAndTaken both, As as) {
         List<Taken> lights = new ArrayList<>();
         List<Taken> caps = new ArrayList<>();

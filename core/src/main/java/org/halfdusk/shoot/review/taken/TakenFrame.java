@@ -66,6 +66,7 @@ public record TakenFrame(
         return new TakenFrame(shoot, rig, file, reading, at, judgement);
     }
 
+    /** The same with another judgement. */
     public TakenFrame with(Judgement other) {
         return new TakenFrame(shootId, rig, file, reading, at, other);
     }

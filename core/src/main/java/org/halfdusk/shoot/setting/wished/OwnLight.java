@@ -83,14 +83,17 @@ public record OwnLight(Kind kind, Beam beam, PaintedLight.Thing thing, Use use, 
         return new OwnLight(other, beam, thing, use, letters);
     }
 
+    /** With another lamp. */
     public OwnLight with(Beam other) {
         return new OwnLight(kind, other, thing, use, letters);
     }
 
+    /** With another thing that is lit. */
     public OwnLight with(PaintedLight.Thing other) {
         return new OwnLight(kind, beam, other, use, letters);
     }
 
+    /** With another use of the lamp. */
     public OwnLight with(Use other) {
         return new OwnLight(kind, beam, thing, other, letters);
     }

@@ -60,6 +60,7 @@ public record Wishes(
                 Metered.NONE);
     }
 
+    /** The same within other limits. */
     public Wishes with(ExposureLimits other) {
         return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, pinnedIso, other, phases, metered);
     }
@@ -101,14 +102,17 @@ public record Wishes(
         return new Wishes(budgetPx, isoSchool, other, pinnedAperture, pinnedIso, limits, phases, metered);
     }
 
+    /** With an aperture held to; empty for the computed one. */
     public Wishes withAperture(Optional<FNumber> other) {
         return new Wishes(budgetPx, isoSchool, pinnedSeconds, other, pinnedIso, limits, phases, metered);
     }
 
+    /** With an ISO held to; empty for the computed one. */
     public Wishes withIso(Optional<Iso> other) {
         return new Wishes(budgetPx, isoSchool, pinnedSeconds, pinnedAperture, other, limits, phases, metered);
     }
 
+    /** The same by another way to choose ISO. */
     public Wishes with(IsoSchool other) {
         return new Wishes(budgetPx, other, pinnedSeconds, pinnedAperture, pinnedIso, limits, phases, metered);
     }
