@@ -1,12 +1,7 @@
 package org.halfdusk.web.phone;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
-import java.util.Map;
+import io.nayuki.qrcodegen.DataTooLongException;
+import io.nayuki.qrcodegen.QrCode;
 
 /**
  * An address as a QR code to point a phone at.
@@ -19,27 +14,21 @@ record QrPicture(int size, String path) {
 
     static QrPicture of(String address) {
         try {
-            BitMatrix m = new QRCodeWriter()
-                    .encode(
-                            address,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(
-                                    EncodeHintType.MARGIN,
-                                    QUIET,
-                                    EncodeHintType.ERROR_CORRECTION,
-                                    ErrorCorrectionLevel.M));
+            QrCode code = QrCode.encodeText(address, QrCode.Ecc.MEDIUM);
             StringBuilder path = new StringBuilder();
-            for (int y = 0; y < m.getHeight(); y++) {
-                for (int x = 0; x < m.getWidth(); x++) {
-                    if (m.get(x, y)) {
-                        path.append('M').append(x).append(' ').append(y).append("h1v1h-1z");
+            for (int y = 0; y < code.size; y++) {
+                for (int x = 0; x < code.size; x++) {
+                    if (code.getModule(x, y)) {
+                        path.append('M')
+                                .append(x + QUIET)
+                                .append(' ')
+                                .append(y + QUIET)
+                                .append("h1v1h-1z");
                     }
                 }
             }
-            return new QrPicture(m.getWidth(), path.toString());
-        } catch (WriterException e) {
+            return new QrPicture(code.size + 2 * QUIET, path.toString());
+        } catch (DataTooLongException e) {
             throw new IllegalArgumentException("address of " + address.length() + " signs does not fit into a code", e);
         }
     }
