@@ -157,7 +157,7 @@ public final class Held implements Picture, Pixels {
         return true;
     }
 
-    /** Weights are whole numbers of so many bits, so that four of them times sixteen bits of light, a little below 0 and above 1, still are one int. */
+    /** Of each weight, a whole number: four of them, a little below 0 and above 1, times sixteen bits of light still are one int. */
     private static final int BITS = 14;
 
     private static final long HALF = 1L << 2 * BITS - 1;
