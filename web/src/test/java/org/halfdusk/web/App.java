@@ -81,8 +81,11 @@ public final class App implements AutoCloseable {
     /** With further options, as on the command line. */
     public static App with(Path data, List<String> profiles, String... options) {
         List<String> all = new ArrayList<>(List.of(options));
-        for (String usual :
-                List.of("--server.port=0", "--halfdusk.data=" + data, "--spring.main.register-shutdown-hook=false")) {
+        for (String usual : List.of(
+                "--server.port=0",
+                "--halfdusk.phone.port=0",
+                "--halfdusk.data=" + data,
+                "--spring.main.register-shutdown-hook=false")) {
             String name = usual.substring(0, usual.indexOf('=') + 1);
             if (all.stream().noneMatch(o -> o.startsWith(name))) {
                 all.add(usual);

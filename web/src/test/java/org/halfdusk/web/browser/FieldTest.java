@@ -2,7 +2,13 @@ package org.halfdusk.web.browser;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.LuminanceSource;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Cookie;
 import java.awt.Graphics2D;
@@ -11,7 +17,9 @@ import java.awt.image.DataBufferInt;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.List;
+import java.util.Map;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -39,6 +47,28 @@ class FieldTest extends BrowserTest {
                 "/kit/cameras/1"
             })
     void fieldStaysWithinTheRedChannel(String path) throws IOException {
+        isRed(path);
+    }
+
+    /** Red on black, it is still read by what reads such codes. */
+    @Test
+    void aPhonesCodeIsRedAndRead() throws Exception {
+        assertEquals(
+                302,
+                app.post("/phone", Map.of("action", "on", "password", "dusk over pans 7"))
+                        .statusCode());
+        isRed("/phone");
+        assumeTrue(page.locator(".qr").count() > 0, "SKIPPED: this machine has no address that others reach");
+        byte[] shot = page.locator(".qr").screenshot();
+        BufferedImage code = ImageIO.read(new ByteArrayInputStream(shot));
+        LuminanceSource seen = new RGBLuminanceSource(code.getWidth(), code.getHeight(), pixels(shot));
+        String read = new QRCodeReader()
+                .decode(new BinaryBitmap(new HybridBinarizer(seen)))
+                .getText();
+        assertTrue(read.startsWith("https://") && read.endsWith("/phone/guide"), read);
+    }
+
+    private void isRed(String path) throws IOException {
         context.addCookies(List.of(new Cookie("theme", "field").setUrl(app.url("/"))));
         page.setViewportSize(390, 844);
         go(path);

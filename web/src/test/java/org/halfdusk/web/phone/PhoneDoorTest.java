@@ -59,7 +59,7 @@ class PhoneDoorTest {
     }
 
     private App started() {
-        return App.with(data, List.of("demo"), "--halfdusk.phone.port=0");
+        return App.with(data, List.of("demo"));
     }
 
     @Test
