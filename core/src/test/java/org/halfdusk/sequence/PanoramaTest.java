@@ -71,4 +71,25 @@ class PanoramaTest {
         assertTrue((n - 1) * p.stepDegrees() + covers >= span - 1e-6);
         assertTrue(n == 1 || (n - 2) * p.stepDegrees() + covers < span + 1e-6);
     }
+
+    /** A head's scale goes to the right and round. */
+    @Test
+    void tilesAreTurnedToByTheScale() {
+        Panorama.Tile north = new Panorama.Tile(0, 350, 20, false);
+        Panorama.Tile east = new Panorama.Tile(0, 80, 20, false);
+        assertEquals(90, north.turnTo(east), 1e-9);
+        assertEquals(270, east.turnTo(north), 1e-9);
+        assertEquals(0, east.turnTo(east), 1e-9);
+    }
+
+    /** A hundred degrees about where the camera looks, from a whole degree, a spare at each end. */
+    @Test
+    void usualWishes() {
+        Panorama.Wish about = Panorama.Wish.about(180.3);
+        assertEquals(new Panorama.Wish(130, 100, 0.3, 1, 1), about);
+        assertEquals(330, Panorama.Wish.about(20).fromAzimuth(), 1e-9);
+        assertEquals(new Panorama.Wish(20, 180, 0.3, 1, 1), Panorama.Wish.from(20, 180));
+        assertEquals(30, about.overlapPercent(), 1e-9);
+        assertEquals(33.3, new Panorama.Wish(0, 90, 0.3333, 1, 0).overlapPercent(), 1e-9);
+    }
 }

@@ -139,6 +139,7 @@ class StackDesk {
                 stackable.ground().isEmpty()
                         ? ""
                         : Words.count(stackable.ground().size(), "ground frame"),
+                stackable.middle().map(t -> new StackPage.One(t.frame().id(), StackWords.label(t, zone))),
                 jobs.of(key).map(s -> job(s, action, Files.exists(jobs.preview(key)))));
     }
 

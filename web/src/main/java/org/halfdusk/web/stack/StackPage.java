@@ -17,6 +17,7 @@ import org.halfdusk.web.subject.page.Line;
  * @param ready whether it can begin: else {@code why} not
  * @param name of the picture, as it is proposed or was typed
  * @param darks and ground: what there is of them, in words; empty for none
+ * @param one of the frames that are made one, to be looked at until there is a picture
  */
 record StackPage(
         String action,
@@ -32,6 +33,7 @@ record StackPage(
         String wrong,
         String darks,
         String ground,
+        Optional<One> one,
         Optional<Job> job) {
     /** @param words what it is, and what it gains */
     record Mode(String value, String name, String words, boolean chosen, boolean fills) {}
@@ -40,6 +42,9 @@ record StackPage(
     record Cell(String tone, String title) {}
 
     record Left(long id, String label, String why) {}
+
+    /** @param id of the frame @param label its time and file */
+    record One(long id, String label) {}
 
     /**
      * A stack that runs, was stopped, or is over.

@@ -68,6 +68,8 @@ class StackPagesTest {
                 d.select("aside").text());
         assertTrue(d.select("aside").text().contains("1 dark frame, same exposure"));
         assertEquals(1, d.select(".stack-strip [data-tone=missing]").size());
+        assertTrue(d.select(".stack-picture figcaption").text().startsWith("One of them: "), "no picture yet");
+        assertEquals(200, app.get(d.select(".stack-picture img").attr("src")).statusCode());
         assertTrue(
                 d.select("aside").text().contains("Without it the mean of the others gains 0"),
                 d.select("aside").text());
@@ -137,6 +139,7 @@ class StackPagesTest {
         assertTrue(bad.body().contains("up to 80 letters"), bad.body());
         assertEquals(400, begin("SHARPEST", "x", "tif").statusCode());
         Document none = page("/shoots/1/stack");
+        assertEquals(0, none.select(".stack-picture").size());
         assertEquals("No frames to make one of", headline(none));
         assertTrue(
                 none.select("main").text().contains("bring them in on Review"),

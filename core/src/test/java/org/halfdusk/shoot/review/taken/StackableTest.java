@@ -53,6 +53,7 @@ class StackableTest {
     void burstsAreOpenAsLongAsTheyNeed() {
         Stackable s = Stackable.of(shown(), Stackable.As.BURSTS);
         assertEquals(List.of(1L, 2L, 3L), used(s));
+        assertEquals(2, s.middle().orElseThrow().frame().id());
         assertEquals(
                 List.of(Stackable.Why.SHOWS_NOTHING, Stackable.Why.SPOILT),
                 s.left().stream().map(Stackable.Left::why).toList());
