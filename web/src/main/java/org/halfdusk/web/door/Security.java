@@ -45,7 +45,7 @@ class Security {
     /** Where a chain of filters like this one usually stands: after those that wrap a request, before all others. */
     private static final int ORDER = OrderedFilter.REQUEST_WRAPPER_FILTER_MAX_ORDER - 100;
 
-    /** Put together filter by filter: the language in which such chains are usually described takes longer than all of them. */
+    /** Put together filter by filter: the language in which such chains are usually described is larger than all that it describes. */
     @Bean
     FilterRegistrationBean<FilterChainProxy> chain(
             Clock clock, OtherDoor other, @Value("${halfdusk.password:}") String password) {
