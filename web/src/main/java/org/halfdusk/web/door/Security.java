@@ -28,7 +28,9 @@ import org.springframework.security.web.header.writers.XContentTypeOptionsHeader
 import org.springframework.security.web.header.writers.XXssProtectionHeaderWriter;
 import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
 import org.springframework.security.web.servlet.support.csrf.CsrfRequestDataValueProcessor;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 import org.springframework.web.servlet.support.RequestDataValueProcessor;
 
 /**
@@ -80,8 +82,8 @@ class Security {
         CsrfFilter filter = new CsrfFilter(tokens);
         filter.setRequestHandler(new CsrfTokenRequestAttributeHandler());
         // Changes nothing, and asks for a header that no foreign page can send.
-        filter.setRequireCsrfProtectionMatcher(r ->
-                CsrfFilter.DEFAULT_CSRF_MATCHER.matches(r) && !r.getRequestURI().equals("/api/v1/frames/read"));
+        RequestMatcher reading = PathPatternRequestMatcher.withDefaults().matcher("/api/v1/frames/read");
+        filter.setRequireCsrfProtectionMatcher(r -> CsrfFilter.DEFAULT_CSRF_MATCHER.matches(r) && !reading.matches(r));
         filter.setAccessDeniedHandler((request, response, denied) -> {
             SentAgain.offer(request);
             response.sendError(HttpStatus.FORBIDDEN.value(), stale(request));

@@ -16,6 +16,7 @@ import org.halfdusk.photometry.Srgb;
 /** Smaller pictures of a frame, to be looked at: averaged in linear light, as sRGB. */
 public final class Previews {
     private static final float QUALITY = 0.85f;
+
     /** Light is looked up by its power of two and nine digits below it: to a ninth of a code at the brightest. */
     private static final int DIGITS = 9;
 
@@ -58,13 +59,11 @@ public final class Previews {
         // Red, green and blue of each column, as they lie in the picture.
         float[] sum = new float[3 * w];
         int[] column = new int[width];
-        int[] across = new int[3 * w];
+        int[] across = new int[w];
         for (int x = 0; x < width; x++) {
             int c = (int) ((long) x * w / width);
             column[x] = 3 * c;
-            across[3 * c]++;
-            across[3 * c + 1]++;
-            across[3 * c + 2]++;
+            across[c]++;
         }
         byte[] codes = new byte[3 * w * h];
         for (int y = 0; y < h; y++) {
@@ -80,8 +79,11 @@ public final class Previews {
                     sum[c + 2] += blue[x];
                 }
             }
-            for (int i = 0; i < sum.length; i++) {
-                codes[3 * y * w + i] = code(sum[i] / (across[i] * (to - from)));
+            for (int c = 0, i = 0; c < w; c++) {
+                float pixels = across[c] * (to - from);
+                for (int colour = 0; colour < 3; colour++, i++) {
+                    codes[3 * y * w + i] = code(sum[i] / pixels);
+                }
             }
         }
         return RgbImage.of(w, h, codes);

@@ -4,11 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import com.google.zxing.BinaryBitmap;
-import com.google.zxing.LuminanceSource;
-import com.google.zxing.RGBLuminanceSource;
-import com.google.zxing.common.HybridBinarizer;
-import com.google.zxing.qrcode.QRCodeReader;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Cookie;
 import java.awt.Graphics2D;
@@ -19,6 +14,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
+import org.halfdusk.web.phone.QrReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -60,11 +56,7 @@ class FieldTest extends BrowserTest {
         isRed("/phone");
         assumeTrue(page.locator(".qr").count() > 0, "SKIPPED: this machine has no address that others reach");
         byte[] shot = page.locator(".qr").screenshot();
-        BufferedImage code = ImageIO.read(new ByteArrayInputStream(shot));
-        LuminanceSource seen = new RGBLuminanceSource(code.getWidth(), code.getHeight(), pixels(shot));
-        String read = new QRCodeReader()
-                .decode(new BinaryBitmap(new HybridBinarizer(seen)))
-                .getText();
+        String read = QrReader.read(ImageIO.read(new ByteArrayInputStream(shot)));
         assertTrue(read.startsWith("https://") && read.endsWith("/phone/guide"), read);
     }
 

@@ -64,7 +64,7 @@ public record Stackable(List<Taken> used, List<Left> left, List<Taken> darks, Li
     /** Two marks for one time, and a timer that is a little off, may differ by so much. */
     private static final double ALIKE = 0.04;
 
-    /** The middle one of those in it, which the others are laid on; nothing where there are none. */
+    /** The middle one of those in it, in order of time; nothing where there are none. */
     public Optional<Taken> middle() {
         return used.stream().skip(used.size() / 2).findFirst();
     }
