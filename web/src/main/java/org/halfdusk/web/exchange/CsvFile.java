@@ -1,5 +1,7 @@
 package org.halfdusk.web.exchange;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -12,8 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.halfdusk.time.CivilTime;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -31,13 +31,11 @@ public final class CsvFile {
     /** @param rows cells in the order of the heads */
     public static String of(List<String> heads, List<List<Object>> rows) {
         StringWriter text = new StringWriter();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader(heads.toArray(String[]::new))
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(text, format)) {
+        try (CsvWriter csv =
+                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
+            csv.writeRecord(heads);
             for (List<Object> row : rows) {
-                csv.printRecord(row);
+                csv.writeRecord(row.stream().map(String::valueOf).toList());
             }
         } catch (IOException e) {
             throw new UncheckedIOException("a table cannot be written", e);

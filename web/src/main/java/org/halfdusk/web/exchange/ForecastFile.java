@@ -1,7 +1,5 @@
 package org.halfdusk.web.exchange;
 
-import java.io.IOException;
-import java.io.StringReader;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -13,9 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 import org.halfdusk.typed.TypedNumber;
 import org.halfdusk.weather.Dew;
 import org.halfdusk.weather.Forecast;
@@ -63,26 +58,17 @@ public final class ForecastFile {
 
     private static List<Map<String, String>> csv(String text) {
         char separator = text.lines().findFirst().orElse("").contains(";") ? ';' : ',';
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setDelimiter(separator)
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setTrim(true)
-                .setIgnoreEmptyLines(true)
-                .setIgnoreHeaderCase(true)
-                .get();
-        try (CSVParser parser = format.parse(new StringReader(text))) {
-            List<Map<String, String>> rows = new ArrayList<>();
-            for (CSVRecord record : parser) {
-                Map<String, String> row = new HashMap<>();
-                record.toMap().forEach((k, v) -> row.put(k.toLowerCase(Locale.ROOT), v));
-                rows.add(row);
+        List<CsvLine> lines = CsvLine.of("the forecast", text, separator);
+        List<String> heads = lines.get(0).cells();
+        List<Map<String, String>> rows = new ArrayList<>();
+        for (CsvLine line : lines.subList(1, lines.size())) {
+            Map<String, String> row = new HashMap<>();
+            for (int i = 0; i < Math.min(heads.size(), line.cells().size()); i++) {
+                row.put(heads.get(i).toLowerCase(Locale.ROOT), line.cells().get(i));
             }
-            return rows;
-        } catch (IOException | java.io.UncheckedIOException e) {
-            throw new IllegalArgumentException("the forecast is no CSV: " + e.getMessage(), e);
+            rows.add(row);
         }
+        return rows;
     }
 
     private static List<Map<String, String>> json(String text) {

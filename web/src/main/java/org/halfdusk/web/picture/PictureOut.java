@@ -1,12 +1,12 @@
 package org.halfdusk.web.picture;
 
+import com.drew.metadata.exif.ExifDirectoryBase;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.ShortBuffer;
@@ -26,22 +26,13 @@ import javax.imageio.ImageWriter;
 import javax.imageio.metadata.IIOMetadata;
 import javax.imageio.metadata.IIOMetadataNode;
 import javax.imageio.stream.ImageOutputStream;
-import org.apache.commons.imaging.common.RationalNumber;
-import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
-import org.apache.commons.imaging.formats.tiff.AbstractTiffElement;
-import org.apache.commons.imaging.formats.tiff.AbstractTiffImageData;
-import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
-import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
-import org.apache.commons.imaging.formats.tiff.fieldtypes.AbstractFieldType;
-import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
-import org.apache.commons.imaging.formats.tiff.write.TiffImageWriterLossy;
-import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
-import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
-import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.halfdusk.frame.picture.Pixels;
 import org.halfdusk.frame.stack.held.Every;
 import org.halfdusk.frame.stack.held.Picture;
 import org.halfdusk.photometry.Srgb;
+import org.halfdusk.shoot.review.taken.Shot;
+import org.halfdusk.web.picture.tags.ExifOut;
+import org.halfdusk.web.picture.tags.TiffDirectory;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 
@@ -55,6 +46,12 @@ public final class PictureOut {
     private static final float QUALITY = 0.95f;
     private static final int CODES = 1 << 16;
     private static final int ROWS = 64;
+
+    /** What TIFF 6.0 calls an uncompressed picture in red, green and blue, the three side by side. */
+    private static final int UNPACKED = 1;
+
+    private static final int RGB = 2;
+    private static final int PIXEL_BY_PIXEL = 1;
 
     private static final ICC_Profile SRGB = ICC_Profile.getInstance(ColorSpace.CS_sRGB);
 
@@ -99,9 +96,9 @@ public final class PictureOut {
     }
 
     private static void tiff(Picture picture, Made made, Path file) throws IOException {
-        ByteBuffer real = directory(picture, made);
+        ByteBuffer head = ByteBuffer.wrap(directory(picture, made));
         try (FileChannel out = FileChannel.open(file, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-            full(out, real);
+            full(out, head);
             ByteBuffer strip =
                     ByteBuffer.allocateDirect(6 * picture.width() * ROWS).order(ByteOrder.LITTLE_ENDIAN);
             for (int s = 0; s < count(picture); s++) {
@@ -121,50 +118,31 @@ public final class PictureOut {
         return (picture.height() + ROWS - 1) / ROWS;
     }
 
-    /** All of the file before its pixels. The library writes what pixels it is given; it is given none, and told where they will lie. */
-    private static ByteBuffer directory(Picture picture, Made made) throws IOException {
-        TiffOutputSet set = exif(made);
-        TiffOutputDirectory root = set.getOrCreateRootDirectory();
-        root.add(TiffTagConstants.TIFF_TAG_IMAGE_WIDTH, picture.width());
-        root.add(TiffTagConstants.TIFF_TAG_IMAGE_LENGTH, picture.height());
-        root.add(TiffTagConstants.TIFF_TAG_BITS_PER_SAMPLE, (short) 16, (short) 16, (short) 16);
-        root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, (short) 1);
-        root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short)
-                TiffTagConstants.PHOTOMETRIC_INTERPRETATION_VALUE_RGB);
-        root.add(TiffTagConstants.TIFF_TAG_SAMPLES_PER_PIXEL, (short) 3);
-        root.add(TiffTagConstants.TIFF_TAG_PLANAR_CONFIGURATION, (short)
-                TiffTagConstants.PLANAR_CONFIGURATION_VALUE_CHUNKY);
-        AbstractTiffElement.DataElement[] strips = new AbstractTiffElement.DataElement[count(picture)];
-        for (int i = 0; i < strips.length; i++) {
-            strips[i] = new AbstractTiffImageData.Data(0, 6 * picture.width() * rows(picture, i), new byte[0]);
+    /** All of the file before its pixels: written once to know its length, and again when that says where they lie. */
+    private static byte[] directory(Picture picture, Made made) {
+        int[] lengths = IntStream.range(0, count(picture))
+                .map(i -> 6 * picture.width() * rows(picture, i))
+                .toArray();
+        int[] offsets = new int[lengths.length];
+        TiffDirectory root = exif(made)
+                .root()
+                .longs(ExifDirectoryBase.TAG_IMAGE_WIDTH, picture.width())
+                .longs(ExifDirectoryBase.TAG_IMAGE_HEIGHT, picture.height())
+                .shorts(ExifDirectoryBase.TAG_BITS_PER_SAMPLE, 16, 16, 16)
+                .shorts(ExifDirectoryBase.TAG_COMPRESSION, UNPACKED)
+                .shorts(ExifDirectoryBase.TAG_PHOTOMETRIC_INTERPRETATION, RGB)
+                .shorts(ExifDirectoryBase.TAG_SAMPLES_PER_PIXEL, 3)
+                .shorts(ExifDirectoryBase.TAG_PLANAR_CONFIGURATION, PIXEL_BY_PIXEL)
+                .longs(ExifDirectoryBase.TAG_ROWS_PER_STRIP, ROWS)
+                .longs(ExifDirectoryBase.TAG_STRIP_BYTE_COUNTS, lengths)
+                .longs(ExifDirectoryBase.TAG_STRIP_OFFSETS, offsets)
+                .bytes(ExifDirectoryBase.TAG_INTER_COLOR_PROFILE, SRGB.getData());
+        int at = root.file().length;
+        for (int i = 0; i < lengths.length; i++) {
+            offsets[i] = at;
+            at += lengths[i];
         }
-        root.setTiffImageData(new AbstractTiffImageData.Strips(strips, ROWS));
-        byte[] profile = SRGB.getData();
-        root.add(new TiffOutputField(PROFILE, PROFILE_INFO, AbstractFieldType.UNDEFINED, profile.length, profile));
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(bytes, set);
-        ByteBuffer head = ByteBuffer.wrap(bytes.toByteArray()).order(ByteOrder.LITTLE_ENDIAN);
-        int at = offsets(head, strips.length);
-        int pixels = head.limit();
-        for (AbstractTiffElement.DataElement strip : strips) {
-            head.putInt(at, pixels);
-            at += Integer.BYTES;
-            pixels += strip.length;
-        }
-        return head;
-    }
-
-    /** Where the directory says where strips begin: in the entry itself where there is one, else where that points (TIFF 6.0, section 2). */
-    private static int offsets(ByteBuffer head, int strips) throws IOException {
-        int directory = head.getInt(4);
-        int entries = head.getShort(directory);
-        for (int i = 0; i < entries; i++) {
-            int entry = directory + 2 + 12 * i;
-            if (head.getShort(entry) == TiffTagConstants.TIFF_TAG_STRIP_OFFSETS.tag) {
-                return strips == 1 ? entry + 8 : head.getInt(entry + 8);
-            }
-        }
-        throw new IOException("the TIFF's directory does not say where its strips begin");
+        return root.longs(ExifDirectoryBase.TAG_STRIP_OFFSETS, offsets).file();
     }
 
     private static int rows(Picture picture, int strip) {
@@ -187,46 +165,20 @@ public final class PictureOut {
         });
     }
 
-    private static final int PROFILE = 0x8773;
-    private static final TagInfo PROFILE_INFO = new TagInfo("InterColorProfile", PROFILE, AbstractFieldType.UNDEFINED);
-
     private static void jpeg(Picture picture, Made made, Path file) throws IOException {
-        byte[] plain = plain(picture);
-        try (OutputStream out = Files.newOutputStream(file)) {
-            new ExifRewriter().updateExifMetadataLossless(plain, out, exif(made));
-        }
+        Files.write(file, exif(made).in(plain(picture), picture.width(), picture.height()));
     }
 
-    private static TiffOutputSet exif(Made made) throws IOException {
-        TiffOutputSet set = new TiffOutputSet(ByteOrder.LITTLE_ENDIAN);
-        TiffOutputDirectory root = set.getOrCreateRootDirectory();
-        root.add(TiffTagConstants.TIFF_TAG_IMAGE_DESCRIPTION, made.description());
-        root.add(TiffTagConstants.TIFF_TAG_SOFTWARE, PROGRAM);
-        TiffOutputDirectory exif = set.getOrCreateExifDirectory();
-        exif.add(ExifTagConstants.EXIF_TAG_EXPOSURE_TIME, rational(made.seconds()));
-        if (made.first().taken().isPresent()) {
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL,
-                    WRITTEN.format(made.first().taken().get()));
-        }
-        if (made.first().aperture().isPresent()) {
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_FNUMBER,
-                    rational(made.first().aperture().getAsDouble()));
-        }
-        if (made.first().iso().isPresent()) {
-            exif.add(ExifTagConstants.EXIF_TAG_ISO, (short) made.first().iso().getAsInt());
-        }
-        if (made.first().focalMm().isPresent()) {
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_FOCAL_LENGTH,
-                    rational(made.first().focalMm().getAsDouble()));
-        }
-        return set;
-    }
-
-    private static RationalNumber rational(double v) {
-        return RationalNumber.valueOf(Math.round(v * 1000) / 1000.0);
+    private static ExifOut exif(Made made) {
+        Shot first = made.first();
+        ExifOut exif = ExifOut.by(PROGRAM);
+        exif.root().text(ExifDirectoryBase.TAG_IMAGE_DESCRIPTION, made.description());
+        TiffDirectory exposure = exif.exposure().rational(ExifDirectoryBase.TAG_EXPOSURE_TIME, made.seconds());
+        first.taken().ifPresent(t -> exposure.text(ExifDirectoryBase.TAG_DATETIME_ORIGINAL, WRITTEN.format(t)));
+        first.aperture().ifPresent(n -> exposure.rational(ExifDirectoryBase.TAG_FNUMBER, n));
+        first.iso().ifPresent(exif::iso);
+        first.focalMm().ifPresent(mm -> exposure.rational(ExifDirectoryBase.TAG_FOCAL_LENGTH, mm));
+        return exif;
     }
 
     /** A JPEG of its own bytes alone, smaller than it is long: also for what is looked at while it grows. */

@@ -1,6 +1,6 @@
 package org.halfdusk.web.standin;
 
-import java.io.ByteArrayOutputStream;
+import com.drew.metadata.exif.ExifDirectoryBase;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,14 +14,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.apache.commons.imaging.common.RationalNumber;
-import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
-import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
-import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryType;
-import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
-import org.apache.commons.imaging.formats.tiff.taginfos.TagInfoAscii;
-import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
-import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.halfdusk.exposure.Setting;
 import org.halfdusk.sequence.Block;
 import org.halfdusk.sequence.Frame;
@@ -34,6 +26,7 @@ import org.halfdusk.web.layout.files.DataHome;
 import org.halfdusk.web.layout.files.WholeFile;
 import org.halfdusk.web.picture.Previews;
 import org.halfdusk.web.picture.RgbImage;
+import org.halfdusk.web.picture.tags.ExifOut;
 import org.springframework.stereotype.Component;
 
 /**
@@ -49,9 +42,8 @@ public class SimulatedNights {
     private static final float QUALITY = 0.95f;
     private static final DateTimeFormatter EXIF = DateTimeFormatter.ofPattern("yyyy:MM:dd HH:mm:ss", Locale.ROOT);
 
-    /** Of Exif 2.31, which the library does not name. */
-    private static final TagInfoAscii OFFSET =
-            new TagInfoAscii("OffsetTimeOriginal", 0x9011, -1, TiffDirectoryType.EXIF_DIRECTORY_EXIF_IFD);
+    /** Exif's number for resolutions per centimetre. */
+    private static final int CENTIMETRE = 3;
 
     private final Facts facts;
     private final Path folder;
@@ -103,35 +95,33 @@ public class SimulatedNights {
 
         private byte[] taken() throws IOException {
             SimulatedFrame f = SimulatedFrame.of(plan, shot.setting, shot.open, shot.how, LONG_PX);
-            return written(Previews.jpeg(RgbImage.of(f.width(), f.height(), f.codes()), QUALITY));
+            byte[] jpeg = Previews.jpeg(RgbImage.of(f.width(), f.height(), f.codes()), QUALITY);
+            return exif().in(jpeg, f.width(), f.height());
         }
 
-        private byte[] written(byte[] jpeg) throws IOException {
+        private ExifOut exif() {
             LocalDateTime shown = LocalDateTime.ofInstant(shot.open.plus(story.ahead()), zone);
-            TiffOutputSet set = new TiffOutputSet();
-            set.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_SOFTWARE, "Half Dusk, simulated");
-            TiffOutputDirectory exif = set.getOrCreateExifDirectory();
-            exif.add(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL, EXIF.format(shown));
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_SUB_SEC_TIME_ORIGINAL,
-                    String.format(Locale.ROOT, "%03d", shown.getNano() / 1_000_000));
-            exif.add(OFFSET, zone.getRules().getOffset(shot.open).toString());
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_EXPOSURE_TIME,
-                    RationalNumber.valueOf(shot.setting.shutter().nominalSeconds()));
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_FNUMBER,
-                    RationalNumber.valueOf(shot.setting.fNumber().value()));
-            exif.add(ExifTagConstants.EXIF_TAG_ISO, (short) shot.setting.iso().value());
-            exif.add(
-                    ExifTagConstants.EXIF_TAG_FOCAL_LENGTH,
-                    RationalNumber.valueOf(plan.rig().focalMm()));
             double perCentimetre = LONG_PX / plan.rig().camera().sensor().widthMm() * 10;
-            exif.add(ExifTagConstants.EXIF_TAG_FOCAL_PLANE_XRESOLUTION_EXIF_IFD, RationalNumber.valueOf(perCentimetre));
-            exif.add(ExifTagConstants.EXIF_TAG_FOCAL_PLANE_RESOLUTION_UNIT_EXIF_IFD, (short) 3);
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            new ExifRewriter().updateExifMetadataLossless(jpeg, out, set);
-            return out.toByteArray();
+            ExifOut exif =
+                    ExifOut.by("Half Dusk, simulated").iso(shot.setting.iso().value());
+            exif.exposure()
+                    .text(ExifDirectoryBase.TAG_DATETIME_ORIGINAL, EXIF.format(shown))
+                    .text(
+                            ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL,
+                            String.format(Locale.ROOT, "%03d", shown.getNano() / 1_000_000))
+                    .text(
+                            ExifDirectoryBase.TAG_TIME_ZONE_ORIGINAL,
+                            zone.getRules().getOffset(shot.open).toString())
+                    .rational(
+                            ExifDirectoryBase.TAG_EXPOSURE_TIME,
+                            shot.setting.shutter().nominalSeconds())
+                    .rational(
+                            ExifDirectoryBase.TAG_FNUMBER,
+                            shot.setting.fNumber().value())
+                    .rational(ExifDirectoryBase.TAG_FOCAL_LENGTH, plan.rig().focalMm())
+                    .rational(ExifDirectoryBase.TAG_FOCAL_PLANE_X_RESOLUTION, perCentimetre)
+                    .shorts(ExifDirectoryBase.TAG_FOCAL_PLANE_RESOLUTION_UNIT, CENTIMETRE);
+            return exif;
         }
     }
 

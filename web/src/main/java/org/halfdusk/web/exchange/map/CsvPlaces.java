@@ -1,19 +1,14 @@
 package org.halfdusk.web.exchange.map;
 
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 import org.halfdusk.place.geodesy.Coordinates;
 import org.halfdusk.typed.TypedNumber;
+import org.halfdusk.web.exchange.CsvLine;
 
 /**
  * Places as a table: a head that names the columns, parted by commas, semicolons or tabs; latitude and longitude as people write
@@ -70,49 +65,38 @@ final class CsvPlaces {
     static MapFile read(String text) {
         String whole = text.stripLeading();
         char separator = separator(whole.lines().findFirst().orElse("")).orElse(',');
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(separator)
-                .setIgnoreEmptyLines(true)
-                .get();
         Gathered gathered = new Gathered();
-        try (CSVParser parser = CSVParser.parse(new StringReader(whole), format)) {
-            Map<String, Integer> columns = new HashMap<>();
-            for (CSVRecord row : parser) {
-                if (columns.isEmpty()) {
-                    columns = columns(row.toList());
-                } else {
-                    place(gathered, columns, row);
-                }
+        Map<String, Integer> columns = new HashMap<>();
+        for (CsvLine line : CsvLine.of("the file", whole, separator)) {
+            if (columns.isEmpty()) {
+                columns = columns(line.cells());
+            } else {
+                place(gathered, columns, line);
             }
-        } catch (IOException | UncheckedIOException e) {
-            throw new IllegalArgumentException(
-                    "the file is no CSV: " + TypedNumber.shown(String.valueOf(e.getMessage())), e);
         }
         return gathered.file();
     }
 
-    private static void place(Gathered gathered, Map<String, Integer> columns, CSVRecord row) {
-        String name = cell(columns, NAME, row);
-        gathered.each(name.isBlank() ? "line " + row.getRecordNumber() : name, () -> {
-            String elevation = cell(columns, ELEVATION, row);
+    private static void place(Gathered gathered, Map<String, Integer> columns, CsvLine line) {
+        String name = cell(columns, NAME, line);
+        gathered.each(name.isBlank() ? "line " + line.line() : name, () -> {
+            String elevation = cell(columns, ELEVATION, line);
             gathered.waypoint(
                     name,
-                    Coordinates.latitude(cell(columns, LATITUDE, row)),
-                    Coordinates.longitude(cell(columns, LONGITUDE, row)),
+                    Coordinates.latitude(cell(columns, LATITUDE, line)),
+                    Coordinates.longitude(cell(columns, LONGITUDE, line)),
                     elevation.isBlank()
                             ? OptionalDouble.empty()
                             : OptionalDouble.of(TypedNumber.written("elevation", elevation.replace(',', '.'))),
-                    Gathered.recorded(cell(columns, NOTES, row), Gathered.time(cell(columns, TIME, row))),
+                    Gathered.recorded(cell(columns, NOTES, line), Gathered.time(cell(columns, TIME, line))),
                     Map.of());
         });
     }
 
-    private static String cell(Map<String, Integer> columns, List<String> names, CSVRecord row) {
+    private static String cell(Map<String, Integer> columns, List<String> names, CsvLine line) {
         return find(columns, names)
-                .filter(i -> i < row.size())
-                .map(row::get)
-                .orElse("")
-                .strip();
+                .filter(i -> i < line.cells().size())
+                .map(line.cells()::get)
+                .orElse("");
     }
 }
