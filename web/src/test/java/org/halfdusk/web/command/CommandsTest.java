@@ -24,6 +24,7 @@ import java.util.stream.Stream;
 import org.halfdusk.frame.stack.held.Held;
 import org.halfdusk.frame.stack.held.Picture;
 import org.halfdusk.shoot.review.taken.Shot;
+import org.halfdusk.web.Stranger;
 import org.halfdusk.web.command.decoding.Progress;
 import org.halfdusk.web.command.stack.StackJob;
 import org.halfdusk.web.command.stack.StackMode;
@@ -37,6 +38,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -136,6 +138,16 @@ class CommandsTest {
         try (Stream<Path> left = Files.list(folder)) {
             assertEquals(6, left.count(), "nothing is left behind beside the frames and the picture");
         }
+    }
+
+    /** All that Exif and TIFF call mandatory is there, and nothing that they do not allow. */
+    @ParameterizedTest
+    @ValueSource(strings = {"made.tif", "made.jpg"})
+    void aValidatorFindsNothing(String name) throws Exception {
+        Stranger.needed("exiftool", "libimage-exiftool-perl");
+        stack("lightest", name, "--align", "none");
+        String said = Stranger.run("exiftool", "-validate", "-warning", "-a", "-s3", path(name));
+        assertEquals("OK", said.strip());
     }
 
     /** The mean by the jar is the mean of the linear light that the files hold, to half a step of sixteen bits. */

@@ -2,7 +2,6 @@ package org.halfdusk.web.exchange;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
-import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.File;
 import java.nio.charset.StandardCharsets;
@@ -11,12 +10,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.TimeUnit;
 import org.halfdusk.place.Place;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Tracks;
 import org.halfdusk.web.DemoPages;
+import org.halfdusk.web.Stranger;
 import org.halfdusk.web.exchange.map.MapFile;
 import org.halfdusk.web.exchange.map.PlaceTexts;
 import org.junit.jupiter.api.Tag;
@@ -32,20 +31,6 @@ class OtherReadersTest extends DemoPages {
     @TempDir
     Path folder;
 
-    private static void needed(String program) {
-        assumeTrue(
-                Files.isExecutable(Path.of("/usr/bin", program)),
-                program + " is not installed (Debian: gdal-bin, gpsbabel): files are not read back by it here");
-    }
-
-    private static String run(String... command) throws Exception {
-        Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
-        String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        assertTrue(p.waitFor(60, TimeUnit.SECONDS), String.join(" ", command));
-        assertEquals(0, p.exitValue(), String.join(" ", command) + ": " + said);
-        return said;
-    }
-
     private static String degrees(double v) {
         return String.format(Locale.ROOT, "%.4f", v);
     }
@@ -59,8 +44,8 @@ class OtherReadersTest extends DemoPages {
     @ParameterizedTest
     @ValueSource(strings = {"gpx", "kml", "geojson"})
     void gdalReadsEveryPlaceWhereItIs(String format) throws Exception {
-        needed("ogrinfo");
-        String said = run("/usr/bin/ogrinfo", "-ro", "-al", taken(format));
+        Stranger.needed("ogrinfo", "gdal-bin");
+        String said = Stranger.run("ogrinfo", "-ro", "-al", taken(format));
         for (Kept<Place> k : app.bean(Places.class).list()) {
             assertHas(said, k.it().name());
             assertTrue(
@@ -84,16 +69,16 @@ class OtherReadersTest extends DemoPages {
     /** A shoot's wedge is an outline that GDAL holds valid, and it lies about the aim. */
     @Test
     void aShootsFrameIsAnOutline() throws Exception {
-        needed("ogrinfo");
+        Stranger.needed("ogrinfo", "gdal-bin");
         Path file = folder.resolve("shoot.geojson");
         Files.write(file, app.bytes("/places/export.geojson?shoot=1"));
-        String said = run("/usr/bin/ogrinfo", "-ro", "-al", file.toString());
+        String said = Stranger.run("ogrinfo", "-ro", "-al", file.toString());
         assertHas(said, "POLYGON");
         assertHas(said, "LINESTRING");
         assertHas(said, "Frame from ");
         assertHas(said, "Aimed at 180°");
-        String valid = run(
-                "/usr/bin/ogrinfo",
+        String valid = Stranger.run(
+                "ogrinfo",
                 "-ro",
                 "-dialect",
                 "sqlite",
@@ -107,7 +92,7 @@ class OtherReadersTest extends DemoPages {
     @ParameterizedTest
     @CsvSource({"gpx, gpx", "kml, kml", "gpx, kml", "kml, gpx"})
     void equalAfterTheWayRound(String out, String back) throws Exception {
-        needed("gpsbabel");
+        Stranger.needed("gpsbabel", "gpsbabel");
         app.bringIn(
                 "walk.gpx",
                 "<gpx version=\"1.1\"><trk><name>Recorded walk</name><trkseg>"
@@ -115,7 +100,7 @@ class OtherReadersTest extends DemoPages {
                         + "<trkpt lat=\"35.96\" lon=\"-3.04\"><ele>80</ele><time>2027-06-05T20:10:30Z</time></trkpt>"
                         + "</trkseg></trk></gpx>");
         Path round = folder.resolve("round." + back);
-        run("/usr/bin/gpsbabel", "-i", out, "-f", taken(out), "-o", back, "-F", round.toString());
+        Stranger.run("gpsbabel", "-i", out, "-f", taken(out), "-o", back, "-F", round.toString());
         MapFile read = MapFile.read(Files.readString(round));
         List<String> there = new ArrayList<>();
         for (Kept<Place> k : app.bean(Places.class).list()) {
