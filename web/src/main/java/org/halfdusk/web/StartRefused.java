@@ -16,6 +16,8 @@ public class StartRefused extends RuntimeException implements ExitCodeGenerator 
     public static final int OPTION = 19;
     public static final int OTHER = 1;
 
+    public static final int MOST_PORT = 65_535;
+
     private static final long serialVersionUID = 1L;
 
     private final int code;
@@ -28,6 +30,23 @@ public class StartRefused extends RuntimeException implements ExitCodeGenerator 
     public StartRefused(int code, String sentence, Throwable cause) {
         super(sentence, cause);
         this.code = code;
+    }
+
+    /** An option that cannot be used. @param allowed what can, as a sentence goes on: "1 to 5 are allowed" */
+    public static StartRefused option(String name, Object value, String allowed) {
+        return new StartRefused(OPTION, "The option --" + name + " “" + value + "” cannot be used; " + allowed + ".");
+    }
+
+    /**
+     * A number that an option may have.
+     *
+     * @throws StartRefused where it is less or more
+     */
+    public static int within(String name, int value, int least, int most) {
+        if (value < least || value > most) {
+            throw option(name, value, least + " to " + most + " are allowed");
+        }
+        return value;
     }
 
     @Override

@@ -3,6 +3,10 @@ package org.halfdusk.web;
 import java.util.Optional;
 import org.halfdusk.store.sqlite.CannotOpen;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
+import org.springframework.beans.factory.InjectionPoint;
+import org.springframework.beans.factory.UnsatisfiedDependencyException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringBootExceptionReporter;
 import org.springframework.boot.context.properties.bind.BindException;
 import org.springframework.boot.web.server.PortInUseException;
@@ -13,6 +17,8 @@ import org.springframework.core.convert.ConversionFailedException;
 /** Says a failed start in one sentence instead of a stack trace. Named in spring.factories. */
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class StartReport implements SpringBootExceptionReporter {
+    private static final String README = "see the README for what is allowed";
+
     @Override
     public boolean reportException(Throwable failure) {
         Optional<StartRefused> refused = refusal(failure);
@@ -44,6 +50,9 @@ class StartReport implements SpringBootExceptionReporter {
             if (t instanceof BindException b) {
                 return Optional.of(option(b));
             }
+            if (t instanceof UnsatisfiedDependencyException u && unreadable(u).isPresent()) {
+                return unreadable(u);
+            }
         }
         return Optional.empty();
     }
@@ -52,16 +61,23 @@ class StartReport implements SpringBootExceptionReporter {
         String value = "";
         for (Throwable t = b; t != null; t = t.getCause()) {
             if (t instanceof ConversionFailedException c) {
-                value = " “" + c.getValue() + "”";
+                value = String.valueOf(c.getValue());
             }
         }
         String name = b.getProperty() == null
                 ? b.getName().toString()
                 : b.getProperty().getName().toString();
-        return new StartRefused(
-                StartRefused.OPTION,
-                "The option --" + name + value + " cannot be used; see the README for what is allowed.",
-                b);
+        return StartRefused.option(name, value, README);
+    }
+
+    /** Where a value could not be read as what a bean asks for by the option's name, {@code @Value("${name:usual}")}. */
+    private static Optional<StartRefused> unreadable(UnsatisfiedDependencyException u) {
+        InjectionPoint asked = u.getInjectionPoint();
+        Value value = asked == null ? null : asked.getAnnotation(Value.class);
+        return value != null && u.getCause() instanceof TypeMismatchException e
+                ? Optional.of(StartRefused.option(
+                        value.value().replaceAll("\\$\\{([^:}]*).*", "$1"), String.valueOf(e.getValue()), README))
+                : Optional.empty();
     }
 
     private static int code(CannotOpen.Reason reason) {

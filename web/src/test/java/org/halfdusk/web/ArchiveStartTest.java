@@ -36,7 +36,7 @@ class ArchiveStartTest {
                 .run(with(data, "--halfdusk.archive=true"));
         assertTrue(closed.await(60, TimeUnit.SECONDS), "it ends by itself");
         for (String page : List.of("/nights", "/shoots/1/night", "/shoots/1/frame", "/shoots/1/expose", "/kit")) {
-            assertTrue(said.getOut().contains(page + " answered 200"), page + " in " + said.getOut());
+            assertTrue(said.getAll().contains(page + " answered 200"), page + " in " + said.getAll());
         }
     }
 

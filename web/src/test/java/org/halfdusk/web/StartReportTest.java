@@ -16,6 +16,9 @@ import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A start that fails says one sentence and has an exit code of its own, which the README lists. */
 @Tag("slow")
@@ -53,9 +56,30 @@ class StartReportTest {
         }
     }
 
-    @Test
-    void anOptionThatIsNoNumber() throws Exception {
-        refused(StartRefused.OPTION, "--server.port “many”", "--server.port=many");
+    /** Whoever reads an option, a properties' record, a bean or our own check: it is named, with its value. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "server.port=many",
+                "server.port=65536",
+                "halfdusk.phone.port=99999",
+                "halfdusk.camera.patience=long",
+                "halfdusk.stack.memory=banana"
+            })
+    void anOptionThatCannotBeUsed(String option) throws Exception {
+        refused(StartRefused.OPTION, "--" + option.replace("=", " “") + "” cannot be used; ", "--" + option);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, true", "1, false", "3600, false", "3601, true", "-7, true"})
+    void numbersWithin(int value, boolean refused) {
+        if (refused) {
+            StartRefused e = assertThrows(StartRefused.class, () -> StartRefused.within("it", value, 1, 3600));
+            assertEquals("The option --it “" + value + "” cannot be used; 1 to 3600 are allowed.", e.getMessage());
+            assertEquals(StartRefused.OPTION, e.getExitCode());
+        } else {
+            assertEquals(value, StartRefused.within("it", value, 1, 3600));
+        }
     }
 
     @Test

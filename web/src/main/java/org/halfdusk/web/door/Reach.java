@@ -1,6 +1,7 @@
 package org.halfdusk.web.door;
 
 import java.net.InetAddress;
+import java.util.Optional;
 import org.apache.catalina.connector.Connector;
 import org.apache.coyote.AbstractProtocol;
 import org.halfdusk.web.StartRefused;
@@ -23,6 +24,8 @@ class Reach {
 
     Reach(ServerProperties server, @Value("${halfdusk.password:}") String password) {
         this.password = password;
+        // The server takes a negative one for none at all, and tells of one too large by its trace.
+        StartRefused.within("server.port", Optional.ofNullable(server.getPort()).orElse(0), 0, StartRefused.MOST_PORT);
         this.open = others(server.getAddress());
         refuse(server.getAddress());
     }

@@ -14,6 +14,7 @@ import org.halfdusk.sequence.Frame;
 import org.halfdusk.shoot.camera.CameraPort;
 import org.halfdusk.shoot.camera.Conductor;
 import org.halfdusk.shoot.programme.Programme;
+import org.halfdusk.web.StartRefused;
 import org.halfdusk.web.layout.MachineClock;
 import org.halfdusk.web.shoot.ShootDesk;
 import org.jspecify.annotations.Nullable;
@@ -58,8 +59,8 @@ class FiringDesk implements DisposableBean {
         this.machine = machine.clock();
         this.command = command.isBlank() ? Optional.empty() : Optional.of(CameraCommand.read(command));
         this.dry = dry;
-        this.patience = Duration.ofSeconds(patienceSeconds);
-        this.lead = Duration.ofMillis(leadMillis);
+        this.patience = Duration.ofSeconds(StartRefused.within("halfdusk.camera.patience", patienceSeconds, 1, 3600));
+        this.lead = Duration.ofMillis(StartRefused.within("halfdusk.camera.lead", leadMillis, 0, 60_000));
     }
 
     private record Key(long shoot, int rig) {}

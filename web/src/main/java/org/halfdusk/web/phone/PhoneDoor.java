@@ -20,6 +20,7 @@ import org.apache.catalina.Service;
 import org.apache.catalina.connector.Connector;
 import org.apache.tomcat.util.net.SSLHostConfig;
 import org.apache.tomcat.util.net.SSLHostConfigCertificate;
+import org.halfdusk.web.StartRefused;
 import org.halfdusk.web.door.OtherDoor;
 import org.halfdusk.web.door.Packing;
 import org.halfdusk.web.layout.MachineClock;
@@ -69,7 +70,7 @@ class PhoneDoor implements OtherDoor {
     PhoneDoor(DataHome home, MachineClock machine, @Value("${halfdusk.phone.port:8443}") int port) {
         this.clock = machine.clock();
         this.keys = new PhoneKeys(home.folder());
-        this.port = port;
+        this.port = StartRefused.within("halfdusk.phone.port", port, 0, StartRefused.MOST_PORT);
     }
 
     /** It cannot be opened: why, for a person. */

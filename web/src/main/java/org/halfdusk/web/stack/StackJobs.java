@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.halfdusk.web.HalfDusk;
+import org.halfdusk.web.StartRefused;
 import org.halfdusk.web.layout.files.DataHome;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
@@ -37,6 +38,10 @@ class StackJobs implements DisposableBean {
 
     StackJobs(DataHome home, @Value("${halfdusk.stack.memory:1g}") String memory) {
         this.folder = home.folder().resolve("stacks");
+        if (!memory.matches("[1-9]\\d{0,8}[kKmMgG]?")) {
+            throw StartRefused.option(
+                    "halfdusk.stack.memory", memory, "a number with k, m or g behind it is allowed, like 1g");
+        }
         this.memory = memory;
     }
 

@@ -3,21 +3,20 @@ package org.halfdusk.web.door.refusal;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 
-import ch.qos.logback.classic.Level;
-import ch.qos.logback.classic.Logger;
-import ch.qos.logback.classic.spi.ILoggingEvent;
-import ch.qos.logback.core.read.ListAppender;
 import java.io.IOException;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.logging.Handler;
+import java.util.logging.Level;
+import java.util.logging.LogRecord;
+import java.util.logging.Logger;
 import org.halfdusk.web.DemoPages;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import org.slf4j.LoggerFactory;
 
 /** Who leaves while an answer comes leaves no error in the log. */
 @Tag("slow")
@@ -26,12 +25,11 @@ class GoneTest extends DemoPages {
 
     @Test
     void whoLeavesMidAnswerIsNoFailure() throws Exception {
-        Logger log = (Logger) LoggerFactory.getLogger(Problems.class);
-        Logger root = (Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
-        ListAppender<ILoggingEvent> heard = new ListAppender<>();
-        heard.start();
-        root.addAppender(heard);
-        log.setLevel(Level.DEBUG);
+        Logger log = Logger.getLogger(Problems.class.getName());
+        Logger root = Logger.getLogger("");
+        Heard heard = new Heard();
+        root.addHandler(heard);
+        log.setLevel(Level.FINE);
         Set<String> left = new TreeSet<>();
         try {
             for (String path : List.of("/shoots/1/sky", "/first/carpet.png", "/nights", "/map?place=1")) {
@@ -43,22 +41,37 @@ class GoneTest extends DemoPages {
             assertEquals(200, app.get("/nights").statusCode());
             for (int i = 0; i < TIMES && left.isEmpty(); i++) {
                 Thread.sleep(200);
-                List<ILoggingEvent> all = new ArrayList<>(heard.list);
-                all.stream()
-                        .filter(e -> e.getFormattedMessage().endsWith("who asked has gone"))
-                        .forEach(e -> left.add(e.getFormattedMessage()));
+                heard.all.stream()
+                        .map(LogRecord::getMessage)
+                        .filter(m -> m.endsWith("who asked has gone"))
+                        .forEach(left::add);
             }
         } finally {
-            root.detachAppender(heard);
+            root.removeHandler(heard);
             log.setLevel(null);
         }
         assertEquals(
                 List.of(),
-                heard.list.stream()
-                        .filter(e -> e.getLevel().isGreaterOrEqual(Level.WARN))
-                        .map(ILoggingEvent::getFormattedMessage)
+                heard.all.stream()
+                        .filter(r -> r.getLevel().intValue() >= Level.WARNING.intValue())
+                        .map(LogRecord::getMessage)
                         .toList());
         assertFalse(left.isEmpty(), "nobody was seen to leave");
+    }
+
+    private static final class Heard extends Handler {
+        private final List<LogRecord> all = new CopyOnWriteArrayList<>();
+
+        @Override
+        public void publish(LogRecord told) {
+            all.add(told);
+        }
+
+        @Override
+        public void flush() {}
+
+        @Override
+        public void close() {}
     }
 
     /** Asks and hangs up hard, before the answer can have been read. */

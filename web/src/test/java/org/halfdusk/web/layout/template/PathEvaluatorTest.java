@@ -8,20 +8,19 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 
-import ch.qos.logback.classic.Level;
-import ch.qos.logback.classic.Logger;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.slf4j.LoggerFactory;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.context.ExpressionContext;
 import org.thymeleaf.context.LazyContextVariable;
@@ -35,6 +34,8 @@ import org.thymeleaf.templateresolver.StringTemplateResolver;
 
 /** What is read straight is what the general language reads, said in its words where there is nothing to read. */
 class PathEvaluatorTest {
+    private static final Logger TEMPLATES = Logger.getLogger("org.thymeleaf.TemplateEngine");
+
     private static final SpringTemplateEngine USUAL = engine(new SpringStandardDialect());
     private static final SpringTemplateEngine OURS = engine(new Templates.Dialect());
     private static final Object[] CELLS = {3};
@@ -42,12 +43,12 @@ class PathEvaluatorTest {
     /** What is refused here is refused on purpose: a page of trace for each would hide everything else. */
     @BeforeAll
     static void quiet() {
-        ((Logger) LoggerFactory.getLogger("org.thymeleaf.TemplateEngine")).setLevel(Level.OFF);
+        TEMPLATES.setLevel(Level.OFF);
     }
 
     @AfterAll
     static void heardAgain() {
-        ((Logger) LoggerFactory.getLogger("org.thymeleaf.TemplateEngine")).setLevel(null);
+        TEMPLATES.setLevel(null);
     }
 
     private static SpringTemplateEngine engine(SpringStandardDialect dialect) {
