@@ -1,11 +1,7 @@
 package org.halfdusk.place.towns;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.zip.GZIPInputStream;
 import org.halfdusk.shipped.Shipped;
 
 /**
@@ -172,58 +168,29 @@ public final class CoastLines {
     private static final double WEST = -180;
     private static final double SOUTH = -85.22193775799991;
 
-    /**
-     * Packed: the number of rings, then of each the number of points and, from one to the next, steps east and north; all as
-     * numbers of seven bits a byte, the lowest first, the sign in the lowest bit.
-     */
+    /** Packed: the number of rings, then of each the number of points and, from one to the next, steps east and north. */
     private static List<Ring> fine() {
-        try (InputStream in =
-                new GZIPInputStream(Shipped.open(CoastLines.class, "land-fine.bin.gz", "the closer coast lines"))) {
-            Packed packed = new Packed(in.readAllBytes());
-            int count = packed.next();
-            List<Ring> rings = new ArrayList<>(count);
-            for (int i = 0; i < count; i++) {
-                rings.add(packed.ring());
-            }
-            return List.copyOf(rings);
-        } catch (IOException e) {
-            throw new UncheckedIOException("the closer coast lines cannot be read", e);
+        Packed packed = Packed.open(CoastLines.class, "land-fine.bin.gz", "the closer coast lines");
+        int count = packed.next();
+        List<Ring> rings = new ArrayList<>(count);
+        for (int i = 0; i < count; i++) {
+            rings.add(ring(packed));
         }
+        return List.copyOf(rings);
     }
 
-    private static final class Packed {
-        private final byte[] bytes;
-        private int at;
-
-        Packed(byte[] bytes) {
-            this.bytes = bytes;
+    private static Ring ring(Packed packed) {
+        int points = packed.next();
+        float[] longitudes = new float[points];
+        float[] latitudes = new float[points];
+        int x = 0;
+        int y = 0;
+        for (int i = 0; i < points; i++) {
+            x += packed.next();
+            y += packed.next();
+            longitudes[i] = (float) (WEST + x * STEP_EAST);
+            latitudes[i] = (float) (SOUTH + y * STEP_NORTH);
         }
-
-        int next() {
-            int value = 0;
-            int shift = 0;
-            byte b;
-            do {
-                b = bytes[at++];
-                value |= (b & 127) << shift;
-                shift += 7;
-            } while (b < 0);
-            return value >>> 1 ^ -(value & 1);
-        }
-
-        Ring ring() {
-            int points = next();
-            float[] longitudes = new float[points];
-            float[] latitudes = new float[points];
-            int x = 0;
-            int y = 0;
-            for (int i = 0; i < points; i++) {
-                x += next();
-                y += next();
-                longitudes[i] = (float) (WEST + x * STEP_EAST);
-                latitudes[i] = (float) (SOUTH + y * STEP_NORTH);
-            }
-            return Ring.of(longitudes, latitudes);
-        }
+        return Ring.of(longitudes, latitudes);
     }
 }

@@ -1,13 +1,8 @@
 package org.halfdusk.place.towns;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.stream.IntStream;
-import java.util.zip.GZIPInputStream;
-import org.halfdusk.shipped.Shipped;
 
 /**
  * All places of 1,000 people and more (GeoNames), read on first use: what lights the night. Sections of towns are left out of
@@ -17,8 +12,13 @@ public final class Settlements {
     /** Bands of latitude, degrees. */
     private static final int BANDS = 180;
 
-    private final float[] latitudes;
-    private final float[] longitudes;
+    /** A degree, in the steps that the list is written in. */
+    private static final double STEPS = 100_000;
+
+    /** In {@link #STEPS}, as the list has them. */
+    private final int[] latitudes;
+
+    private final int[] longitudes;
     private final int[] people;
     private final byte[] names;
     private final int[] nameStarts;
@@ -27,7 +27,7 @@ public final class Settlements {
     private final int[] bandStarts;
 
     private Settlements(
-            float[] latitudes, float[] longitudes, int[] people, byte[] names, int[] nameStarts, int[] bandStarts) {
+            int[] latitudes, int[] longitudes, int[] people, byte[] names, int[] nameStarts, int[] bandStarts) {
         this.latitudes = latitudes;
         this.longitudes = longitudes;
         this.people = people;
@@ -64,12 +64,12 @@ public final class Settlements {
 
     /** Degrees, north positive, of one by its number. */
     public double latitude(int index) {
-        return latitudes[index];
+        return latitudes[index] / STEPS;
     }
 
     /** Degrees, east positive, of one by its number. */
     public double longitude(int index) {
-        return longitudes[index];
+        return longitudes[index] / STEPS;
     }
 
     /** People who live there, 1,000 and more. */
@@ -92,9 +92,11 @@ public final class Settlements {
         int last = band(latitude + reach.up());
         for (int band = band(latitude - reach.up()); band <= last; band++) {
             for (int i = bandStarts[band]; i < bandStarts[band + 1]; i++) {
-                if (Math.abs(latitudes[i] - latitude) <= reach.up()
-                        && Math.abs(Math.IEEEremainder(longitudes[i] - longitude, 360)) <= reach.aside()) {
-                    visitor.at(i, latitudes[i], longitudes[i], people[i]);
+                double north = latitudes[i] / STEPS;
+                double east = longitudes[i] / STEPS;
+                if (Math.abs(north - latitude) <= reach.up()
+                        && Math.abs(Math.IEEEremainder(east - longitude, 360)) <= reach.aside()) {
+                    visitor.at(i, north, east, people[i]);
                 }
             }
         }
@@ -104,81 +106,41 @@ public final class Settlements {
         return (int) Math.max(0, Math.min(BANDS - 1, Math.floor(latitude + 90)));
     }
 
+    /** Packed: how many, their names a line each, then steps of latitude and of longitude, and people. */
     private static Settlements read() {
-        try (InputStream in =
-                new GZIPInputStream(Shipped.open(Settlements.class, "settlements.tsv.gz", "the list of settlements"))) {
-            return new Reader(in.readAllBytes()).read();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the list of settlements cannot be read", e);
+        Packed packed = Packed.open(Settlements.class, "settlements.bin.gz", "the list of settlements");
+        int rows = packed.next();
+        byte[] lines = packed.text();
+        int[] nameStarts = new int[rows];
+        byte[] names = new byte[lines.length];
+        int named = 0;
+        int row = 1;
+        for (byte b : lines) {
+            if (b == '\n') {
+                nameStarts[row++] = named;
+            } else {
+                names[named++] = b;
+            }
         }
+        int[] latitudes = packed.steps(rows);
+        int[] longitudes = packed.steps(rows);
+        return new Settlements(
+                latitudes,
+                longitudes,
+                packed.next(rows),
+                Arrays.copyOf(names, named),
+                nameStarts,
+                bandStarts(latitudes));
     }
 
-    /** Reads columns from bytes: lines split into texts would take a second at the first use. */
-    private static final class Reader {
-        private final byte[] bytes;
-        private int at;
-
-        Reader(byte[] bytes) {
-            this.bytes = bytes;
+    private static int[] bandStarts(int[] latitudes) {
+        int[] starts = new int[BANDS + 1];
+        for (int latitude : latitudes) {
+            starts[band(latitude / STEPS) + 1]++;
         }
-
-        Settlements read() {
-            skip('\n');
-            int rows = 0;
-            for (int i = at; i < bytes.length; i++) {
-                rows += bytes[i] == '\n' ? 1 : 0;
-            }
-            float[] latitudes = new float[rows];
-            float[] longitudes = new float[rows];
-            int[] people = new int[rows];
-            byte[] names = new byte[bytes.length];
-            int[] nameStarts = new int[rows];
-            int[] bandStarts = new int[BANDS + 1];
-            Arrays.fill(bandStarts, rows);
-            int named = 0;
-            for (int i = 0; i < rows; i++) {
-                nameStarts[i] = named;
-                int name = at;
-                skip('\t');
-                System.arraycopy(bytes, name, names, named, at - 1 - name);
-                named += at - 1 - name;
-                latitudes[i] = (float) number('\t');
-                longitudes[i] = (float) number('\t');
-                skip('\t');
-                skip('\t');
-                people[i] = (int) number('\n');
-                int band = band(latitudes[i]);
-                bandStarts[band] = Math.min(bandStarts[band], i);
-            }
-            for (int band = BANDS - 1; band >= 0; band--) {
-                bandStarts[band] = Math.min(bandStarts[band], bandStarts[band + 1]);
-            }
-            return new Settlements(latitudes, longitudes, people, Arrays.copyOf(names, named), nameStarts, bandStarts);
+        for (int band = 0; band < BANDS; band++) {
+            starts[band + 1] += starts[band];
         }
-
-        private void skip(char end) {
-            while (bytes[at] != end) {
-                at++;
-            }
-            at++;
-        }
-
-        private double number(char end) {
-            boolean negative = bytes[at] == '-';
-            at += negative ? 1 : 0;
-            long digits = 0;
-            double scale = 1;
-            boolean fraction = false;
-            for (; bytes[at] != end; at++) {
-                if (bytes[at] == '.') {
-                    fraction = true;
-                } else {
-                    digits = digits * 10 + bytes[at] - '0';
-                    scale *= fraction ? 10 : 1;
-                }
-            }
-            at++;
-            return (negative ? -digits : digits) / scale;
-        }
+        return starts;
     }
 }
