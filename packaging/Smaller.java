@@ -33,17 +33,20 @@ import org.springframework.asm.Opcodes;
 
 /**
  * Makes the application's jar smaller without changing what it does: {@code java -cp ASM Smaller.java JAR MOST}, the jar in place, MOST
- * the bytes it may have. Three things are left out of the libraries in it, and all that is left out is listed beside it.
+ * the bytes it may have. What is left out of the libraries in it is listed beside it, in {@code left-out.txt}:
  *
  * <ol>
  *   <li>What only debuggers read: tables of local variables. Line numbers stay, for whoever reads a trace.
- *   <li>What is read while others build with a library, or by its other uses: {@link #OTHERS}.
+ *   <li>Files that are read while others build with a library or by its other uses ({@link #OTHERS}), and licences that are in another
+ *       library word for word.
+ *   <li>Classes of which none can be made: what they extend or implement is not in the jar (JVMS 5.3.5).
  *   <li>Packages in which nothing can be reached. From our own classes and all that texts in the jar name (services, factories) every name
  *       in a reached class is followed, be it of a type or in a string; a string that names a package reaches all of it. A package stays whole
- *       where anything in it is reached: names put together while running are mostly put together of neighbours.
+ *       where anything in it is reached: names put together while running are mostly put together of neighbours. Of a few libraries
+ *       ({@link #BY_CLASS}) what is not reached is left out class by class.
  * </ol>
  *
- * The same jar comes of the same jar, byte for byte.
+ * The same jar comes of the same jar, byte for byte. {@code packaging/walk.mjs} asks the jar that comes of it for all it has.
  */
 public final class Smaller {
     /** Parts of libraries that this application does not read, and why nobody misses them. */
@@ -59,6 +62,11 @@ public final class Smaller {
             "org/apache/fontbox/cmap/(?!Identity).*(?<!\\.class)", "codes of CJK fonts, which no sheet of ours is set in"));
 
     private static final Pattern NAME = Pattern.compile("[\\w$]+(?:[/.][\\w$]+)+[/.]?");
+    private static final String LICENCE = "(META-INF/)?(LICENSE|license)(\\.txt|\\.md)?";
+
+    /** Libraries of which a small part is used, and which put no names together: what is not named in them is left out class by class. */
+    private static final String BY_CLASS = ".*/spring-security-\\w+-[0-9.]+\\.jar";
+
     private static final String CLASSES = "BOOT-INF/classes/";
     private static final String OURS = "half-dusk-";
     private static final Pattern VERSIONED = Pattern.compile("META-INF/versions/\\d+/(.*)");
@@ -83,6 +91,7 @@ public final class Smaller {
     private final Set<String> reached = new HashSet<>();
     private final Map<String, Boolean> loads = new HashMap<>();
     private final Deque<String> next = new ArrayDeque<>();
+    private final Set<String> licences = new HashSet<>();
     private final Map<String, Long> leftOut = new TreeMap<>();
 
     public static void main(String[] args) throws IOException {
@@ -114,20 +123,16 @@ public final class Smaller {
         follow();
         Set<String> live = new HashSet<>();
         reached.forEach(c -> live.add(packageOf(c)));
-        List<Part> kept = new ArrayList<>();
         for (Part p : parts) {
-            List<Part> inside = libraries.get(p.name);
-            if (inside == null) {
-                kept.add(p.name.startsWith(CLASSES) && p.isClass() ? new Part(p.name, p.time, stripped(p.bytes)) : p);
-            } else {
-                boolean ours = p.name.contains("/" + OURS);
-                kept.add(new Part(p.name, p.time, written(inside.stream()
-                        .filter(q -> ours || stays(p.name, q, live))
-                        .map(q -> q.isClass() ? new Part(q.name, q.time, stripped(q.bytes)) : q)
-                        .toList())));
+            if (libraries.containsKey(p.name) && !p.name.contains("/" + OURS)) {
+                libraries.get(p.name).removeIf(q -> !stays(p.name, q, live));
             }
         }
-        return written(kept);
+        return written(parts.parallelStream()
+                .map(p -> libraries.containsKey(p.name)
+                        ? new Part(p.name, p.time, written(libraries.get(p.name).stream().map(Smaller::stripped).toList()))
+                        : p.name.startsWith(CLASSES) ? stripped(p) : p)
+                .toList());
     }
 
     private void known(Part part, boolean root) {
@@ -154,6 +159,9 @@ public final class Smaller {
 
     /** All that a text may mean: the names in it, as Java writes them or as class files do, alone or in a descriptor. */
     private void named(String text) {
+        if (text.indexOf('/') < 0 && text.indexOf('.') < 0) {
+            return;
+        }
         Matcher m = NAME.matcher(text);
         while (m.find()) {
             String name = m.group().replace('.', '/');
@@ -224,31 +232,46 @@ public final class Smaller {
     }
 
     private boolean stays(String library, Part part, Set<String> live) {
-        String short_ = library.substring(library.lastIndexOf('/') + 1);
         for (Map.Entry<String, String> other : OTHERS.entrySet()) {
             if (part.name.matches(other.getKey())) {
-                leftOut.merge(short_ + ": " + other.getValue() + ", bytes", (long) part.bytes.length, Long::sum);
+                left(library, other.getValue(), part);
                 return false;
             }
         }
+        if (part.name.matches(LICENCE) && !licences.add(new String(part.bytes, StandardCharsets.UTF_8).replaceAll("\\s+", " "))) {
+            left(library, "a licence that is in another word for word", part);
+            return false;
+        }
         if (part.isClass() && classes.containsKey(part.className()) && !loads(part.className())) {
-            leftOut.merge(short_ + ": extends what is not there, bytes", (long) part.bytes.length, Long::sum);
+            left(library, "extends what is not there", part);
             return false;
         }
         if (part.isClass() && !part.name.contains("-info.") && !live.contains(packageOf(part.className()))) {
-            leftOut.merge(short_ + ": " + packageOf(part.className()) + ", bytes", (long) part.bytes.length, Long::sum);
+            left(library, packageOf(part.className()), part);
+            return false;
+        }
+        if (part.isClass() && library.matches(BY_CLASS) && !reached.contains(part.className())) {
+            left(library, "classes that nothing names", part);
             return false;
         }
         return true;
+    }
+
+    private void left(String library, String what, Part part) {
+        leftOut.merge(
+                library.substring(library.lastIndexOf('/') + 1) + ": " + what + ", bytes", (long) part.bytes.length, Long::sum);
     }
 
     private static String packageOf(String className) {
         return className.substring(0, Math.max(0, className.lastIndexOf('/')));
     }
 
-    private static byte[] stripped(byte[] bytes) {
+    private static Part stripped(Part part) {
+        if (!part.isClass()) {
+            return part;
+        }
         ClassWriter out = new ClassWriter(0);
-        new ClassReader(bytes)
+        new ClassReader(part.bytes)
                 .accept(
                         new ClassVisitor(Opcodes.ASM9, out) {
                             @Override
@@ -263,7 +286,7 @@ public final class Smaller {
                             }
                         },
                         0);
-        return out.toByteArray();
+        return new Part(part.name, part.time, out.toByteArray());
     }
 
     private static List<Part> parts(byte[] jar) throws IOException {
