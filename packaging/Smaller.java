@@ -62,6 +62,9 @@ public final class Smaller {
             "org/apache/fontbox/cmap/(?!Identity).*(?<!\\.class)", "codes of CJK fonts, which no sheet of ours is set in"));
 
     private static final Pattern NAME = Pattern.compile("[\\w$]+(?:[/.][\\w$]+)+[/.]?");
+    /** A type in a descriptor, behind primitive ones (JVMS 4.3.2). */
+    private static final Pattern DESCRIBED = Pattern.compile("[BCDFIJSZ]*L(.+)");
+
     private static final String LICENCE = "(META-INF/)?(LICENSE|license)(\\.txt|\\.md)?";
 
     /** Libraries of which a small part is used, and which put no names together: what is not named in them is left out class by class. */
@@ -169,8 +172,9 @@ public final class Smaller {
                 packages.getOrDefault(name.substring(0, name.length() - 1), Set.of()).forEach(this::reach);
             } else {
                 reach(name);
-                if (name.startsWith("L")) {
-                    reach(name.substring(1));
+                Matcher described = DESCRIBED.matcher(name);
+                if (described.matches()) {
+                    reach(described.group(1));
                 }
             }
         }
@@ -188,13 +192,16 @@ public final class Smaller {
         reached.removeIf(name -> !classes.containsKey(name) || !loads(name));
     }
 
-    /** Whether a class is there with all that it extends and implements: without, no class can be made of its bytes (JVMS 5.3.5). */
+    /**
+     * Whether a class is there with all that it extends and implements: without, no class can be made of its bytes (JVMS 5.3.5). One of
+     * its forms is enough, where a jar has some for later versions of Java.
+     */
     private boolean loads(String name) {
         Boolean known = loads.get(name);
         if (known == null) {
             loads.put(name, true);
             known = classes.containsKey(name)
-                    ? classes.get(name).stream().map(ClassReader::new).allMatch(c -> loadsAfter(c))
+                    ? classes.get(name).stream().map(ClassReader::new).anyMatch(this::loadsAfter)
                     : ClassLoader.getPlatformClassLoader().getResource(name + ".class") != null;
             loads.put(name, known);
         }

@@ -36,20 +36,22 @@ import org.springframework.asm.Opcodes;
 /** What is left out of the application's jar, tried on one of a few classes: {@code packaging/Smaller.java}. */
 @Tag("slow")
 class SmallerJarTest {
-    private static final Map<String, String> SOURCES = new TreeMap<>(Map.of(
-            "org/halfdusk/Ours",
-                    "public class Ours { int ask() { int here = new lib.used.Used().ask(); return here; } }",
-            "lib/used/Used",
-                    "public class Used { public int ask() { try { return Class.forName(\"lib.named.\" + \"Na\".concat(\"med\")).getModifiers(); }"
-                            + " catch (Exception e) { return lib.deep.Deep.LAZY.length(); } } }",
-            "lib/used/Neighbour", "public class Neighbour {}",
-            "lib/named/Named", "public class Named {}",
-            "lib/deep/Deep", "public class Deep { public static final String LAZY = Deep.class.getName(); }",
-            "lib/service/Served", "public class Served implements Runnable { public void run() {} }",
-            "lib/unused/Unused", "public class Unused { lib.used.Used used; }",
-            "lib/used/Broken", "public class Broken extends gone.Gone { lib.onlybroken.Only only; }",
-            "lib/onlybroken/Only", "public class Only {}",
-            "gone/Gone", "public class Gone {}"));
+    /** Classes by their path, each on a line. */
+    private static final String SOURCES = """
+            org/halfdusk/Ours: public class Ours { int ask() { int here = new lib.used.Used().ask(); return here; } }
+            lib/used/Used: public class Used { public int ask() { try { return Class.forName("lib.named." + this).getModifiers(); } \
+            catch (Exception e) { return lib.deep.Deep.LAZY.length(); } } }
+            lib/used/Neighbour: public class Neighbour {}
+            lib/named/Named: public class Named {}
+            lib/deep/Deep: public class Deep { public static final String LAZY = Deep.class.getName(); \
+            void of(int first, lib.described.Described then) {} }
+            lib/described/Described: public interface Described {}
+            lib/service/Served: public class Served implements Runnable { public void run() {} }
+            lib/unused/Unused: public class Unused { lib.used.Used used; }
+            lib/used/Broken: public class Broken extends gone.Gone { lib.onlybroken.Only only; }
+            lib/onlybroken/Only: public class Only {}
+            gone/Gone: public class Gone {}
+            """;
 
     @TempDir
     Path folder = Path.of("");
@@ -60,15 +62,13 @@ class SmallerJarTest {
     void aJar() throws Exception {
         Path sources = folder.resolve("sources");
         List<String> files = new ArrayList<>();
-        for (Map.Entry<String, String> s : SOURCES.entrySet()) {
+        Map<String, String> all = new TreeMap<>();
+        SOURCES.lines().map(l -> l.split(": ", 2)).forEach(l -> all.put(l[0], l[1]));
+        for (Map.Entry<String, String> s : all.entrySet()) {
             Path file = sources.resolve(s.getKey() + ".java");
             Files.createDirectories(sources.resolve(s.getKey()));
-            Files.writeString(
-                    file,
-                    "package "
-                            + s.getKey()
-                                    .substring(0, s.getKey().lastIndexOf('/'))
-                                    .replace('/', '.') + ";\n" + s.getValue());
+            String room = s.getKey().substring(0, s.getKey().lastIndexOf('/')).replace('/', '.');
+            Files.writeString(file, "package " + room + ";\n" + s.getValue());
             files.add(file.toString());
         }
         Path classes = folder.resolve("classes");
@@ -77,7 +77,7 @@ class SmallerJarTest {
         assertEquals(0, ToolProvider.getSystemJavaCompiler().run(null, null, null, arguments.toArray(String[]::new)));
         Map<String, byte[]> library = new TreeMap<>();
         Map<String, byte[]> application = new TreeMap<>();
-        for (String name : SOURCES.keySet()) {
+        for (String name : all.keySet()) {
             byte[] bytes = Files.readAllBytes(classes.resolve(name + ".class"));
             if (name.startsWith("lib/")) {
                 library.put(name + ".class", bytes);
@@ -161,6 +161,7 @@ class SmallerJarTest {
                         "META-INF/LICENSE",
                         "META-INF/services/java.lang.Runnable",
                         "lib/deep/Deep.class",
+                        "lib/described/Described.class",
                         "lib/named/Named.class",
                         "lib/service/Served.class",
                         "lib/used/Neighbour.class",

@@ -12,6 +12,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.halfdusk.time.CivilTime;
@@ -28,14 +29,15 @@ public final class CsvFile {
 
     private CsvFile() {}
 
-    /** @param rows cells in the order of the heads */
+    /** @param rows cells in the order of the heads; what is null is an empty one */
     public static String of(List<String> heads, List<List<Object>> rows) {
         StringWriter text = new StringWriter();
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(text)) {
             csv.writeRecord(heads);
             for (List<Object> row : rows) {
-                csv.writeRecord(row.stream().map(String::valueOf).toList());
+                csv.writeRecord(
+                        row.stream().map(cell -> Objects.toString(cell, "")).toList());
             }
         } catch (IOException e) {
             throw new UncheckedIOException("a table cannot be written", e);

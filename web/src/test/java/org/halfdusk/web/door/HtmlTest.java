@@ -2,16 +2,13 @@ package org.halfdusk.web.door;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
-import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import org.halfdusk.web.DemoPages;
+import org.halfdusk.web.Validators;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -73,21 +70,12 @@ class HtmlTest extends DemoPages {
              "doctype-style": "off", "require-sri": "off", "attribute-boolean-style": "off", "attribute-empty-style": "off"}}
             """;
 
-    private static final Path TOOLS = Path.of("target", "validators");
-    private static final long MINUTES = 3;
-
     @Test
     void pagesAreValid(@TempDir Path folder) throws Exception {
-        assumeTrue(
-                installed(),
-                "html-validate could not be installed from the npm registry: pages are not validated here");
+        Validators.needed();
         app.withFramesOf(8);
         Files.writeString(folder.resolve(".htmlvalidate.json"), RULES);
-        List<String> command = new ArrayList<>(List.of(
-                TOOLS.resolve("node_modules/.bin/html-validate")
-                        .toAbsolutePath()
-                        .toString(),
-                "--formatter=text"));
+        List<String> command = new ArrayList<>(List.of(Validators.program("html-validate"), "--formatter=text"));
         for (int i = 0; i < PAGES.size(); i++) {
             String body = app.get(PAGES.get(i)).body();
             assertTrue(body.stripLeading().startsWith("<!DOCTYPE html>"), PAGES.get(i) + " is not in standards mode");
@@ -95,32 +83,6 @@ class HtmlTest extends DemoPages {
             Files.writeString(folder.resolve(name), body);
             command.add(name);
         }
-        assertEquals("", run(folder, command));
-    }
-
-    private static boolean installed() throws IOException, InterruptedException {
-        if (Files.exists(TOOLS.resolve("node_modules/.bin/html-validate"))) {
-            return true;
-        }
-        Files.createDirectories(TOOLS);
-        Files.writeString(TOOLS.resolve("package.json"), "{\"private\": true}");
-        run(TOOLS, List.of("npm", "install", "--no-audit", "--no-fund", "--ignore-scripts", "html-validate@9"));
-        return Files.exists(TOOLS.resolve("node_modules/.bin/html-validate"));
-    }
-
-    /** What a program says; it has some minutes. */
-    private static String run(Path folder, List<String> command) throws IOException, InterruptedException {
-        Path said = Files.createTempFile("said", ".txt");
-        Process process = new ProcessBuilder(command)
-                .directory(folder.toFile())
-                .redirectErrorStream(true)
-                .redirectOutput(said.toFile())
-                .start();
-        if (!process.waitFor(MINUTES, TimeUnit.MINUTES)) {
-            process.destroyForcibly();
-        }
-        String text = Files.readString(said, StandardCharsets.UTF_8);
-        Files.delete(said);
-        return text;
+        assertEquals("", Validators.say(folder, command.toArray(String[]::new)).text());
     }
 }
