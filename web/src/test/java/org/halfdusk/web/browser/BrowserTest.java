@@ -6,7 +6,6 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
@@ -26,7 +25,6 @@ abstract class BrowserTest {
     @TempDir
     static Path data;
 
-    private static Playwright playwright;
     static Browser browser;
     static App app;
 
@@ -40,14 +38,11 @@ abstract class BrowserTest {
     @BeforeAll
     static void start() {
         app = App.demo(data);
-        playwright = Chromium.driver();
-        browser = Chromium.launched(playwright);
+        browser = Chromium.browser();
     }
 
     @AfterAll
     static void stop() {
-        browser.close();
-        playwright.close();
         app.close();
     }
 

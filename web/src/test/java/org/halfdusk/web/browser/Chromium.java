@@ -18,14 +18,22 @@ final class Chromium {
             "--disable-component-update",
             "--disable-sync");
 
-    private Chromium() {}
-
-    static Playwright driver() {
-        return Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    /** Started once for all classes of tests that one machine runs; contexts part them from one another. */
+    private static final class Started {
+        static final Browser BROWSER = start();
     }
 
-    static Browser launched(Playwright driver) {
+    private Chromium() {}
+
+    /** The browser; whoever asks opens contexts of their own and closes them. */
+    static Browser browser() {
+        return Started.BROWSER;
+    }
+
+    private static Browser start() {
+        Playwright driver = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        Runtime.getRuntime().addShutdownHook(new Thread(driver::close));
         return driver.chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))

@@ -4,10 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -43,9 +41,7 @@ class DropFramesTest {
         files[3] = Files.writeString(pictures.resolve("list.txt"), "no picture");
         List<String> errors = new ArrayList<>();
         try (App app = App.demo(data);
-                Playwright playwright = Chromium.driver();
-                Browser browser = Chromium.launched(playwright)) {
-            BrowserContext desk = browser.newContext();
+                BrowserContext desk = Chromium.browser().newContext()) {
             desk.setDefaultTimeout(30_000);
             Page page = desk.newPage();
             page.onPageError(errors::add);

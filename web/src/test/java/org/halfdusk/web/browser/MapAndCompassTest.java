@@ -9,7 +9,6 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Path;
 import java.util.List;
@@ -31,7 +30,6 @@ class MapAndCompassTest {
     @TempDir
     static Path data;
 
-    private static Playwright playwright;
     private static Browser browser;
     private static App app;
 
@@ -42,14 +40,11 @@ class MapAndCompassTest {
     @BeforeAll
     static void start() {
         app = App.demo(data);
-        playwright = Chromium.driver();
-        browser = Chromium.launched(playwright);
+        browser = Chromium.browser();
     }
 
     @AfterAll
     static void stop() {
-        browser.close();
-        playwright.close();
         app.close();
     }
 

@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -39,9 +38,8 @@ class RunOfflineTest {
 
     @Test
     void aNightOffline() throws Exception {
-        try (Playwright playwright = Chromium.driver();
-                Browser browser = Chromium.launched(playwright)) {
-            BrowserContext phone = browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844));
+        try (BrowserContext phone =
+                Chromium.browser().newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
             phone.setDefaultTimeout(20_000);
             Page page = phone.newPage();
             int port;
@@ -94,10 +92,9 @@ class RunOfflineTest {
     /** Each lead is called once, in a rehearsal that leaves nothing behind. */
     @Test
     void eachLeadIsCalledOnce() {
-        try (Playwright playwright = Chromium.driver();
-                Browser browser = Chromium.launched(playwright);
-                App app = App.demo(data)) {
-            Page page = browser.newPage();
+        try (App app = App.demo(data);
+                BrowserContext context = Chromium.browser().newContext()) {
+            Page page = context.newPage();
             page.navigate(app.url("/shoots/7/run"));
             page.evaluate(
                     "() => { window.heard = []; document.addEventListener('run:call', e => window.heard.push(e.detail.rig + ' ' + e.detail.lead)); }");
@@ -118,10 +115,9 @@ class RunOfflineTest {
     /** A rehearsal by the moved clock shows what has happened, and nothing of what is still to come. */
     @Test
     void aRehearsalGoesOn() {
-        try (Playwright playwright = Chromium.driver();
-                Browser browser = Chromium.launched(playwright);
-                App app = App.demo(data)) {
-            Page page = browser.newPage();
+        try (App app = App.demo(data);
+                BrowserContext context = Chromium.browser().newContext()) {
+            Page page = context.newPage();
             page.navigate(app.url("/shoots/7/run/rehearsal?fault=CLOCK_OFF&from=2027-08-02T08:46:00Z"));
             assertThat(page.locator("[data-found-answer]")).hasText("Nothing yet");
             assertThat(page.locator(".rehearsal-found li:visible")).hasCount(0);
