@@ -50,8 +50,10 @@ class StartReport implements SpringBootExceptionReporter {
             if (t instanceof BindException b) {
                 return Optional.of(option(b));
             }
-            if (t instanceof UnsatisfiedDependencyException u && unreadable(u).isPresent()) {
-                return unreadable(u);
+            Optional<StartRefused> unreadable =
+                    t instanceof UnsatisfiedDependencyException u ? unreadable(u) : Optional.empty();
+            if (unreadable.isPresent()) {
+                return unreadable;
             }
         }
         return Optional.empty();

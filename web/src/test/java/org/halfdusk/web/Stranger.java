@@ -1,13 +1,10 @@
 package org.halfdusk.web;
 
-import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
+import java.time.Duration;
 
 /** Programs that none of us wrote, which read what we write; tests that need one are skipped aloud where it is missing. */
 public final class Stranger {
@@ -26,10 +23,6 @@ public final class Stranger {
         String[] command = new String[arguments.length + 1];
         command[0] = "/usr/bin/" + program;
         System.arraycopy(arguments, 0, command, 1, arguments.length);
-        Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
-        String said = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        assertTrue(p.waitFor(60, TimeUnit.SECONDS), () -> String.join(" ", command));
-        assertEquals(0, p.exitValue(), () -> String.join(" ", command) + ": " + said);
-        return said;
+        return Validators.run(Duration.ofSeconds(60), Path.of(""), command);
     }
 }

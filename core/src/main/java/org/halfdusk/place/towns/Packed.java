@@ -3,6 +3,7 @@ package org.halfdusk.place.towns;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
 import java.util.zip.GZIPInputStream;
 import org.halfdusk.shipped.Shipped;
 
@@ -61,9 +62,7 @@ final class Packed {
     /** The next text. */
     byte[] text() {
         int length = next();
-        byte[] text = new byte[length];
-        System.arraycopy(bytes, at, text, 0, length);
         at += length;
-        return text;
+        return Arrays.copyOfRange(bytes, at - length, at);
     }
 }

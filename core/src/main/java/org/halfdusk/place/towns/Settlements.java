@@ -92,8 +92,8 @@ public final class Settlements {
         int last = band(latitude + reach.up());
         for (int band = band(latitude - reach.up()); band <= last; band++) {
             for (int i = bandStarts[band]; i < bandStarts[band + 1]; i++) {
-                double north = latitudes[i] / STEPS;
-                double east = longitudes[i] / STEPS;
+                double north = latitude(i);
+                double east = longitude(i);
                 if (Math.abs(north - latitude) <= reach.up()
                         && Math.abs(Math.IEEEremainder(east - longitude, 360)) <= reach.aside()) {
                     visitor.at(i, north, east, people[i]);
