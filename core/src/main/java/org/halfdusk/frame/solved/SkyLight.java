@@ -75,7 +75,12 @@ public final class SkyLight {
     private record Measured(
             double magnitude, double airmass, double q2, double cosine, double instrumental, double weight) {}
 
-    /** @param sigma of the stars, px */
+    /**
+     * What the air let through.
+     *
+     * @param spots those that were matched with the catalogue, the highest first
+     * @param sigma of the stars, px
+     */
     public Through through(List<Spot> spots, double sigma) {
         StarFits fits = new StarFits(green, mesh);
         Projection lens = solved.lens();
@@ -140,19 +145,19 @@ public final class SkyLight {
     private static final int FEW = 6;
     private static final double AS_MANY = 0.8;
 
-    private boolean crowded(List<Spot> spots, int own, int reach) {
+    /** Whether another that gives a good part of its light stands within its reach. @param spots the highest first */
+    private static boolean crowded(List<Spot> spots, int own, int reach) {
         Spot s = spots.get(own);
-        for (int i = 0; i < spots.size(); i++) {
+        for (int i = 0; i < spots.size() && spots.get(i).peak() > CROWDS * s.peak(); i++) {
             Spot t = spots.get(i);
-            if (i != own
-                    && Math.abs(t.x() - s.x()) < reach + 1
-                    && Math.abs(t.y() - s.y()) < reach + 1
-                    && t.peak() > 0.15 * s.peak()) {
+            if (i != own && Math.abs(t.x() - s.x()) < reach + 1 && Math.abs(t.y() - s.y()) < reach + 1) {
                 return true;
             }
         }
         return false;
     }
+
+    private static final double CROWDS = 0.15;
 
     /** instrumental − V + 2.5 lg cosine = k X + fall q² − z, by least squares with what is usual as a weak prior; outliers left out thrice. */
     private Through fitted(List<Measured> all) {

@@ -19,9 +19,15 @@ import org.halfdusk.sky.Refraction;
 public final class Solver {
     private static final int PAIRED = 26;
     private static final int MOST_CATALOGUE = 90;
-    private static final int VERIFIED = 45;
     private static final int DETECTED = 130;
-    private static final int KEPT = 12;
+
+    /** Lower stars are as often behind something, degrees. */
+    private static final double LOWEST = 2;
+
+    /** How far a star may be from its detection before the lens is known, share of the long side, and px at least. */
+    private static final double TOLERANCE = 0.011;
+
+    private static final double LEAST_TOLERANCE = 8;
     private static final int LEAST_MATCHED = 8;
 
     private final SkyGuess guess;
@@ -39,8 +45,23 @@ public final class Solver {
         this.nominal = new Projection(guess.fisheye(), guess.focalMm() * 1000 / guess.pitchMicrons(), 0, width, height);
     }
 
-    /** @param matrix rows right, up, forward in north, east, up @param pairs star of the catalogue and detection */
-    public record Solved(Projection lens, double[] matrix, List<int[]> pairs, double residual) {
+    /**
+     * Where the frame looked.
+     *
+     * @param matrix rows right, up, forward in north, east, up
+     * @param pairs star of the catalogue and detection
+     * @param inside stars of the catalogue that were looked for
+     * @param residual median distance, px
+     */
+    public record Solved(Projection lens, double[] matrix, List<int[]> pairs, int inside, double residual) {
+        private static final int MANY = 40;
+        private static final double MANY_SHARE = 0.4;
+
+        /** So many stars agree that nothing else can be meant†. */
+        private boolean beyondDoubt() {
+            return pairs.size() >= MANY && pairs.size() >= MANY_SHARE * inside;
+        }
+
         /** Row by row, of so many parts each way. */
         private List<Vector> towards(int parts) {
             List<Vector> all = new ArrayList<>();
@@ -129,166 +150,48 @@ public final class Solver {
         return Math.toDegrees(a.separationRad(b));
     }
 
-    private record Pair(int a, int b, double degrees) {}
-
-    private record Hypothesis(double[] matrix, int matched, int inside) {
-        /** So many stars fall on detections that no other way of standing need be tried†. */
-        boolean plain() {
-            return inside >= PLAIN && matched >= PLAIN_SHARE * inside;
-        }
-    }
-
-    private static final int PLAIN = 25;
-    private static final double PLAIN_SHARE = 0.8;
-
+    /** Where the camera looked within some degrees of the plan. Once a way of standing is beyond doubt, no other is tried. */
     private Optional<Solved> near(double reachDegrees) {
         Vector aim = aim();
         List<Vector> stars = guess.stars().stream()
-                .filter(k -> k.altitude().degrees() > 2 && degrees(k.direction(), aim) <= reachDegrees)
+                .filter(k -> k.altitude().degrees() > LOWEST && degrees(k.direction(), aim) <= reachDegrees)
                 .limit(most(reachDegrees))
                 .map(SkyGuess.Known::direction)
                 .toList();
-        List<Pair> catalogue = new ArrayList<>();
-        for (int i = 0; i < stars.size(); i++) {
-            for (int k = i + 1; k < stars.size(); k++) {
-                catalogue.add(new Pair(i, k, degrees(stars.get(i), stars.get(k))));
-            }
-        }
-        catalogue.sort(Comparator.comparingDouble(Pair::degrees));
-        double[] angles = catalogue.stream().mapToDouble(Pair::degrees).toArray();
         int n = Math.min(PAIRED, found.length);
         List<Vector> seen = Arrays.stream(found, 0, n)
                 .map(d -> nominal.direction(d[0], d[1]))
                 .toList();
-        Grid grid = new Grid(Math.min(DETECTED, found.length), tolerance());
-        List<Hypothesis> best = new ArrayList<>();
-        double[] at = new double[2];
+        double tolerance = Math.max(LEAST_TOLERANCE, TOLERANCE * Math.max(width, height));
+        Stances stances =
+                new Stances(nominal, Arrays.copyOf(found, Math.min(DETECTED, found.length)), tolerance, stars);
+        List<Stances.Stance> looked = new ArrayList<>();
         for (int i = 0; i < n; i++) {
-            for (int k = i + 1; k < n && best.stream().noneMatch(Hypothesis::plain); k++) {
+            for (int k = i + 1; k < n && stances.best().stream().noneMatch(Stances.Stance::plain); k++) {
                 double apart = degrees(seen.get(i), seen.get(k));
                 double slack = 0.025 * apart + 0.1;
                 if (apart < 12 * slack) {
                     continue;
                 }
-                int from = Arrays.binarySearch(angles, apart - slack);
-                for (int p = from < 0 ? -from - 1 : from; p < angles.length && angles[p] <= apart + slack; p++) {
-                    Pair c = catalogue.get(p);
-                    tried(seen.get(i), seen.get(k), stars.get(c.a()), stars.get(c.b()), stars, grid, best, at);
-                    tried(seen.get(i), seen.get(k), stars.get(c.b()), stars.get(c.a()), stars, grid, best, at);
+                stances.compare(seen.get(i), seen.get(k), slack);
+                for (Stances.Stance s : stances.best()) {
+                    if (s.likely() && !looked.contains(s) && looked.add(s)) {
+                        Optional<Solved> sure = refined(s.matrix()).filter(Solved::beyondDoubt);
+                        if (sure.isPresent()) {
+                            return sure;
+                        }
+                    }
                 }
             }
         }
-        return best.stream()
-                .map(h -> refined(h.matrix()))
+        return stances.best().stream()
+                .map(s -> refined(s.matrix()))
                 .flatMap(Optional::stream)
                 .max(Comparator.comparingInt(s -> s.pairs().size()));
     }
 
     private int most(double reachDegrees) {
-        return reachDegrees >= 180 ? 2 * MOST_CATALOGUE : MOST_CATALOGUE;
-    }
-
-    private double tolerance() {
-        return Math.max(8, 0.011 * Math.max(width, height));
-    }
-
-    /** How the camera stands where two of its directions are two of the sky's; kept where many others fit as well. */
-    private void tried(
-            Vector s1,
-            Vector s2,
-            Vector c1,
-            Vector c2,
-            List<Vector> stars,
-            Grid grid,
-            List<Hypothesis> best,
-            double[] at) {
-        Vector sx = s1.plus(s2).unit();
-        Vector sz = s1.cross(s2).unit();
-        Vector sy = sz.cross(sx);
-        Vector cx = c1.plus(c2).unit();
-        Vector cz = c1.cross(c2).unit();
-        Vector cy = cz.cross(cx);
-        double[] m = rows(
-                cx.times(sx.x()).plus(cy.times(sy.x())).plus(cz.times(sz.x())),
-                cx.times(sx.y()).plus(cy.times(sy.y())).plus(cz.times(sz.y())),
-                cx.times(sx.z()).plus(cy.times(sy.z())).plus(cz.times(sz.z())));
-        Vector forward = row(m, 2);
-        int matched = 0;
-        int inside = 0;
-        for (int i = 0; i < stars.size() && inside < VERIFIED; i++) {
-            Vector v = stars.get(i);
-            if (forward.dot(v) < 0.02 || !nominal.project(m, v, at) || !nominal.inside(at, 0)) {
-                continue;
-            }
-            inside++;
-            matched += grid.nearest(at[0], at[1], tolerance()) >= 0 ? 1 : 0;
-            if (inside == 12 && matched < 3) {
-                return;
-            }
-        }
-        if (matched < 5 || matched < 0.2 * inside) {
-            return;
-        }
-        if (best.size() < KEPT) {
-            best.add(new Hypothesis(m, matched, inside));
-        } else {
-            int worst = 0;
-            for (int i = 1; i < best.size(); i++) {
-                worst = best.get(i).matched() < best.get(worst).matched() ? i : worst;
-            }
-            if (best.get(worst).matched() < matched) {
-                best.set(worst, new Hypothesis(m, matched, inside));
-            }
-        }
-    }
-
-    /** Detections by place: each is kept in its cell and in the eight about it, so that one cell is asked for all that may be near. */
-    private final class Grid {
-        /** Of finer cells there are more than detections, px. */
-        private static final int FINEST = 24;
-
-        private final int cell;
-        private final int columns;
-        private final int[] first;
-        private final int[] next;
-        private final int[] kept;
-
-        Grid(int count, double reach) {
-            this.cell = Math.max(FINEST, (int) Math.ceil(reach));
-            this.columns = width / cell + 1;
-            int rows = height / cell + 1;
-            this.first = new int[columns * rows];
-            this.next = new int[9 * count];
-            this.kept = new int[9 * count];
-            Arrays.fill(first, -1);
-            int n = 0;
-            for (int i = count - 1; i >= 0; i--) {
-                int cx = (int) Math.max(0, Math.min(width - 1, found[i][0])) / cell;
-                int cy = (int) Math.max(0, Math.min(height - 1, found[i][1])) / cell;
-                for (int y = Math.max(0, cy - 1); y <= Math.min(rows - 1, cy + 1); y++) {
-                    for (int x = Math.max(0, cx - 1); x <= Math.min(columns - 1, cx + 1); x++) {
-                        kept[n] = i;
-                        next[n] = first[y * columns + x];
-                        first[y * columns + x] = n++;
-                    }
-                }
-            }
-        }
-
-        /** The nearest detection within a reach of a place in the frame; −1 for none. */
-        int nearest(double x, double y, double reach) {
-            int best = -1;
-            double least = reach * reach;
-            for (int k = first[(int) y / cell * columns + (int) x / cell]; k >= 0; k = next[k]) {
-                int i = kept[k];
-                double d = (found[i][0] - x) * (found[i][0] - x) + (found[i][1] - y) * (found[i][1] - y);
-                if (d < least) {
-                    least = d;
-                    best = i;
-                }
-            }
-            return best;
-        }
+        return reachDegrees >= ALL_OVER ? 2 * MOST_CATALOGUE : MOST_CATALOGUE;
     }
 
     /** Steps of letting in fainter stars and allowing less: catalogue stars in the frame, reach in px, whether distortion is found too. */
@@ -308,8 +211,7 @@ public final class Solver {
         List<int[]> pairs = List.of();
         int inside = 0;
         for (Step s : steps) {
-            int count = Math.min(found.length, 3 * s.stars());
-            Grid grid = new Grid(count, s.reach());
+            Detections grid = new Detections(found, Math.min(found.length, 3 * s.stars()), width, height, s.reach());
             for (int round = 0; round < 3; round++) {
                 List<int[]> now = new ArrayList<>();
                 inside = matches(lens, m, s, grid, now);
@@ -338,10 +240,10 @@ public final class Solver {
                 && pairs.size() > 4 * chance + 4
                 && median < 0.45 * reach
                 && ordered(pairs);
-        return sure ? Optional.of(new Solved(lens, m, pairs, median)) : Optional.empty();
+        return sure ? Optional.of(new Solved(lens, m, pairs, inside, median)) : Optional.empty();
     }
 
-    private int matches(Projection lens, double[] m, Step s, Grid grid, List<int[]> pairs) {
+    private int matches(Projection lens, double[] m, Step s, Detections grid, List<int[]> pairs) {
         double[] at = new double[2];
         int inside = 0;
         List<SkyGuess.Known> stars = guess.stars();
@@ -351,7 +253,7 @@ public final class Solver {
                 continue;
             }
             inside++;
-            int d = grid.nearest(at[0], at[1], s.reach());
+            int d = grid.nearest(at[0], at[1]);
             if (d >= 0 && !taken[d]) {
                 taken[d] = true;
                 pairs.add(new int[] {i, d});
