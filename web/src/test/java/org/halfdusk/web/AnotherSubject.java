@@ -10,7 +10,7 @@ final class AnotherSubject {
 
     /** @param arguments the data folder */
     public static void main(String[] arguments) throws Exception {
-        try (App app = App.demo(Path.of(arguments[0]))) {
+        try (App app = App.started(Path.of(arguments[0]))) {
             page(app, "/shoots/new?subject=NOCTILUCENT&place=1&from=2027-06-20", "Noctilucent clouds");
             page(app, "/nights?subject=NOCTILUCENT&place=1", "When are they lit");
             HttpResponse<String> made =

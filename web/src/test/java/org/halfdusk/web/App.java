@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -18,7 +17,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -30,7 +28,6 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.util.FileSystemUtils;
 
 /** The whole application on a port of its own, with a data folder of its own, to be asked over HTTP. */
 public final class App implements AutoCloseable {
@@ -47,35 +44,29 @@ public final class App implements AutoCloseable {
         this.context = context;
     }
 
-    /** What the demo sows at its first start, sown once for all that follow. */
-    private static Optional<Path> sown = Optional.empty();
-
-    public static synchronized App demo(Path data) {
-        if (Files.exists(data.resolve(FILE))) {
-            return start(data, "demo");
+    /** The demo, sown already where the folder is new. */
+    public static App demo(Path data) {
+        if (!Files.exists(data.resolve(FILE))) {
+            Sown.DEMO.into(data);
         }
-        try {
-            if (sown.isEmpty()) {
-                Path folder = Files.createTempDirectory("sown");
-                Runtime.getRuntime()
-                        .addShutdownHook(new Thread(() -> FileSystemUtils.deleteRecursively(folder.toFile())));
-                start(folder, "demo").close();
-                sown = Optional.of(folder);
-            }
-            FileSystemUtils.copyRecursively(sown.get(), data);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return start(data, "demo");
+        return started(data);
     }
+
+    /** The demo with the frames of its early night read, in a folder that is new. */
+    public static App night(Path data, String... options) {
+        Sown.NIGHT.into(data);
+        return with(data, DEMO, options);
+    }
+
+    static App started(Path data) {
+        return with(data, DEMO);
+    }
+
+    private static final List<String> DEMO = List.of("demo");
 
     /** Without the demo's world and clock. */
     public static App empty(Path data) {
-        return start(data);
-    }
-
-    private static App start(Path data, String... profiles) {
-        return with(data, List.of(profiles));
+        return with(data, List.of());
     }
 
     /** With further options, as on the command line. */

@@ -5,18 +5,44 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import java.util.List;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Pages have no fault that axe finds, and fit a phone. */
+/** Pages have no fault that axe finds, and fit a phone. One window goes through them all: what they share is fetched once. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class AccessTest extends BrowserTest {
     private static final String AXE = AxeBuilder.getAxeScript();
 
     @BeforeAll
     static void frames() throws Exception {
         app.withFramesOf(1);
+    }
+
+    @BeforeEach
+    @Override
+    void open() {
+        if (context == null) {
+            super.open();
+        }
+        expected = "";
+        console.clear();
+        page.setViewportSize(1280, 800);
+    }
+
+    /** Stays, on a page without words, so that all of the one before has been said. */
+    @Override
+    void leave() {
+        page.navigate("about:blank");
+    }
+
+    @AfterAll
+    void close() {
+        context.close();
     }
 
     @ParameterizedTest

@@ -64,11 +64,16 @@ abstract class BrowserTest {
 
     @AfterEach
     void quiet() {
-        context.close();
+        leave();
         if (!expected.isEmpty()) {
             console.removeIf(m -> m.contains("status of " + expected));
         }
         assertEquals(List.of(), console, "the console stays empty");
+    }
+
+    /** After each test, before its console is looked at. */
+    void leave() {
+        context.close();
     }
 
     void go(String path) {

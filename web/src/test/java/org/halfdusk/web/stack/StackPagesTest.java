@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.halfdusk.web.App;
@@ -38,8 +37,7 @@ class StackPagesTest {
 
     @BeforeAll
     static void start() throws Exception {
-        app = App.with(data.resolve("kept"), List.of("demo"), "--halfdusk.out=" + out, "--halfdusk.stack.memory=300m");
-        app.until("/shoots/9/review", ".steps", "19 frames read");
+        app = App.night(data.resolve("kept"), "--halfdusk.out=" + out, "--halfdusk.stack.memory=300m");
     }
 
     @AfterAll
