@@ -13,8 +13,9 @@ import org.halfdusk.sky.Refraction;
 
 /**
  * Matches a frame's stars with the catalogue. Pairs of its brightest are compared with pairs of the catalogue's by their distance; each
- * pair that fits says how the camera must have stood, and how many others then fit says whether it did. The best is made better by least
- * squares in steps that let in fainter stars and allow less. First near the plan, then farther, then all over the sky.
+ * pair that fits says how the camera must have stood, and how many others then fit says whether it did ({@link Stances}). The best is made
+ * better by least squares in steps that let in fainter stars and allow less; one that looks right is so at once, and where that leaves no
+ * doubt no other is tried. First near the plan, then farther, then all over the sky.
  */
 public final class Solver {
     private static final int PAIRED = 26;

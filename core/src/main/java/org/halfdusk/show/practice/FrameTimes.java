@@ -72,13 +72,17 @@ public record FrameTimes(double seconds, double kept, double breaks, int frames)
         int frames = 0;
         int kept = 0;
         int breaks = 0;
+        int dark = 0;
         for (Cue cue : breaking) {
             double open = cue.breakSeconds() - climb;
             if (open < ready) {
                 continue;
             }
             Shutter shutter = new Shutter(open, open + seconds);
-            int taken = taken(breaking, shutter);
+            while (dark < breaking.size() && breaking.get(dark).darkSeconds() <= open) {
+                dark++;
+            }
+            int taken = taken(breaking.subList(dark, breaking.size()), shutter);
             frames++;
             breaks += taken;
             kept += whole(cue, shutter) && taken <= MOST_TAKEN ? 1 : 0;
@@ -87,6 +91,7 @@ public record FrameTimes(double seconds, double kept, double breaks, int frames)
         return new FrameTimes(seconds, (double) kept / frames, (double) breaks / frames, frames);
     }
 
+    /** @param breaking those that fire later behind those that fire before */
     private static int taken(List<Cue> breaking, Shutter s) {
         int n = 0;
         for (Cue c : breaking) {
