@@ -77,6 +77,15 @@ public record Projection(boolean fisheye, double focalPx, double k1, int width, 
         return true;
     }
 
+    /**
+     * How many px a unit direction's part across the axis is drawn long, without distortion: f tan θ / sin θ, of a fisheye 2 f sin(θ/2) / sin θ.
+     *
+     * @param cosine of the angle θ from the axis, above 0
+     */
+    public double stretch(double cosine) {
+        return fisheye ? 2 * focalPx / Math.sqrt(2 + 2 * cosine) : focalPx / cosine;
+    }
+
     /** Direction of a pixel, of unit length. */
     public Vector direction(double x, double y) {
         double dx = x - centreX();

@@ -3,11 +3,14 @@ package org.halfdusk.frame.solved;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.picture.Projection;
+import org.halfdusk.frame.points.Neighbours;
 import org.halfdusk.numeric.LeastSquares;
 import org.halfdusk.sky.Refraction;
 
@@ -166,29 +169,28 @@ public final class Solver {
         double tolerance = Math.max(LEAST_TOLERANCE, TOLERANCE * Math.max(width, height));
         Stances stances =
                 new Stances(nominal, Arrays.copyOf(found, Math.min(DETECTED, found.length)), tolerance, stars);
-        List<Stances.Stance> looked = new ArrayList<>();
+        Map<Stances.Stance, Optional<Solved>> looked = new HashMap<>();
         for (int i = 0; i < n; i++) {
             for (int k = i + 1; k < n && stances.best().stream().noneMatch(Stances.Stance::plain); k++) {
-                double apart = degrees(seen.get(i), seen.get(k));
-                double slack = 0.025 * apart + 0.1;
-                if (apart < 12 * slack) {
-                    continue;
-                }
-                stances.compare(seen.get(i), seen.get(k), slack);
-                for (Stances.Stance s : stances.best()) {
-                    if (s.likely() && !looked.contains(s) && looked.add(s)) {
-                        Optional<Solved> sure = refined(s.matrix()).filter(Solved::beyondDoubt);
-                        if (sure.isPresent()) {
-                            return sure;
-                        }
-                    }
+                stances.compare(seen.get(i), seen.get(k));
+                Optional<Solved> sure = stances.best().stream()
+                        .filter(s -> s.likely() && !looked.containsKey(s))
+                        .flatMap(s -> looked(looked, s).stream())
+                        .filter(Solved::beyondDoubt)
+                        .findFirst();
+                if (sure.isPresent()) {
+                    return sure;
                 }
             }
         }
         return stances.best().stream()
-                .map(s -> refined(s.matrix()))
-                .flatMap(Optional::stream)
+                .flatMap(s -> looked(looked, s).stream())
                 .max(Comparator.comparingInt(s -> s.pairs().size()));
+    }
+
+    /** What comes of a way of standing that is looked at closely, which is done once. */
+    private Optional<Solved> looked(Map<Stances.Stance, Optional<Solved>> before, Stances.Stance stance) {
+        return before.computeIfAbsent(stance, s -> refined(s.matrix()));
     }
 
     private int most(double reachDegrees) {
@@ -212,10 +214,10 @@ public final class Solver {
         List<int[]> pairs = List.of();
         int inside = 0;
         for (Step s : steps) {
-            Detections grid = new Detections(found, Math.min(found.length, 3 * s.stars()), width, height, s.reach());
+            Neighbours near = new Neighbours(found, Math.min(found.length, 3 * s.stars()), width, height);
             for (int round = 0; round < 3; round++) {
                 List<int[]> now = new ArrayList<>();
-                inside = matches(lens, m, s, grid, now);
+                inside = matches(lens, m, s, near, now);
                 if (now.size() < LEAST_MATCHED - 2) {
                     return Optional.empty();
                 }
@@ -244,7 +246,7 @@ public final class Solver {
         return sure ? Optional.of(new Solved(lens, m, pairs, inside, median)) : Optional.empty();
     }
 
-    private int matches(Projection lens, double[] m, Step s, Detections grid, List<int[]> pairs) {
+    private int matches(Projection lens, double[] m, Step s, Neighbours near, List<int[]> pairs) {
         double[] at = new double[2];
         int inside = 0;
         List<SkyGuess.Known> stars = guess.stars();
@@ -254,7 +256,7 @@ public final class Solver {
                 continue;
             }
             inside++;
-            int d = grid.nearest(at[0], at[1]);
+            int d = near.nearest(at[0], at[1], s.reach());
             if (d >= 0 && !taken[d]) {
                 taken[d] = true;
                 pairs.add(new int[] {i, d});

@@ -23,6 +23,14 @@ final class Stances {
     private static final int LEAST_MATCHED = 5;
     private static final double LEAST_SHARE = 0.2;
 
+    /** How far off the distance of two may be while the lens is known by its nominal focal length, share of it and degrees. */
+    private static final double SLACK_SHARE = 0.025;
+
+    private static final double SLACK_DEGREES = 0.1;
+
+    /** Two tell how the camera stands where they are so many times as far apart. */
+    private static final double TELLING = 12;
+
     /** Of so many cells a star may be from its detection. */
     private static final double CELLS = 10;
 
@@ -31,8 +39,7 @@ final class Stances {
     /** Farther aside of the axis nothing is sought, however wide the lens: cosine. */
     private static final double ASIDE = 0.02;
 
-    private final boolean fisheye;
-    private final double focalPx;
+    private final Projection lens;
     private final double centreX;
     private final double centreY;
     private final int width;
@@ -61,8 +68,7 @@ final class Stances {
      * @param stars as they are seen, of unit length, the brightest first
      */
     Stances(Projection lens, double[][] found, double reach, List<Vector> stars) {
-        this.fisheye = lens.fisheye();
-        this.focalPx = lens.focalPx();
+        this.lens = lens;
         this.centreX = lens.centreX();
         this.centreY = lens.centreY();
         this.width = lens.width();
@@ -131,9 +137,13 @@ final class Stances {
         return List.copyOf(best);
     }
 
-    /** Tries all under which two directions of the camera's are stars. @param slack degrees that their distance may be wrong by */
-    void compare(Vector one, Vector other, double slack) {
+    /** Tries all under which two directions of the camera's are stars; none where they are too near each other to tell. */
+    void compare(Vector one, Vector other) {
         double apart = Math.toDegrees(one.separationRad(other));
+        double slack = SLACK_SHARE * apart + SLACK_DEGREES;
+        if (apart < TELLING * slack) {
+            return;
+        }
         basis(new double[] {one.x(), one.y(), one.z(), other.x(), other.y(), other.z()}, 0, 3, camera);
         int from = Arrays.binarySearch(degrees, apart - slack);
         for (int p = from < 0 ? -from - 1 : from; p < degrees.length && degrees[p] <= apart + slack; p++) {
@@ -189,8 +199,7 @@ final class Stances {
             if (forward < corner) {
                 continue;
             }
-            // 2 f sin(θ/2) / sin θ, or f tan θ / sin θ.
-            double stretch = fisheye ? 2 * focalPx / Math.sqrt(2 + 2 * forward) : focalPx / forward;
+            double stretch = lens.stretch(forward);
             double x = centreX + stretch * (m[0] * north + m[1] * east + m[2] * up);
             double y = centreY - stretch * (m[3] * north + m[4] * east + m[5] * up);
             if (x < 0 || y < 0 || x >= width || y >= height) {

@@ -50,7 +50,7 @@ class StancesTest {
         Stances stances = new Stances(lens, found.toArray(new double[0][]), REACH, stars());
         Vector one = lens.direction(found.get(0)[0], found.get(0)[1]);
         Vector other = lens.direction(found.get(3)[0], found.get(3)[1]);
-        stances.compare(one, other, 0.2);
+        stances.compare(one, other);
         Stances.Stance best = stances.best().stream()
                 .max(Comparator.comparingInt(Stances.Stance::matched))
                 .orElseThrow();
@@ -65,7 +65,7 @@ class StancesTest {
     void whereNothingWasFoundNothingIsKept(boolean fisheye) {
         Projection lens = new Projection(fisheye, 300, 0, 900, 600);
         Stances stances = new Stances(lens, new double[0][], REACH, stars());
-        stances.compare(lens.direction(100, 100), lens.direction(700, 300), 2);
+        stances.compare(lens.direction(100, 100), lens.direction(700, 300));
         assertEquals(List.of(), stances.best());
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.frame.picture.Projection;
+import org.halfdusk.frame.points.Neighbours;
 import org.halfdusk.frame.points.StarPlaces;
 import org.halfdusk.numeric.LeastSquares;
 
@@ -38,7 +39,7 @@ final class Matching {
     private final List<StarPlaces.Place> first;
     private final List<StarPlaces.Place> second;
     private final Vector[] directions;
-    private final Near near;
+    private final Neighbours near;
     private final double side;
 
     Matching(Projection lens, StarPlaces first, StarPlaces second) {
@@ -47,7 +48,8 @@ final class Matching {
         this.second = second.stars();
         this.directions =
                 this.first.stream().map(s -> lens.direction(s.x(), s.y())).toArray(Vector[]::new);
-        this.near = new Near(this.second, first.width(), first.height());
+        double[][] places = this.second.stream().map(StarPlaces.Place::xy).toArray(double[][]::new);
+        this.near = new Neighbours(places, places.length, first.width(), first.height());
         this.side = Math.max(first.width(), first.height());
     }
 
@@ -240,53 +242,5 @@ final class Matching {
             }
         }
         return new Registration(lens, both);
-    }
-
-    /** Stars by place. */
-    private static final class Near {
-        private static final int CELL = 32;
-        private final List<StarPlaces.Place> stars;
-        private final int columns;
-        private final int rows;
-        private final int[] begin;
-        private final int[] next;
-
-        Near(List<StarPlaces.Place> stars, int width, int height) {
-            this.stars = stars;
-            this.columns = width / CELL + 1;
-            this.rows = height / CELL + 1;
-            this.begin = new int[columns * rows];
-            this.next = new int[stars.size()];
-            Arrays.fill(begin, -1);
-            for (int i = stars.size() - 1; i >= 0; i--) {
-                int c = cell(stars.get(i).y(), rows) * columns
-                        + cell(stars.get(i).x(), columns);
-                next[i] = begin[c];
-                begin[c] = i;
-            }
-        }
-
-        private static int cell(double at, int cells) {
-            return (int) Math.max(0, Math.min(cells - 1, at / CELL));
-        }
-
-        /** The nearest within a reach; −1 for none. */
-        int nearest(double x, double y, double reach) {
-            int best = -1;
-            double least = reach * reach;
-            for (int cy = cell(y - reach, rows); cy <= cell(y + reach, rows); cy++) {
-                for (int cx = cell(x - reach, columns); cx <= cell(x + reach, columns); cx++) {
-                    for (int i = begin[cy * columns + cx]; i >= 0; i = next[i]) {
-                        double dx = stars.get(i).x() - x;
-                        double dy = stars.get(i).y() - y;
-                        if (dx * dx + dy * dy < least) {
-                            least = dx * dx + dy * dy;
-                            best = i;
-                        }
-                    }
-                }
-            }
-            return best;
-        }
     }
 }

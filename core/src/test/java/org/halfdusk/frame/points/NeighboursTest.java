@@ -1,4 +1,4 @@
-package org.halfdusk.frame.solved;
+package org.halfdusk.frame.points;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
@@ -9,7 +9,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 
 /** What is near is found by cells as by looking at all. */
-class DetectionsTest {
+class NeighboursTest {
     private static final int WIDTH = 310;
     private static final int HEIGHT = 190;
 
@@ -24,7 +24,7 @@ class DetectionsTest {
             found[i] = place(random);
         }
         int used = count / 2;
-        Detections all = new Detections(found, used, WIDTH, HEIGHT, reach);
+        Neighbours all = new Neighbours(found, used, WIDTH, HEIGHT);
         for (int k = 0; k < 20; k++) {
             double[] at = place(random);
             int nearest = -1;
@@ -32,7 +32,7 @@ class DetectionsTest {
                 double d = away(found[i], at);
                 nearest = d < reach && (nearest < 0 || d < away(found[nearest], at)) ? i : nearest;
             }
-            assertEquals(nearest, all.nearest(at[0], at[1]));
+            assertEquals(nearest, all.nearest(at[0], at[1], reach));
         }
     }
 
