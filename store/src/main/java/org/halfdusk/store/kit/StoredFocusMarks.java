@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.halfdusk.optics.FocusMark;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.kit.FocusMarks;
@@ -22,11 +23,13 @@ public final class StoredFocusMarks implements FocusMarks {
     private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
+    private final Function<Long, List<Kept<FocusMark>>> ofLens;
 
     public StoredFocusMarks(Database database, Clock clock) {
         this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
+        this.ofLens = database.remembered(id -> read(FOCUS_MARK.LENS_ID.eq(id)));
     }
 
     @Override
@@ -36,7 +39,7 @@ public final class StoredFocusMarks implements FocusMarks {
 
     @Override
     public List<Kept<FocusMark>> of(long lensId) {
-        return read(FOCUS_MARK.LENS_ID.eq(lensId));
+        return ofLens.apply(lensId);
     }
 
     private List<Kept<FocusMark>> read(Condition which) {

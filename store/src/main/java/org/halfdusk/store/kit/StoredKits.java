@@ -12,6 +12,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.halfdusk.optics.Camera;
 import org.halfdusk.optics.IntervalTimer;
 import org.halfdusk.optics.Lens;
@@ -37,33 +39,45 @@ import org.jspecify.annotations.Nullable;
 public final class StoredKits implements Kits {
     private final DSLContext dsl;
     private final Clock clock;
+    private final Supplier<Readings<Camera>> cameras;
+    private final Supplier<Readings<Lens>> lenses;
+    private final Supplier<Readings<Converter>> converters;
+    private final Function<Long, Optional<Kept<Camera>>> camera;
+    private final Function<Long, Optional<Kept<Lens>>> lens;
+    private final Function<Long, Optional<Kept<Converter>>> converter;
 
     public StoredKits(Database database, Clock clock) {
         this.dsl = database.dsl();
         this.clock = clock;
+        this.cameras = database.remembered(this::readCameras);
+        this.lenses = database.remembered(this::readLenses);
+        this.converters = database.remembered(this::readConverters);
+        this.camera = database.remembered(this::readCamera);
+        this.lens = database.remembered(this::readLens);
+        this.converter = database.remembered(this::readConverter);
     }
 
     @Override
     public List<Kept<Camera>> cameras() {
-        return readCameras().kept();
+        return cameras.get().kept();
     }
 
     @Override
     public List<Kept<Lens>> lenses() {
-        return readLenses().kept();
+        return lenses.get().kept();
     }
 
     @Override
     public List<Kept<Converter>> converters() {
-        return readConverters().kept();
+        return converters.get().kept();
     }
 
     @Override
     public List<Unread> unread(Kind kind) {
         return switch (kind) {
-            case CAMERA -> readCameras().unread();
-            case LENS -> readLenses().unread();
-            case CONVERTER -> readConverters().unread();
+            case CAMERA -> cameras.get().unread();
+            case LENS -> lenses.get().unread();
+            case CONVERTER -> converters.get().unread();
         };
     }
 
@@ -102,6 +116,10 @@ public final class StoredKits implements Kits {
 
     @Override
     public Optional<Kept<Camera>> camera(long id) {
+        return camera.apply(id);
+    }
+
+    private Optional<Kept<Camera>> readCamera(long id) {
         return Readings.one(
                 "camera",
                 dsl.selectFrom(CAMERA).where(CAMERA.ID.eq(id)).fetchOptional(),
@@ -112,6 +130,10 @@ public final class StoredKits implements Kits {
 
     @Override
     public Optional<Kept<Lens>> lens(long id) {
+        return lens.apply(id);
+    }
+
+    private Optional<Kept<Lens>> readLens(long id) {
         return Readings.one(
                 "lens",
                 dsl.selectFrom(LENS).where(LENS.ID.eq(id)).fetchOptional(),
@@ -122,6 +144,10 @@ public final class StoredKits implements Kits {
 
     @Override
     public Optional<Kept<Converter>> converter(long id) {
+        return converter.apply(id);
+    }
+
+    private Optional<Kept<Converter>> readConverter(long id) {
         return Readings.one(
                 "converter",
                 dsl.selectFrom(CONVERTER).where(CONVERTER.ID.eq(id)).fetchOptional(),

@@ -8,6 +8,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.halfdusk.optics.kit.Accessory;
 import org.halfdusk.optics.kit.BatteryPack;
@@ -31,24 +33,30 @@ public final class StoredRigs implements Rigs {
     private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
+    private final Supplier<Readings<StandingRig>> rigs;
+    private final Supplier<Readings<Accessory>> accessories;
+    private final Function<Long, Optional<Kept<Accessory>>> accessory;
 
     public StoredRigs(Database database, Clock clock) {
         this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
+        this.rigs = database.remembered(this::readRigs);
+        this.accessories = database.remembered(this::readAccessories);
+        this.accessory = database.remembered(this::readAccessory);
     }
 
     @Override
     public List<Kept<StandingRig>> rigs() {
-        return listed().kept();
+        return rigs.get().kept();
     }
 
     @Override
     public List<Unread> unreadRigs() {
-        return listed().unread();
+        return rigs.get().unread();
     }
 
-    private Readings<StandingRig> listed() {
+    private Readings<StandingRig> readRigs() {
         return Readings.of(
                 dsl.selectFrom(RIG)
                         .where(RIG.DELETED_AT.isNull())
@@ -129,12 +137,12 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public List<Kept<Accessory>> accessories() {
-        return readAccessories().kept();
+        return accessories.get().kept();
     }
 
     @Override
     public List<Unread> unreadAccessories() {
-        return readAccessories().unread();
+        return accessories.get().unread();
     }
 
     private Readings<Accessory> readAccessories() {
@@ -150,6 +158,10 @@ public final class StoredRigs implements Rigs {
 
     @Override
     public Optional<Kept<Accessory>> accessory(long id) {
+        return accessory.apply(id);
+    }
+
+    private Optional<Kept<Accessory>> readAccessory(long id) {
         return Readings.one(
                 "accessory",
                 dsl.selectFrom(ACCESSORY).where(ACCESSORY.ID.eq(id)).fetchOptional(),

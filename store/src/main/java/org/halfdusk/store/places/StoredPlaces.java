@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.halfdusk.angle.Azimuth;
 import org.halfdusk.photometry.SkyBrightness;
@@ -39,52 +40,31 @@ public final class StoredPlaces implements Places {
     private final DSLContext dsl;
     private final Clock clock;
 
-    /** The list as it was last read: pages ask for it several times, and skylines make it long. Writing forgets it. */
-    private @Nullable Readings<Place> listed;
+    /** Pages ask for the list several times, and skylines make it long. */
+    private final Supplier<Readings<Place>> all;
 
-    private long writes;
+    /** One that is in the list no more, but in shoots. */
+    private final Function<Long, Optional<Kept<Place>>> one;
 
     public StoredPlaces(Database database, Clock clock) {
         this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
+        this.all = database.remembered(this::readAll);
+        this.one = database.remembered(this::readOne);
     }
 
     @Override
     public List<Kept<Place>> list() {
-        return all().kept();
+        return all.get().kept();
     }
 
     @Override
     public List<Unread> unread() {
-        return all().unread();
+        return all.get().unread();
     }
 
-    private Readings<Place> all() {
-        if (database.within()) {
-            // What a transaction sees may never come to be.
-            return read();
-        }
-        Readings<Place> known;
-        long before;
-        synchronized (this) {
-            known = listed;
-            before = writes;
-        }
-        if (known != null) {
-            return known;
-        }
-        Readings<Place> fresh = read();
-        synchronized (this) {
-            // What was written while it was read may be missing from it.
-            if (writes == before) {
-                listed = fresh;
-            }
-        }
-        return fresh;
-    }
-
-    private Readings<Place> read() {
+    private Readings<Place> readAll() {
         Map<Long, Result<ForegroundObjectRecord>> objects = dsl.selectFrom(FOREGROUND_OBJECT)
                 .orderBy(FOREGROUND_OBJECT.PLACE_ID, FOREGROUND_OBJECT.POSITION)
                 .fetchGroups(FOREGROUND_OBJECT.PLACE_ID);
@@ -106,12 +86,12 @@ public final class StoredPlaces implements Places {
 
     @Override
     public Optional<Kept<Place>> find(long id) {
-        return database.within()
-                ? stored(id)
-                : list().stream().filter(p -> p.id() == id).findFirst().or(() -> stored(id));
+        // The very one that stands in the list: whoever compares two of the same place need not go along their
+        // skylines.
+        return list().stream().filter(p -> p.id() == id).findFirst().or(() -> one.apply(id));
     }
 
-    private Optional<Kept<Place>> stored(long id) {
+    private Optional<Kept<Place>> readOne(long id) {
         Optional<PlaceRecord> row = dsl.selectFrom(PLACE).where(PLACE.ID.eq(id)).fetchOptional();
         List<ForegroundObjectRecord> objects = dsl.selectFrom(FOREGROUND_OBJECT)
                 .where(FOREGROUND_OBJECT.PLACE_ID.eq(id))
@@ -125,19 +105,19 @@ public final class StoredPlaces implements Places {
 
     @Override
     public long add(Place place) {
-        return written(() -> database.whole(() -> {
+        return database.whole(() -> {
             PlaceRecord r = dsl.newRecord(PLACE);
             fill(r, place);
             r.insert();
             addObjects(dsl, r.getId(), place.objects());
             addSkyline(dsl, r.getId(), place.skyline());
             return r.getId();
-        }));
+        });
     }
 
     @Override
     public boolean update(long id, Place place) {
-        return written(() -> database.whole(() -> {
+        return database.whole(() -> {
             PlaceRecord r = dsl.fetchOne(PLACE, PLACE.ID.eq(id));
             if (r == null) {
                 return false;
@@ -151,7 +131,7 @@ public final class StoredPlaces implements Places {
             dsl.deleteFrom(SKYLINE_POINT).where(SKYLINE_POINT.PLACE_ID.eq(id)).execute();
             addSkyline(dsl, id, place.skyline());
             return true;
-        }));
+        });
     }
 
     @Override
@@ -165,26 +145,12 @@ public final class StoredPlaces implements Places {
 
     @Override
     public boolean delete(long id) {
-        return written(() -> Hiding.hide(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id), clock));
+        return Hiding.hide(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id), clock);
     }
 
     @Override
     public boolean restore(long id) {
-        return written(() -> Hiding.show(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id)));
-    }
-
-    /** Forgets the list once a write is through, and also where it failed or was taken back. */
-    private <T> T written(Supplier<T> write) {
-        try {
-            return write.get();
-        } finally {
-            database.afterwards(this::forget);
-        }
-    }
-
-    private synchronized void forget() {
-        writes++;
-        listed = null;
+        return Hiding.show(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id));
     }
 
     private static void fill(PlaceRecord r, Place place) {

@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.halfdusk.place.Observer;
 import org.halfdusk.shoot.kept.Forecasts;
 import org.halfdusk.store.jooq.tables.records.ForecastHourRecord;
@@ -22,14 +23,20 @@ import org.jspecify.annotations.Nullable;
 public final class StoredForecasts implements Forecasts {
     private final Database database;
     private final DSLContext dsl;
+    private final Function<Observer, Optional<Forecast>> near;
 
     public StoredForecasts(Database database) {
         this.database = database;
         this.dsl = database.dsl();
+        this.near = database.remembered(this::readNear);
     }
 
     @Override
     public Optional<Forecast> near(Observer where) {
+        return near.apply(where);
+    }
+
+    private Optional<Forecast> readNear(Observer where) {
         return around(dsl, where).stream().findFirst().map(this::forecast);
     }
 

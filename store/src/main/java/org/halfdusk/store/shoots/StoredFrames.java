@@ -9,6 +9,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.done.Frames;
@@ -36,10 +38,16 @@ import org.jspecify.annotations.Nullable;
 public final class StoredFrames implements Frames {
     private final Database database;
     private final DSLContext dsl;
+    private final Function<Long, Integer> count;
+    private final Supplier<Map<Long, Integer>> counts;
+    private final Supplier<Map<Long, Afterwards>> afterwards;
 
     public StoredFrames(Database database) {
         this.database = database;
         this.dsl = database.dsl();
+        this.counts = database.remembered(this::readCounts);
+        this.afterwards = database.remembered(this::readAfterwards);
+        this.count = database.remembered(id -> dsl.fetchCount(FRAME, FRAME.SHOOT_ID.eq(id)));
     }
 
     private static Condition of(Optional<Long> shootId, int rig) {
@@ -185,18 +193,22 @@ public final class StoredFrames implements Frames {
 
     @Override
     public int count(long shootId) {
-        return dsl.fetchCount(FRAME, FRAME.SHOOT_ID.eq(shootId));
+        return count.apply(shootId);
     }
 
     @Override
     public Map<Long, Integer> counts() {
+        return counts.get();
+    }
+
+    private Map<Long, Integer> readCounts() {
         Map<Long, Integer> counts = new HashMap<>();
         dsl.select(FRAME.SHOOT_ID, DSL.count())
                 .from(FRAME)
                 .where(FRAME.SHOOT_ID.isNotNull())
                 .groupBy(FRAME.SHOOT_ID)
                 .forEach(r -> counts.put(r.value1(), r.value2()));
-        return counts;
+        return Collections.unmodifiableMap(counts);
     }
 
     @Override
@@ -311,10 +323,14 @@ public final class StoredFrames implements Frames {
 
     @Override
     public Map<Long, Afterwards> afterwards() {
+        return afterwards.get();
+    }
+
+    private Map<Long, Afterwards> readAfterwards() {
         Map<Long, Afterwards> all = new HashMap<>();
         dsl.selectFrom(AFTERWARDS)
                 .forEach(r -> all.put(r.getShootId(), new Afterwards(r.getNote(), r.getWeather(), r.getFocusMark())));
-        return all;
+        return Collections.unmodifiableMap(all);
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.halfdusk.photometry.Measurement;
 import org.halfdusk.shoot.kept.done.Learning;
 import org.halfdusk.shoot.review.learnt.Learnt;
@@ -18,14 +19,20 @@ import org.jooq.DSLContext;
 public final class StoredLearning implements Learning {
     private final Database database;
     private final DSLContext dsl;
+    private final Supplier<List<Learnt>> all;
 
     public StoredLearning(Database database) {
         this.database = database;
         this.dsl = database.dsl();
+        this.all = database.remembered(this::read);
     }
 
     @Override
     public List<Learnt> all() {
+        return all.get();
+    }
+
+    private List<Learnt> read() {
         return dsl
                 .selectFrom(LEARNT)
                 .orderBy(LEARNT.FIGURE, LEARNT.THING_ID, LEARNT.DETAIL, LEARNT.SHOOT_ID)

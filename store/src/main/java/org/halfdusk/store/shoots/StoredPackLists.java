@@ -4,8 +4,10 @@ import static org.halfdusk.store.jooq.Tables.PACK_OWN;
 import static org.halfdusk.store.jooq.Tables.PACK_TICK;
 
 import java.time.Clock;
+import java.util.Collections;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.done.PackLists;
 import org.halfdusk.store.jooq.tables.records.PackOwnRecord;
@@ -19,11 +21,15 @@ public final class StoredPackLists implements PackLists {
     private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
+    private final Function<Long, Set<String>> ticked;
+    private final Function<Long, List<Kept<String>>> own;
 
     public StoredPackLists(Database database, Clock clock) {
         this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
+        this.ticked = database.remembered(this::readTicked);
+        this.own = database.remembered(this::readOwn);
     }
 
     @Override
@@ -36,7 +42,12 @@ public final class StoredPackLists implements PackLists {
 
     @Override
     public Set<String> ticked(long shootId) {
-        return dsl.selectFrom(PACK_TICK).where(PACK_TICK.SHOOT_ID.eq(shootId)).fetchSet(PACK_TICK.ITEM);
+        return ticked.apply(shootId);
+    }
+
+    private Set<String> readTicked(long shootId) {
+        return Collections.unmodifiableSet(
+                dsl.selectFrom(PACK_TICK).where(PACK_TICK.SHOOT_ID.eq(shootId)).fetchSet(PACK_TICK.ITEM));
     }
 
     @Override
@@ -55,11 +66,18 @@ public final class StoredPackLists implements PackLists {
 
     @Override
     public List<Kept<String>> own(long shootId) {
-        return dsl.selectFrom(PACK_OWN)
+        return own.apply(shootId);
+    }
+
+    private List<Kept<String>> readOwn(long shootId) {
+        return dsl
+                .selectFrom(PACK_OWN)
                 .where(PACK_OWN.SHOOT_ID.eq(shootId), PACK_OWN.DELETED_AT.isNull())
                 .orderBy(PACK_OWN.ID)
                 .fetch()
-                .map(r -> new Kept<>(r.getId(), PlainText.shortened(r.getName(), LONGEST_NAME, "without a name")));
+                .stream()
+                .map(r -> new Kept<>(r.getId(), PlainText.shortened(r.getName(), LONGEST_NAME, "without a name")))
+                .toList();
     }
 
     @Override

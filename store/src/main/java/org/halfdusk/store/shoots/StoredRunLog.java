@@ -5,11 +5,14 @@ import static org.halfdusk.store.jooq.Tables.RUN_ENTRY;
 
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.kept.done.RunLog;
 import org.halfdusk.shoot.running.RunEntry;
@@ -19,12 +22,19 @@ import org.jooq.DSLContext;
 
 /** What happened in the night, in the file. */
 public final class StoredRunLog implements RunLog {
+    /** Those whose entries are remembered: a night may have thousands. */
+    private static final int NIGHTS = 8;
+
     private final Database database;
     private final DSLContext dsl;
+    private final Supplier<Map<Long, ClockOffset>> clocks;
+    private final Function<Long, List<RunEntry>> entries;
 
     public StoredRunLog(Database database) {
         this.database = database;
         this.dsl = database.dsl();
+        this.clocks = database.remembered(this::readClocks);
+        this.entries = database.remembered(this::readEntries, NIGHTS);
     }
 
     @Override
@@ -34,6 +44,10 @@ public final class StoredRunLog implements RunLog {
 
     @Override
     public List<RunEntry> entries(long shootId) {
+        return entries.apply(shootId);
+    }
+
+    private List<RunEntry> readEntries(long shootId) {
         return dsl
                 .selectFrom(RUN_ENTRY)
                 .where(RUN_ENTRY.SHOOT_ID.eq(shootId))
@@ -86,10 +100,14 @@ public final class StoredRunLog implements RunLog {
 
     @Override
     public Map<Long, ClockOffset> clocks() {
+        return clocks.get();
+    }
+
+    private Map<Long, ClockOffset> readClocks() {
         Map<Long, ClockOffset> clocks = new HashMap<>();
         dsl.selectFrom(CAMERA_CLOCK)
                 .forEach(r -> clocks.put(r.getCameraId(), new ClockOffset(r.getSeconds(), Instant.parse(r.getAt()))));
-        return clocks;
+        return Collections.unmodifiableMap(clocks);
     }
 
     @Override

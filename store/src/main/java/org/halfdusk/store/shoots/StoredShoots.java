@@ -11,11 +11,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.halfdusk.angle.Altitude;
 import org.halfdusk.angle.Azimuth;
@@ -59,11 +61,26 @@ public final class StoredShoots implements Shoots {
     private final Database database;
     private final DSLContext dsl;
     private final Clock clock;
+    private final Function<Seen, Optional<Kept<Shoot>>> seen;
+    private final Function<Long, List<Kept<Shoot.ShootRig>>> rigs;
+    private final Function<Long, Integer> undoable;
+    private final Function<Where, Set<LocalDate>> nights;
+    private final Function<Subject, Optional<Long>> lastPlace;
+
+    /** A shoot through one of its rigs. */
+    private record Seen(long id, int rig) {}
+
+    private record Where(Subject subject, long placeId) {}
 
     public StoredShoots(Database database, Clock clock) {
         this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
+        this.seen = database.remembered(s -> read(s.id(), s.rig(), SHOOT_RIG.REMOVED_AT.isNull()));
+        this.rigs = database.remembered(this::readRigs);
+        this.undoable = database.remembered(this::countUndoable);
+        this.nights = database.remembered(this::readNights);
+        this.lastPlace = database.remembered(this::readLastPlace);
     }
 
     /** Shoot, its first rig and its place, that are to be seen and hold a text. */
@@ -142,6 +159,10 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Optional<Long> lastPlace(Subject subject) {
+        return lastPlace.apply(subject);
+    }
+
+    private Optional<Long> readLastPlace(Subject subject) {
         return dsl.select(SHOOT.PLACE_ID)
                 .from(SHOOT)
                 .where(SHOOT.SUBJECT.eq(subject.name()), SHOOT.DELETED_AT.isNull())
@@ -152,14 +173,21 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Set<LocalDate> nights(Subject subject, long placeId) {
+        return nights.apply(new Where(subject, placeId));
+    }
+
+    private Set<LocalDate> readNights(Where of) {
         return dsl
                 .selectDistinct(SHOOT.NIGHT)
                 .from(SHOOT)
-                .where(SHOOT.SUBJECT.eq(subject.name()), SHOOT.PLACE_ID.eq(placeId), SHOOT.DELETED_AT.isNull())
+                .where(
+                        SHOOT.SUBJECT.eq(of.subject().name()),
+                        SHOOT.PLACE_ID.eq(of.placeId()),
+                        SHOOT.DELETED_AT.isNull())
                 .fetch(SHOOT.NIGHT)
                 .stream()
                 .flatMap(n -> date(n).stream())
-                .collect(Collectors.toSet());
+                .collect(Collectors.collectingAndThen(Collectors.toSet(), Collections::unmodifiableSet));
     }
 
     private static Optional<LocalDate> date(String text) {
@@ -172,10 +200,10 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public Optional<Kept<Shoot>> find(long id, int rig) {
-        return find(id, rig, SHOOT_RIG.REMOVED_AT.isNull());
+        return seen.apply(new Seen(id, rig));
     }
 
-    private Optional<Kept<Shoot>> find(long id, int rig, Condition also) {
+    private Optional<Kept<Shoot>> read(long id, int rig, Condition also) {
         List<Record> rows = dsl.select(SHOOT.fields())
                 .select(SHOOT_RIG.fields())
                 .from(SHOOT)
@@ -194,6 +222,10 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public List<Kept<Shoot.ShootRig>> rigs(long id) {
+        return rigs.apply(id);
+    }
+
+    private List<Kept<Shoot.ShootRig>> readRigs(long id) {
         List<ShootRigRecord> rows = dsl.selectFrom(SHOOT_RIG)
                 .where(SHOOT_RIG.SHOOT_ID.eq(id), SHOOT_RIG.REMOVED_AT.isNull())
                 .orderBy(SHOOT_RIG.POSITION)
@@ -459,7 +491,7 @@ public final class StoredShoots implements Shoots {
             // A rig that was taken off since keeps its changes, for when it is put back.
             Optional<Shoot> now = last.isEmpty()
                     ? Optional.empty()
-                    : find(id, rig, DSL.noCondition()).map(Kept::it);
+                    : read(id, rig, DSL.noCondition()).map(Kept::it);
             if (now.isEmpty()) {
                 return false;
             }
@@ -485,6 +517,10 @@ public final class StoredShoots implements Shoots {
 
     @Override
     public int undoable(long id) {
+        return undoable.apply(id);
+    }
+
+    private int countUndoable(long id) {
         return dsl.fetchCount(
                 dsl.selectDistinct(SHOOT_CHANGE.BATCH).from(SHOOT_CHANGE).where(SHOOT_CHANGE.SHOOT_ID.eq(id)));
     }

@@ -9,16 +9,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
@@ -46,17 +47,20 @@ public final class Database implements AutoCloseable {
     private static final int COPIES_KEPT = 5;
     private static final int CONNECTIONS = 4;
     private static final int PATIENCE_MS = 5000;
+    private static final int REMEMBERED = 100;
     private static final DateTimeFormatter STAMP =
             DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss").withZone(ZoneOffset.UTC);
 
     private final HikariDataSource pool;
+    private final Commits commits;
     private final DSLContext dsl;
 
-    /** What waits for the end of the thread's transaction; nothing outside one. */
-    private final ThreadLocal<@Nullable List<Runnable>> afterwards = new ThreadLocal<>();
+    /** Set while the thread is in a transaction. */
+    private final ThreadLocal<@Nullable Boolean> inside = new ThreadLocal<>();
 
-    private Database(HikariDataSource pool) {
+    private Database(HikariDataSource pool, Commits commits) {
         this.pool = pool;
+        this.commits = commits;
         Settings settings = new Settings().withExecuteLogging(false).withRenderSchema(false);
         Configuration configuration = new DefaultConfiguration()
                 .set(SQLDialect.SQLITE)
@@ -87,7 +91,7 @@ public final class Database implements AutoCloseable {
                 check(pool, file);
             }
             migrate(pool, folder, existed, clock);
-            return new Database(pool);
+            return new Database(pool, new Commits(DriverManager.getConnection(pool.getJdbcUrl())));
         } catch (IOException | SQLException | RuntimeException e) {
             if (pool != null) {
                 pool.close();
@@ -207,38 +211,52 @@ public final class Database implements AutoCloseable {
         return dsl;
     }
 
+    /**
+     * A query that is remembered until anything in the file changes, whoever writes it.
+     *
+     * @param read asked outside of a transaction, and in one each time; gives what never changes
+     */
+    public <K, V> Function<K, V> remembered(Function<K, V> read) {
+        return remembered(read, REMEMBERED);
+    }
+
+    /** @param most answers that are kept, those that were asked for lately */
+    public <K, V> Function<K, V> remembered(Function<K, V> read, int most) {
+        return new Remembered<>(this, read, most);
+    }
+
+    /** The same where there is nothing to ask for by. */
+    public <V> Supplier<V> remembered(Supplier<V> read) {
+        Function<Boolean, V> only = remembered(all -> read.get());
+        return () -> only.apply(true);
+    }
+
+    /** A number that is the same as before only where nothing was committed meanwhile, by this process or another. */
+    long version() {
+        return commits.version();
+    }
+
     /** Makes changes in one transaction, or in the one that the thread is in already. */
     public <T> T whole(Supplier<T> changes) {
-        if (afterwards.get() != null) {
+        if (within()) {
             return changes.get();
         }
-        List<Runnable> waiting = new ArrayList<>();
-        afterwards.set(waiting);
+        inside.set(true);
         try {
             return dsl.transactionResult(tx -> changes.get());
         } finally {
-            afterwards.remove();
-            waiting.forEach(Runnable::run);
+            inside.remove();
         }
     }
 
     /** Whether the thread is in a transaction: what it reads then may never come to be. */
-    public boolean within() {
-        return afterwards.get() != null;
-    }
-
-    /** Runs something once the thread's transaction is through, kept or not; at once outside of one. */
-    public void afterwards(Runnable task) {
-        List<Runnable> waiting = afterwards.get();
-        if (waiting == null) {
-            task.run();
-        } else {
-            waiting.add(task);
-        }
+    boolean within() {
+        return inside.get() != null;
     }
 
     @Override
     public void close() {
+        commits.close();
         pool.close();
     }
 }

@@ -1,0 +1,45 @@
+package org.halfdusk.store.sqlite;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.function.Function;
+
+/**
+ * What was read of the file, given again while nothing in the file has changed: a page asks for the same rows a dozen
+ * times, and putting a query together takes longer than it takes SQLite to answer.
+ *
+ * <p>In a transaction the file is read: what the thread sees there may never come to be. Values are shared by threads, so
+ * they must not change; and they stay in memory, so lists without a bound are not for here.
+ *
+ * @param <K> what is asked for
+ * @param <V> what was read
+ */
+final class Remembered<K, V> implements Function<K, V> {
+    private final Database database;
+    private final Function<K, V> read;
+    private final Cache<K, Known<V>> known;
+
+    private record Known<V>(long version, V value) {}
+
+    Remembered(Database database, Function<K, V> read, int most) {
+        this.known = Caffeine.newBuilder().maximumSize(most).build();
+        this.database = database;
+        this.read = read;
+    }
+
+    @Override
+    public V apply(K key) {
+        if (database.within()) {
+            return read.apply(key);
+        }
+        // Asked before reading: what is written meanwhile is another version, and is read by whoever asks next.
+        long version = database.version();
+        Known<V> last = known.getIfPresent(key);
+        if (last != null && last.version() == version) {
+            return last.value();
+        }
+        V fresh = read.apply(key);
+        known.put(key, new Known<>(version, fresh));
+        return fresh;
+    }
+}
