@@ -29,6 +29,7 @@ import org.springframework.security.web.header.writers.XXssProtectionHeaderWrite
 import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
 import org.springframework.security.web.servlet.support.csrf.CsrfRequestDataValueProcessor;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.session.DisableEncodeUrlFilter;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
 import org.springframework.web.servlet.support.RequestDataValueProcessor;
@@ -55,6 +56,8 @@ class Security {
         FilterChainProxy chain = new FilterChainProxy(new DefaultSecurityFilterChain(
                 AnyRequestMatcher.INSTANCE,
                 headers(),
+                // No session is known by what stands in a link, so links are written as they are.
+                new DisableEncodeUrlFilter(),
                 new PasswordCheck(password, other, new Knocks(clock)),
                 new Intake(),
                 tokens()));

@@ -7,6 +7,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import org.halfdusk.web.DemoPages;
 import org.halfdusk.web.Validators;
 import org.junit.jupiter.api.Tag;
@@ -84,5 +86,26 @@ class HtmlTest extends DemoPages {
             command.add(name);
         }
         assertEquals("", Validators.say(folder, command.toArray(String[]::new)).text());
+    }
+
+    private static final Pattern ASSET = Pattern.compile("(?<=(?:href|src|data-\\w{1,9})=\")/assets/[^\"]+");
+
+    /** Of pages, and of what is said where there is none: beside files and beside pages another part of the house says it. */
+    @Test
+    void filesAreAskedForByNamesThatChangeWithThem() throws Exception {
+        List<String> pages = new ArrayList<>(PAGES);
+        pages.addAll(List.of("/stack", "/shoots/1/nothing", "/assets/none.css", "/nights/2027"));
+        for (String page : pages) {
+            List<String> assets = ASSET.matcher(app.get(page).body())
+                    .results()
+                    .map(MatchResult::group)
+                    .toList();
+            assertTrue(assets.size() > 1, page + " asks for " + assets);
+            for (String asset : assets) {
+                assertTrue(
+                        asset.matches("/assets/[\\w-]+-[0-9a-f]{32}\\.\\w+"),
+                        page + ": " + asset + " would be kept for a year under that name");
+            }
+        }
     }
 }

@@ -18,7 +18,7 @@ import org.thymeleaf.standard.expression.IStandardVariableExpressionEvaluator;
 import org.thymeleaf.standard.expression.StandardExpressionExecutionContext;
 
 /**
- * Reads the plainest of what templates ask, a name and what hangs on it ({@code page.rows}, {@code p.pole.get().x}), straight from the
+ * Reads the plainest of what templates ask, a name and what hangs on it ({@code page.rows}, {@code p.pole.get().x}) or the contrary of it, straight from the
  * records of a page. Two of three expressions are such, a page asks for up to a thousand, and the general language takes several
  * microseconds for each.
  *
@@ -27,8 +27,10 @@ import org.thymeleaf.standard.expression.StandardExpressionExecutionContext;
  */
 final class PathEvaluator implements IStandardVariableExpressionEvaluator {
     private static final Pattern PATH = Pattern.compile("[a-zA-Z_]\\w*(\\.[a-zA-Z_]\\w*(\\(\\))?)*");
-    private static final Path NONE = new Path("", List.of());
+    private static final Path NONE = new Path("", List.of(), false);
+    private static final String NOT = "!";
     private static final Object LEFT = new Object();
+    private static final String EMPTY = "isEmpty()";
     private static final String OURS = "org.halfdusk.";
 
     private static final ClassValue<Map<String, Method>> READERS = new ClassValue<>() {
@@ -51,6 +53,9 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
         if (!asked.getUseSelectionAsRoot() && !how.getPerformTypeConversion()) {
             Path path = paths.computeIfAbsent(asked.getExpression(), PathEvaluator::parsed);
             Object read = path.root.isEmpty() ? LEFT : read(context.getVariable(path.root), path.steps);
+            if (path.not) {
+                read = read instanceof Boolean so ? !so : LEFT;
+            }
             if (read != LEFT) {
                 return read;
             }
@@ -74,11 +79,13 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
     }
 
     private static Path parsed(String expression) {
-        if (!PATH.matcher(expression).matches()) {
+        boolean not = expression.startsWith(NOT);
+        String path = not ? expression.substring(NOT.length()) : expression;
+        if (!PATH.matcher(path).matches()) {
             return NONE;
         }
-        String[] names = expression.split("\\.");
-        return new Path(names[0], Arrays.stream(names).skip(1).map(Step::new).toList());
+        String[] names = path.split("\\.");
+        return new Path(names[0], Arrays.stream(names).skip(1).map(Step::new).toList(), not);
     }
 
     /** By the name that is written: a record's components as names, what our own classes answer without arguments as calls. */
@@ -111,7 +118,8 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
         return Map.copyOf(found);
     }
 
-    private record Path(String root, List<Step> steps) {}
+    /** @param not whether the contrary of what stands there is asked */
+    private record Path(String root, List<Step> steps, boolean not) {}
 
     /** One name, or one call, as it is written. */
     private record Step(String written) {
@@ -120,8 +128,11 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
             if (on instanceof Optional<?> maybe) {
                 return ofOptional(maybe);
             }
-            if (on instanceof Collection<?> many && written.equals("isEmpty()")) {
+            if (on instanceof Collection<?> many && written.equals(EMPTY)) {
                 return many.isEmpty();
+            }
+            if (on instanceof String text && written.equals(EMPTY)) {
+                return text.isEmpty();
             }
             Method reader = READERS.get(on.getClass()).get(written);
             try {
@@ -135,7 +146,7 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
         private Object ofOptional(Optional<?> maybe) {
             return switch (written) {
                 case "isPresent()" -> maybe.isPresent();
-                case "isEmpty()" -> maybe.isEmpty();
+                case EMPTY -> maybe.isEmpty();
                 case "get()" -> maybe.isPresent() ? maybe.get() : LEFT;
                 default -> LEFT;
             };

@@ -160,6 +160,24 @@ class PathEvaluatorTest {
                 "true",
                 "null",
                 "not true",
+                "!first.chosen",
+                "! first.chosen",
+                "!first.x",
+                "!first.text",
+                "!first.hint.isEmpty()",
+                "!first.next.get().hint.isEmpty()",
+                "!page.lines.isEmpty()",
+                "!page.typed.isEmpty()",
+                "!page.none.isPresent()",
+                "!first.broken()",
+                "!nothing",
+                "!unknown.chosen",
+                "!word",
+                "!true",
+                "!",
+                "word.isEmpty()",
+                "first.text.isEmpty()",
+                "first.hint.isBlank()",
                 "first . text",
                 "first.text + '!'",
                 "first.x > 1",
@@ -198,12 +216,16 @@ class PathEvaluatorTest {
                     "first.width()",
                     "first.next.get().tone.word()",
                     "page.lines.isEmpty()",
-                    "page.none.isPresent()"
+                    "page.none.isPresent()",
+                    "!page.lines.isEmpty()",
+                    "!first.text.isEmpty()",
+                    "word.isEmpty()",
+                    "!first.chosen"
                 })
                 .map(e -> paths.evaluate(
                         context, new VariableExpression(e), StandardExpressionExecutionContext.RESTRICTED))
                 .toList();
-        assertEquals(List.of("alone", 5, "warm <0>", false, false), read);
+        assertEquals(List.of("alone", 5, "warm <0>", false, false, true, true, false, false), read);
         verify(general, never()).evaluate(any(), any(), any());
         paths.evaluate(context, new VariableExpression("page.lines[0]"), StandardExpressionExecutionContext.NORMAL);
         verify(general, times(1)).evaluate(any(), any(), any());
