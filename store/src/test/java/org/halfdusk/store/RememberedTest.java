@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.lang.reflect.RecordComponent;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -11,6 +12,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,10 +60,12 @@ import org.halfdusk.store.shoots.StoredShoots;
 import org.halfdusk.store.sqlite.Database;
 import org.halfdusk.weather.Forecast;
 import org.halfdusk.weather.WeatherHour;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.function.Executable;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -380,5 +384,47 @@ class RememberedTest {
         here.close();
         assertEquals(2, asked.get());
         assertEquals(3, asked.get());
+    }
+
+    /** What many threads are given must not be changed by one of them. */
+    @Test
+    void whatIsRememberedCannotBeChanged() throws Exception {
+        Ports p = filled(here);
+        p.forecasts().keep(TOWER, forecast(0.4));
+        p.shoots().addRig(1, rig());
+        p.lists().tick(1, "tripod", true);
+        p.lists().add(1, "rope");
+        p.log().clock(1, new ClockOffset(3, CLOCK.instant()));
+        p.log().merge(1, List.of(entry("name 123")));
+        p.frames().afterwards(1, new Afterwards("fine", "", ""));
+        p.settings().replace(Map.of("units", "metric"));
+        int held = unchangeable(List.copyOf(p.reads()));
+        assertTrue(held > 60, held + " collections were looked at");
+    }
+
+    /** Collections in a value, in what records hold and in what collections hold; each refuses to be changed. */
+    private static int unchangeable(@Nullable Object value) throws ReflectiveOperationException {
+        int held = 0;
+        if (value instanceof Collection<?> many) {
+            held = refused(() -> many.add(null), many);
+            for (Object one : many) {
+                held += unchangeable(one);
+            }
+        } else if (value instanceof Map<?, ?> map) {
+            held = refused(() -> map.put(null, null), map) + unchangeable(List.copyOf(map.values()));
+        } else if (value instanceof Optional<?> maybe && maybe.isPresent()) {
+            held = unchangeable(maybe.get());
+        } else if (value instanceof Record record) {
+            for (RecordComponent component : record.getClass().getRecordComponents()) {
+                component.getAccessor().setAccessible(true);
+                held += unchangeable(component.getAccessor().invoke(record));
+            }
+        }
+        return held;
+    }
+
+    private static int refused(Executable change, Object what) {
+        assertThrows(UnsupportedOperationException.class, change, () -> what.getClass() + " " + what);
+        return 1;
     }
 }
