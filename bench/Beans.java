@@ -97,7 +97,9 @@ public final class Beans implements ApplicationStartup {
     }
 
     public static void main(String[] args) throws Exception {
-        SpringApplication application = new SpringApplication(Class.forName("org.halfdusk.web.HalfDusk"));
+        Class<?> main = Class.forName("org.halfdusk.web.HalfDusk");
+        SpringApplication application = new SpringApplication(main);
+        application.setMainApplicationClass(main);
         Beans beans = new Beans();
         application.setApplicationStartup(beans);
         long from = System.nanoTime();
