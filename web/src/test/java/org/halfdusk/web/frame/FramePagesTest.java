@@ -8,8 +8,12 @@ import java.io.ByteArrayOutputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.zip.GZIPOutputStream;
 import org.halfdusk.angle.Vector;
 import org.halfdusk.ephemeris.stars.Star;
@@ -17,13 +21,16 @@ import org.halfdusk.ephemeris.stars.StarCatalogue;
 import org.halfdusk.place.Place;
 import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.choices.RigChoices;
+import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.choices.ShootField;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.planning.Planner;
 import org.halfdusk.sky.Sky;
+import org.halfdusk.typed.Field;
 import org.halfdusk.web.DemoPages;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -47,6 +54,63 @@ class FramePagesTest extends DemoPages {
     void starsShowAtNightAndNotByDay() throws Exception {
         assertTrue(app.get("/shoots/1/frame?at=02:30").body().split("<circle cx=").length > 60);
         assertTrue(app.get("/shoots/1/frame?at=20:40").body().split("<circle cx=").length < 10);
+    }
+
+    private static String picture(String query, String theme) throws Exception {
+        String body =
+                app.get("/shoots/8/frame" + query, "Cookie", "theme=" + theme).body();
+        return body.substring(body.indexOf("<noscript>"), body.indexOf("</noscript>"));
+    }
+
+    /** It is drawn once for all that it follows from: whatever changes, another is shown, and changed back the first again. */
+    @Test
+    void thePictureFollowsWhateverItIsDrawnFrom() throws Exception {
+        Shoots shoots = app.bean(Shoots.class);
+        Places places = app.bean(Places.class);
+        long at = shoots.find(8).orElseThrow().it().placeId();
+        Place place = places.find(at).orElseThrow().it();
+        String first = picture("", "desk");
+        Set<String> all = new HashSet<>(Set.of(first));
+        assertTrue(all.add(picture("?at=03:00", "desk")), "another hour");
+        assertTrue(all.add(picture("", "field")), "red");
+        assertEquals(first, picture("", "desk"));
+
+        places.update(at, place.with(new Skyline(List.of(new Skyline.Point(0, 12), new Skyline.Point(180, 25)))));
+        assertTrue(all.add(picture("", "desk")), "another skyline");
+        places.update(at, place);
+        assertEquals(first, picture("", "desk"));
+
+        for (Map.Entry<Field<Shoot, ?>, String> change : Map.<Field<Shoot, ?>, String>of(
+                        ShootField.AIM, "150 30 90", ShootField.NIGHT, "2027-07-09")
+                .entrySet()) {
+            assertEquals(
+                    new Shoots.Outcome.Saved(),
+                    shoots.change(
+                            8,
+                            List.of(Shoots.Edit.read(
+                                    change.getKey(),
+                                    Optional.of(change.getKey()
+                                            .text(shoots.find(8).orElseThrow().it())),
+                                    change.getValue()))));
+            assertTrue(all.add(picture("", "desk")), change.getKey().name());
+            assertTrue(shoots.undo(8));
+            assertEquals(first, picture("", "desk"));
+        }
+
+        hours("12");
+        assertTrue(all.add(picture("", "desk")), "hours of another kind");
+        hours("24");
+        assertEquals(first, picture("", "desk"));
+    }
+
+    /** Saves the settings as they stand but for the clock. */
+    private static void hours(String clock) throws Exception {
+        Map<String, String> form = new HashMap<>();
+        for (Element field : app.page("/settings").select("form:has(#clock) [name]")) {
+            form.put(field.attr("name"), field.val());
+        }
+        form.put("clock", clock);
+        assertEquals(302, app.post("/settings", form).statusCode());
     }
 
     @Test
