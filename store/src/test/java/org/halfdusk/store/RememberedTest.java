@@ -235,7 +235,9 @@ class RememberedTest {
                 () -> p.shoots().addRig(1, rig()),
                 () -> p.shoots().removeRig(1, 1),
                 () -> p.shoots().restoreRig(1, 1),
-                () -> p.shoots().change(1, List.of(Shoots.Edit.read(ShootField.TITLE, Optional.empty(), name))),
+                () -> p.shoots()
+                        .find(1)
+                        .ifPresent(s -> p.shoots().change(1, List.of(Shoots.Edit.of(s.it(), ShootField.TITLE, name)))),
                 () -> p.shoots().undo(1),
                 () -> p.shoots().delete(one),
                 () -> p.shoots().restore(one),

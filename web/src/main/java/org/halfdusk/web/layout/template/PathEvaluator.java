@@ -29,6 +29,7 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
     private static final Pattern PATH = Pattern.compile("[a-zA-Z_]\\w*(\\.[a-zA-Z_]\\w*(\\(\\))?)*");
     private static final Path NONE = new Path("", List.of(), false);
     private static final String NOT = "!";
+    private static final String NULL = "null";
     private static final Object LEFT = new Object();
     private static final String EMPTY = "isEmpty()";
     private static final String OURS = "org.halfdusk.";
@@ -51,6 +52,9 @@ final class PathEvaluator implements IStandardVariableExpressionEvaluator {
     public @Nullable Object evaluate(
             IExpressionContext context, IStandardVariableExpression asked, StandardExpressionExecutionContext how) {
         if (!asked.getUseSelectionAsRoot() && !how.getPerformTypeConversion()) {
+            if (asked.getExpression().equals(NULL)) {
+                return null;
+            }
             Path path = paths.computeIfAbsent(asked.getExpression(), PathEvaluator::parsed);
             Object read = path.root.isEmpty() ? LEFT : read(context.getVariable(path.root), path.steps);
             if (path.not) {
