@@ -1,3 +1,4 @@
+import java.lang.management.ManagementFactory;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -105,9 +106,8 @@ public final class Beans implements ApplicationStartup {
         long from = System.nanoTime();
         var context = application.run(args);
         double all = (System.nanoTime() - from) / NS_A_MS;
-        double jvm = ProcessHandle.current().info().startInstant().map(s ->
-                System.currentTimeMillis() - s.toEpochMilli() - all).orElse(Double.NaN);
-        System.out.printf("before the application: %.0f ms%nthe application: %.0f ms, of it%n", jvm, all);
+        double before = ManagementFactory.getRuntimeMXBean().getUptime() - all;
+        System.out.printf("before the application: %.0f ms%nthe application: %.0f ms, of it%n", before, all);
         double told = 0;
         for (Map.Entry<String, Double> e : beans.largest()) {
             System.out.printf("%7.0f ms  %s%n", e.getValue(), e.getKey());
