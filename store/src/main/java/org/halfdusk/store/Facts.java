@@ -27,4 +27,15 @@ public final class Facts {
                 .set(FACT.VALUE, value)
                 .execute();
     }
+
+    /** Counts one more, in the transaction that the thread is in. */
+    public void count(String name) {
+        dsl.insertInto(FACT)
+                .set(FACT.NAME, name)
+                .set(FACT.VALUE, "1")
+                .onConflict(FACT.NAME)
+                .doUpdate()
+                .set(FACT.VALUE, FACT.VALUE.cast(Long.class).plus(1).cast(String.class))
+                .execute();
+    }
 }

@@ -1,6 +1,7 @@
 package org.halfdusk.store;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -39,6 +40,7 @@ import org.halfdusk.shoot.Subject;
 import org.halfdusk.shoot.camera.ClockOffset;
 import org.halfdusk.shoot.choices.Shoot;
 import org.halfdusk.shoot.choices.ShootField;
+import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Shoots;
 import org.halfdusk.shoot.kept.kit.Kits;
 import org.halfdusk.shoot.kept.kit.StandingRig;
@@ -349,6 +351,32 @@ class RememberedTest {
             return true;
         });
         assertEquals(3, asked.get(), "and nothing of that is remembered");
+    }
+
+    /** Skylines are long to read: whatever else is saved, places are the same ones. */
+    @Test
+    void placesAreReadAgainOnlyOncePlacesChanged() {
+        Ports p = filled(here);
+        List<Kept<Place>> before = p.places().list();
+        p.settings().replace(Map.of("units", "feet"));
+        Ports.of(elsewhere).lists().add(1, "rope");
+        assertSame(before, p.places().list());
+        assertSame(before.get(0), p.places().find(before.get(0).id()).orElseThrow());
+        assertThrows(
+                TakenBack.class,
+                () -> here.whole(() -> {
+                    p.places().update(1, place("never so called"));
+                    throw new TakenBack();
+                }));
+        assertSame(before, p.places().list());
+        for (Ports writer : List.of(p, Ports.of(elsewhere))) {
+            assertTrue(writer.places().update(1, place("by " + writer.hashCode())));
+            assertEquals(Ports.of(here).places().list(), p.places().list());
+            assertTrue(writer.places().delete(1));
+            assertEquals(2, p.places().list().size());
+            assertTrue(writer.places().restore(1));
+            assertEquals(3, p.places().list().size());
+        }
     }
 
     /** Eight at once: once a save is through, whoever made it sees it, or a later one. */

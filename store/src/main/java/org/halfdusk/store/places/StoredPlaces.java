@@ -23,6 +23,7 @@ import org.halfdusk.place.Skyline;
 import org.halfdusk.shoot.kept.Kept;
 import org.halfdusk.shoot.kept.Places;
 import org.halfdusk.shoot.kept.Unread;
+import org.halfdusk.store.Facts;
 import org.halfdusk.store.jooq.tables.records.ForegroundObjectRecord;
 import org.halfdusk.store.jooq.tables.records.PlaceRecord;
 import org.halfdusk.store.jooq.tables.records.SkylinePointRecord;
@@ -40,8 +41,11 @@ public final class StoredPlaces implements Places {
     private final DSLContext dsl;
     private final Clock clock;
 
-    /** Pages ask for the list several times, and skylines make it long. */
-    private final Supplier<Readings<Place>> all;
+    /** How often places were written, counted in the file: skylines make them long to read, and most saves are of other things. */
+    private static final String WRITTEN = "places written";
+
+    private final Facts facts;
+    private final Function<Boolean, Readings<Place>> all;
 
     /** One that is in the list no more, but in shoots. */
     private final Function<Long, Optional<Kept<Place>>> one;
@@ -50,18 +54,24 @@ public final class StoredPlaces implements Places {
         this.database = database;
         this.dsl = database.dsl();
         this.clock = clock;
-        this.all = database.remembered(this::readAll);
-        this.one = database.remembered(this::readOne);
+        this.facts = new Facts(database);
+        Supplier<Optional<String>> written = database.remembered(() -> facts.get(WRITTEN));
+        this.all = database.remembered(every -> readAll(), written);
+        this.one = database.remembered(this::readOne, written);
     }
 
     @Override
     public List<Kept<Place>> list() {
-        return all.get().kept();
+        return all().kept();
     }
 
     @Override
     public List<Unread> unread() {
-        return all.get().unread();
+        return all().unread();
+    }
+
+    private Readings<Place> all() {
+        return all.apply(true);
     }
 
     private Readings<Place> readAll() {
@@ -86,9 +96,11 @@ public final class StoredPlaces implements Places {
 
     @Override
     public Optional<Kept<Place>> find(long id) {
-        // The very one that stands in the list: whoever compares two of the same place need not go along their
+        // Outside of a transaction the very one that stands in the list: whoever compares two need not go along
         // skylines.
-        return list().stream().filter(p -> p.id() == id).findFirst().or(() -> one.apply(id));
+        return database.within()
+                ? one.apply(id)
+                : list().stream().filter(p -> p.id() == id).findFirst().or(() -> one.apply(id));
     }
 
     private Optional<Kept<Place>> readOne(long id) {
@@ -111,6 +123,7 @@ public final class StoredPlaces implements Places {
             r.insert();
             addObjects(dsl, r.getId(), place.objects());
             addSkyline(dsl, r.getId(), place.skyline());
+            facts.count(WRITTEN);
             return r.getId();
         });
     }
@@ -130,6 +143,7 @@ public final class StoredPlaces implements Places {
             addObjects(dsl, id, place.objects());
             dsl.deleteFrom(SKYLINE_POINT).where(SKYLINE_POINT.PLACE_ID.eq(id)).execute();
             addSkyline(dsl, id, place.skyline());
+            facts.count(WRITTEN);
             return true;
         });
     }
@@ -145,12 +159,19 @@ public final class StoredPlaces implements Places {
 
     @Override
     public boolean delete(long id) {
-        return Hiding.hide(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id), clock);
+        return written(() -> Hiding.hide(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id), clock));
     }
 
     @Override
     public boolean restore(long id) {
-        return Hiding.show(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id));
+        return written(() -> Hiding.show(dsl, PLACE.DELETED_AT, PLACE.ID.eq(id)));
+    }
+
+    private boolean written(Supplier<Boolean> write) {
+        return database.whole(() -> {
+            facts.count(WRITTEN);
+            return write.get();
+        });
     }
 
     private static void fill(PlaceRecord r, Place place) {

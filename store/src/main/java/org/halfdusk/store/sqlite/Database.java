@@ -222,18 +222,22 @@ public final class Database implements AutoCloseable {
 
     /** @param most answers that are kept, those that were asked for lately */
     public <K, V> Function<K, V> remembered(Function<K, V> read, int most) {
-        return new Remembered<>(this, read, most);
+        return new Remembered<>(this, read, most, commits::version);
+    }
+
+    /**
+     * The same of what is long to read and seldom changes.
+     *
+     * @param version the same only where nothing in what is read has changed, whatever else was written into the file
+     */
+    public <K, V> Function<K, V> remembered(Function<K, V> read, Supplier<?> version) {
+        return new Remembered<>(this, read, REMEMBERED, version);
     }
 
     /** The same where there is nothing to ask for by. */
     public <V> Supplier<V> remembered(Supplier<V> read) {
         Function<Boolean, V> only = remembered(all -> read.get());
         return () -> only.apply(true);
-    }
-
-    /** A number that is the same as before only where nothing was committed meanwhile, by this process or another. */
-    long version() {
-        return commits.version();
     }
 
     /** Makes changes in one transaction, or in the one that the thread is in already. */
@@ -250,7 +254,7 @@ public final class Database implements AutoCloseable {
     }
 
     /** Whether the thread is in a transaction: what it reads then may never come to be. */
-    boolean within() {
+    public boolean within() {
         return inside.get() != null;
     }
 
